@@ -1,0 +1,84 @@
+// npm run screenshots: one picture of each main view in docs/screenshots, from the demo data on a fixed day.
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled, ROOT } from './setup.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+process.env.CADREX_DATA = join(ROOT, '.cache', 'screenshots-demo');
+process.env.CADREX_FIXED_NOW = '2026-05-13T05:40:00Z';
+process.env.PORT = '4178';
+rmSync(process.env.CADREX_DATA, { recursive: true, force: true });
+await import('./demo.mjs');
+const { chromium } = await import('@playwright/test');
+
+const BASE = `http://localhost:${process.env.PORT}`;
+const directory = join(ROOT, 'docs', 'screenshots');
+rmSync(directory, { recursive: true, force: true });
+mkdirSync(directory, { recursive: true });
+const { email, password, links } = await (await fetch(`${BASE}/api/demo/sign-in`)).json();
+const browser = await chromium.launch({
+	executablePath: CHROMIUM,
+	args: CHROMIUM_FLAGS
+});
+
+/** @param {{ width: number, height: number }} viewport */
+async function window(viewport) {
+	const page = await (await browser.newContext({ viewport, reducedMotion: 'reduce' })).newPage();
+	return {
+		page,
+		/** @param {string} path */
+		go: async (path) => {
+			await page.goto(BASE + path);
+			await page.waitForLoadState('networkidle');
+		},
+		/** @param {string} name */
+		shoot: (name) => page.screenshot({ path: join(directory, `${name}.png`) })
+	};
+}
+
+const desk = await window({ width: 1280, height: 800 });
+await desk.go('/sign-in');
+await desk.shoot('sign-in');
+await desk.page.fill('#email', email);
+await desk.page.fill('#password', password);
+await desk.page.click('form button');
+await desk.page.waitForURL('**/challenges');
+const href = await desk.page.getByRole('link', { name: 'Hut Season, six weeks' }).getAttribute('href');
+const challenge = (href ?? '').replace('/desk', '');
+for (const place of ['desk', 'roll', 'plan', 'people']) {
+	await desk.go(`${challenge}/${place}`);
+	await desk.shoot(place);
+}
+await desk.go(`${challenge}/build`);
+const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');
+await desk.go(session ?? '');
+await desk.page.getByLabel('Type a block').fill('3 x 10 per side dead bug, rest 30');
+await desk.page.setViewportSize({ width: 1440, height: 1320 });
+await desk.page.evaluate('window.scrollTo(0, 0)');
+await desk.shoot('build');
+await desk.page.setViewportSize({ width: 1280, height: 800 });
+await desk.go(`${challenge}/build/library`);
+await desk.shoot('library');
+await desk.page.setViewportSize({ width: 1280, height: 960 });
+await desk.go(`${challenge}/build/library/Push-up`);
+await desk.shoot('exercise');
+await desk.page.setViewportSize({ width: 1280, height: 800 });
+await desk.go(`${session}/call-sheet`);
+await desk.shoot('call-sheet');
+await desk.go('/challenges/new');
+await desk.page.fill('#name', 'Path weeks');
+await desk.page.fill('#goal', 'Carry 10 kg for an hour on a marked path');
+await desk.shoot('challenge');
+
+const phone = await window({ width: 390, height: 844 });
+await phone.go(`/join/${links['Noor Bastani']}`);
+await phone.shoot('me-today');
+await phone.go('/me/day/24/check-in');
+await phone.page.getByText('Otherwise', { exact: true }).click();
+await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'other' }).click();
+await phone.shoot('me-check-in');
+await browser.close();
+process.exit(0);

@@ -1,0 +1,1 @@
+export { energyOf } from './energy';

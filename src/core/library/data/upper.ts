@@ -1,0 +1,66 @@
+import type { Row } from './row';
+
+const SHOULDER = 'Sore shoulder: weight at the side instead of overhead';
+const WRIST = 'Sore wrist: on forearms or on handles';
+
+// prettier-ignore
+export const UPPER: Row[] = [
+	['Wall push-up', 'push forward', 'supported', 'chest / triceps, front shoulder', 'wall', 'reps', '2-0-1-0', 'Body one line, elbows 45° | Step further back for more'],
+	['Table push-up', 'push forward', 'supported', 'chest / triceps, front shoulder', 'table', 'reps', '2-0-1-0', 'Hands on the edge | Body one line'],
+	['Incline push-up', 'push forward', 'supported', 'chest / triceps, front shoulder, abs', 'chair', 'reps', '2-0-1-0', 'Body one line, elbows 45° | Chair against a wall'],
+	['Knee push-up', 'push forward', 'front lying', 'chest / triceps, front shoulder, abs', 'mat', 'reps', '2-0-1-0', 'Line from knee to head | Chest to the mat', WRIST],
+	['Push-up', 'push forward', 'front lying', 'chest, triceps / front shoulder, abs', 'mat', 'reps', '2-0-1-0', 'Elbows 45°, body one line | Chest leads', WRIST],
+	['Slow push-up', 'push forward', 'front lying', 'chest, triceps / front shoulder, abs', 'mat', 'reps', '4-1-1-0', 'Four seconds down | No sag in the hips', WRIST],
+	['Hand-release push-up', 'push forward', 'front lying', 'chest, triceps / front shoulder, abs', 'mat', 'reps', '3-1-1-0', 'Three down, lift the hands, push | Body one line'],
+	['Feet-raised push-up', 'push forward', 'front lying', 'chest, front shoulder / triceps, abs', 'mat, chair', 'reps', '3-0-1-0', 'Feet on the seat | Belly firm', WRIST],
+	['Narrow push-up', 'push forward', 'front lying', 'triceps, chest / front shoulder, abs', 'mat', 'reps', '2-0-1-0', 'Hands under the shoulders | Elbows close', WRIST],
+	['Backpack push-up', 'push forward', 'front lying', 'chest, triceps / front shoulder, abs', 'mat, loaded backpack', 'reps', '3-0-1-0', 'Pack high between the shoulders | Body one line', WRIST],
+	['Floor press', 'push forward', 'back lying', 'chest, triceps / front shoulder', '2 dumbbell, mat', 'reps', '2-1-1-0', 'Elbows touch softly | Wrists over the elbows', 'After the first trimester: raised on cushions'],
+	['One-arm floor press', 'push forward', 'back lying', 'chest, triceps / front shoulder, obliques', 'dumbbell, mat', 'reps side', '2-1-1-0', 'Hips square | Elbow touches softly'],
+	['Band chest press', 'push forward', 'standing', 'chest / triceps, front shoulder', 'band', 'reps', '2-0-1-0', 'Band fixed behind at chest height | Ribs down'],
+	['Chest fly', 'push forward', 'back lying', 'chest / front shoulder', '2 light dumbbell, mat', 'reps', '3-0-1-0', 'Wide arc, soft elbows | Stop when the upper arms touch the mat'],
+	['Chair dip', 'push forward', 'supported', 'triceps / chest, front shoulder', 'chair', 'reps', '2-0-1-0', 'Hips close to the seat | Elbows back', SHOULDER],
+
+	['Raise to shoulder height', 'raise', 'standing', 'side shoulder / front shoulder', '2 light dumbbell', 'reps', '2-0-1-0', 'No higher than the shoulder | Soft elbows'],
+	['Seated press', 'push up', 'seated', 'front shoulder, side shoulder / triceps', 'chair, 2 dumbbell', 'reps', '2-0-1-0', 'Back tall | Breathe out on the way up', SHOULDER],
+	['Band press', 'push up', 'standing', 'front shoulder, side shoulder / triceps', 'band', 'reps', '2-0-1-0', 'Stand on the band | Ribs down', SHOULDER],
+	['Overhead press', 'push up', 'standing', 'front shoulder, side shoulder / triceps, abs', '2 dumbbell', 'reps', '2-0-1-0', 'Ribs down, breathe out on the way up | Knees soft', SHOULDER],
+	['One-arm press', 'push up', 'standing', 'front shoulder, side shoulder / triceps, obliques', 'dumbbell', 'reps side', '2-0-1-0', 'No lean | Ribs down', SHOULDER],
+	['Backpack press', 'push up', 'standing', 'front shoulder, side shoulder / triceps, abs', 'loaded backpack', 'reps', '2-0-1-0', 'Hold the sides of the pack | Ribs down', SHOULDER],
+	['Push press', 'push up', 'standing', 'front shoulder, side shoulder / triceps, quads', '2 dumbbell', 'reps low', '2-0-1-0', 'Small dip, drive up | Lower slow', SHOULDER],
+	['Hips-high push-up', 'push up', 'front lying', 'front shoulder / triceps, upper back', 'mat', 'reps', '2-0-1-0', 'Hips high, head between the hands | Elbows point back and out a little', WRIST],
+	['Front raise', 'raise', 'standing', 'front shoulder / side shoulder', '2 light dumbbell', 'reps', '2-0-1-1', 'No higher than the shoulder | No swing'],
+	['Band raise to the side', 'raise', 'standing', 'side shoulder / front shoulder', 'band', 'reps', '2-0-1-0', 'Stand on the band | No higher than the shoulder'],
+	['Bottle raise to the side', 'raise', 'standing', 'side shoulder / front shoulder', '2 water bottle', 'reps', '2-0-1-0', 'No higher than the shoulder | Soft elbows'],
+	['Rear raise', 'raise', 'standing', 'rear shoulder, upper back /', '2 light dumbbell', 'reps', '2-0-1-1', 'Bent from the hips, back flat | Thumbs down a little'],
+	['Face pull', 'pull back', 'standing', 'rear shoulder, upper back / biceps', 'band', 'reps', '2-0-1-1', 'Band fixed at eye height | Hands beside the ears'],
+	['Wall slide', 'raise', 'supported', 'upper back, front shoulder /', 'wall', 'reps', '2-0-2-0', 'Back of the hands on the wall | Ribs down'],
+
+	['Band pull-apart', 'pull back', 'standing', 'rear shoulder, upper back /', 'band', 'reps', '2-0-1-1', 'Arms long, shoulder blades together | Shoulders low'],
+	['Band row', 'pull back', 'standing', 'upper back, lats / biceps', 'band', 'reps', '2-0-1-1', 'Anchor at chest height, elbows back | Tall chest'],
+	['Seated band row', 'pull back', 'seated', 'upper back, lats / biceps', 'band, mat', 'reps', '2-0-1-1', 'Band round the feet | Back tall'],
+	['Towel row', 'pull back', 'standing', 'upper back, lats / biceps, forearms', 'towel', 'reps', '2-1-1-1', 'Towel round a firm post, lean back | Pull the chest to it', 'A post that holds your weight'],
+	['Table row', 'pull back', 'back lying', 'upper back, lats / biceps, abs', 'table', 'reps', '2-0-1-1', 'Under a firm table, body one line | Chest to the edge', 'A table that cannot tip'],
+	['One-arm row', 'pull back', 'supported', 'lats, upper back / biceps', 'dumbbell, chair', 'reps side', '2-0-1-1', 'Elbow close, back flat, breathe out as you pull | Weaker side first'],
+	['Bent-over row', 'pull back', 'standing', 'lats, upper back / biceps, lower back', '2 dumbbell', 'reps', '2-0-1-1', 'Back flat, elbows to the hip | Soft knees', 'Sore back: one-arm row on a chair'],
+	['Backpack row', 'pull back', 'standing', 'lats, upper back / biceps, lower back', 'loaded backpack', 'reps', '2-0-1-1', 'Hold the loops | Back flat'],
+	['Plank row', 'pull back', 'front lying', 'lats, upper back / biceps, abs, obliques', '2 dumbbell, mat', 'reps side', '1-0-1-1', 'Feet wide, hips still | Elbow to the hip', WRIST],
+	['Upright row', 'raise', 'standing', 'side shoulder, upper back / biceps', '2 light dumbbell', 'reps', '2-0-1-0', 'Elbows no higher than the shoulder | Lead with the elbows', SHOULDER],
+	['Band pull-down', 'pull down', 'kneeling', 'lats / biceps, upper back', 'band', 'reps', '2-0-1-1', 'Band fixed high | Elbows to the ribs'],
+	['Pullover', 'pull down', 'back lying', 'lats / chest, triceps', 'dumbbell, mat', 'reps', '3-0-1-0', 'Soft elbows | Lower back stays down', SHOULDER],
+	['Dead hang', 'pull down', 'hanging', 'forearms, lats /', 'pull-up bar', 's', '', 'Shoulders active | Breathe', 'A bar that holds your weight'],
+	['Assisted pull-up', 'pull down', 'hanging', 'lats / biceps, upper back, forearms', 'pull-up bar, band', 'reps', '3-0-1-0', 'Foot in the band | Chest to the bar', 'A bar that holds your weight'],
+	['Slow lowering from the bar', 'pull down', 'hanging', 'lats / biceps, upper back, forearms', 'pull-up bar, chair', 'reps', '5-0-1-0', 'Step up, lower in five seconds | Shoulders down before you begin', 'A bar that holds your weight'],
+	['Pull-up', 'pull down', 'hanging', 'lats / biceps, upper back, forearms', 'pull-up bar', 'reps', '2-0-1-0', 'Start from a still hang | Chin over the bar', 'A bar that holds your weight'],
+	['Lying reach and pull', 'pull down', 'front lying', 'upper back, lats / lower back', 'mat', 'reps', '1-0-1-1', 'Face down, reach long, pull the elbows to the ribs | Look at the mat, feet quiet'],
+
+	['Curl', 'curl', 'standing', 'biceps / forearms', '2 dumbbell', 'reps', '3-0-1-0', 'Elbows still | Lower slow'],
+	['Band curl', 'curl', 'standing', 'biceps / forearms', 'band', 'reps', '2-0-1-0', 'Stand on the band | Elbows still'],
+	['Hammer curl', 'curl', 'standing', 'biceps, forearms /', '2 dumbbell', 'reps', '3-0-1-0', 'Thumbs up | Elbows still'],
+	['Backpack curl', 'curl', 'standing', 'biceps / forearms', 'loaded backpack', 'reps', '3-0-1-0', 'Hold the top loop with both hands | Elbows still'],
+	['Towel curl', 'curl', 'seated', 'biceps / forearms', 'chair, towel', 'reps side', '2-1-1-0', 'Foot in the towel gives the weight | Even pull'],
+	['Triceps press back', 'elbow extension', 'supported', 'triceps / rear shoulder', 'light dumbbell, chair', 'reps side', '2-0-1-1', 'Upper arm still | Lock softly'],
+	['Overhead triceps press', 'elbow extension', 'standing', 'triceps / front shoulder', 'dumbbell', 'reps', '3-0-1-0', 'Elbows point forward | Ribs down', SHOULDER],
+	['Band triceps press', 'elbow extension', 'standing', 'triceps /', 'band', 'reps', '2-0-1-1', 'Band fixed high | Elbows at the ribs'],
+	['Lying triceps press', 'elbow extension', 'back lying', 'triceps /', '2 light dumbbell, mat', 'reps', '3-0-1-0', 'Upper arms still | Weights beside the ears']
+];

@@ -1,0 +1,21 @@
+export {
+	COUNTED_IN,
+	EXERCISE_LIMITS,
+	IMPACTS,
+	ITEMS,
+	MUSCLES,
+	needText,
+	needWords,
+	PATTERNS,
+	POSITIONS,
+	readNeed,
+	type BalanceDemand,
+	type Exercise,
+	type Item,
+	type Muscle,
+	type Pattern,
+	type Position,
+	type Tempo
+} from './exercise';
+
+export { libraryOf, STANDARD, type Library } from './library';

@@ -1,0 +1,1 @@
+export { creditOf, fullLog, type LoggedSet } from './credit';

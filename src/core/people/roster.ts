@@ -1,0 +1,143 @@
+import { nearest } from '../exchange/nearest';
+import { LEVELS, levelNamed, type Level } from './levels';
+
+export const ROSTER_FIELDS = ['name', 'mail', 'zone', 'level', 'equipment'] as const;
+export type RosterField = (typeof ROSTER_FIELDS)[number];
+
+/** Which column of the file holds each field; null where none does. */
+export type ColumnMatch = Record<RosterField, number | null>;
+
+/** Headings under which each field has been seen; the first is the one that we write ourselves. */
+const HEADINGS: Record<RosterField, string[]> = {
+	name: ['name', 'full name', 'participant', 'first name'],
+	mail: ['mail', 'email', 'e-mail', 'address', 'email address'],
+	zone: ['time zone', 'zone', 'timezone', 'tz'],
+	level: ['level', 'experience'],
+	equipment: ['equipment', 'kit', 'owns', 'gear']
+};
+
+export interface RosterRow {
+	name: string;
+	mail: string;
+	zone: string;
+	level: Level;
+	equipment: string[];
+}
+
+/** A line of the file as it was understood. `line` counts from 1 as an editor shows it. */
+export type RosterLine =
+	| { line: number; row: RosterRow; faults: [] }
+	| { line: number; row: null; faults: { field: RosterField; value: string; message: string }[] };
+
+/** Longest name and mail address taken (RFC 5321 allows 254 characters in an address). */
+const MAX = { name: 80, mail: 254, equipment: 30 };
+
+/** Guesses the columns from the headings; what is not recognised is left to the coach. */
+export function matchColumns(headings: string[]): ColumnMatch {
+	const taken = new Set<number>();
+	const clean = headings.map((heading) =>
+		heading
+			.trim()
+			.toLowerCase()
+			.replace(/[_\s]+/g, ' ')
+	);
+	const find = (field: RosterField): number | null => {
+		const exact = clean.findIndex((heading, i) => !taken.has(i) && HEADINGS[field].includes(heading));
+		const index =
+			exact >= 0
+				? exact
+				: clean.findIndex((h, i) => !taken.has(i) && HEADINGS[field].some((w) => h.includes(w)));
+		if (index < 0) return null;
+		taken.add(index);
+		return index;
+	};
+	// The most telling headings first, so that "e-mail name" is not taken for a name.
+	const match = {
+		mail: find('mail'),
+		zone: find('zone'),
+		level: find('level'),
+		equipment: find('equipment')
+	};
+	return { name: find('name'), ...match };
+}
+
+const isMail = (text: string): boolean =>
+	text.length <= MAX.mail && /^[^\s@,;<>]+@[^\s@,;<>]+\.[^\s@,;<>]+$/.test(text);
+
+export interface RosterContext {
+	zones: readonly string[];
+	isZone: (zone: string) => boolean;
+	/** Mail addresses that are enrolled already, in lower case. */
+	enrolled: ReadonlySet<string>;
+}
+
+function checkLine(
+	cells: string[],
+	match: ColumnMatch,
+	seen: Map<string, number>,
+	line: number,
+	about: RosterContext
+): RosterLine {
+	const cell = (field: RosterField): string => {
+		const column = match[field];
+		return column === null ? '' : (cells[column] ?? '').trim();
+	};
+	const faults: { field: RosterField; value: string; message: string }[] = [];
+	const say = (field: RosterField, message: string) =>
+		faults.push({ field, value: cell(field).slice(0, 60), message });
+
+	if (!cell('name')) say('name', 'the name is missing');
+	else if (cell('name').length > MAX.name) say('name', `a name has at most ${MAX.name} letters`);
+
+	const mail = cell('mail').toLowerCase();
+	if (!mail) say('mail', 'the mail address is missing');
+	else if (!isMail(mail))
+		say('mail', `“${cell('mail').slice(0, 60)}” is not a mail address; one looks like oren@example.org`);
+	else if (about.enrolled.has(mail)) say('mail', 'this address is enrolled already');
+	else if (seen.has(mail)) say('mail', `the same address stands in line ${seen.get(mail)}`);
+	else seen.set(mail, line);
+
+	const zone = cell('zone').replace(/\s+/g, '_');
+	if (!zone) say('zone', 'the time zone is missing; one looks like Europe/Oslo');
+	else if (!about.isZone(zone)) {
+		const close =
+			nearest(zone, about.zones) ??
+			nearest(
+				zone.split('/').at(-1) ?? '',
+				about.zones.map((z) => z.split('/').at(-1) ?? '')
+			);
+		const full =
+			close && (about.zones.find((z) => z === close) ?? about.zones.find((z) => z.endsWith(`/${close}`)));
+		say(
+			'zone',
+			`there is no zone “${cell('zone').slice(0, 60)}”${full ? `; the nearest is ${full}` : '; one looks like Europe/Oslo'}`
+		);
+	}
+
+	const level = cell('level') ? levelNamed(cell('level')) : 'beginner';
+	if (!level) say('level', `“${cell('level').slice(0, 60)}” is not a level; there are ${LEVELS.join(', ')}`);
+
+	const equipment = cell('equipment')
+		.split(/[;,|/]/)
+		.map((item) => item.trim())
+		.filter(Boolean);
+	if (equipment.length > MAX.equipment)
+		say('equipment', `${equipment.length} things; at most ${MAX.equipment} are kept`);
+
+	if (faults.length > 0 || !level) return { line, row: null, faults };
+	return { line, row: { name: cell('name'), mail, zone, level, equipment }, faults: [] };
+}
+
+/**
+ * Checks every line of a roster; nothing is left out and nothing is mended silently.
+ *
+ * @param lines cells of each line with the line's number in the file
+ */
+export function checkRoster(
+	lines: { line: number; cells: string[] }[],
+	match: ColumnMatch,
+	about: RosterContext
+): RosterLine[] {
+	const seen = new Map<string, number>();
+	return lines.map(({ line, cells }) => checkLine(cells, match, seen, line, about));
+}

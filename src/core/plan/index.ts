@@ -1,0 +1,1 @@
+export { calendarOf, type Calendar } from './calendar';

@@ -1,0 +1,55 @@
+import { addDays } from './dates';
+import { instantOf } from './zone';
+
+/** How a challenge lets its days out. */
+export interface ReleasePolicy {
+	/** Date of day 1, `YYYY-MM-DD`. */
+	startsOn: string;
+	/** Null: each person's own zone. Otherwise the one zone whose clock rules for all. */
+	zone: string | null;
+	/** Minutes after midnight at which a day opens. */
+	opensAt: number;
+	/** Hours after the end of a day in which a result is still taken, marked late. */
+	lateHours: number;
+}
+
+/** What of an enrolment moves its days. */
+export interface ReleaseEnrolment {
+	zone: string;
+	/** Days by which this person's dates lie after the group's: a late joiner on an own clock, a pause. */
+	shiftDays: number;
+}
+
+/** Epoch milliseconds: a day may be done from `opens`, on time before `due`, late before `closes`. */
+export interface DueWindow {
+	opens: number;
+	due: number;
+	closes: number;
+}
+
+const HOUR_MS = 3_600_000;
+
+/** The date on which a person does a day of the challenge. */
+export function dateOfDay(day: number, startsOn: string, shiftDays = 0): string {
+	return addDays(startsOn, day - 1 + shiftDays);
+}
+
+/**
+ * When a day of the challenge opens, is due and closes for one person.
+ *
+ * A day is due at the midnight that ends its date; should the release hour fall into an hour that the clocks
+ * skip, it opens with the first minute after the gap, and of an hour that comes twice it is the first.
+ *
+ * @param day 1 … N
+ * @throws RangeError for a zone or date that does not exist
+ */
+export function dueWindow(day: number, enrolment: ReleaseEnrolment, policy: ReleasePolicy): DueWindow {
+	const zone = policy.zone ?? enrolment.zone;
+	const date = dateOfDay(day, policy.startsOn, enrolment.shiftDays);
+	const due = instantOf(addDays(date, 1), 0, zone);
+	// A date that a zone skipped whole (Apia, 30 December 2011) has no hours of its own: it opens as the next
+	// date begins and is due when that one ends.
+	const opens = instantOf(date, policy.opensAt, zone);
+	const end = due > opens ? due : instantOf(addDays(date, 2), 0, zone);
+	return { opens, due: end, closes: end + policy.lateHours * HOUR_MS };
+}

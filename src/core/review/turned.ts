@@ -1,0 +1,27 @@
+import type { Exercise } from '../library';
+import { targetOf, workOnOneSide, type Part, type Target, type TimelineOptions } from '../session';
+
+/** Repetitions and seconds that are easy to say, and metres. */
+const STEPS = { reps: 1, seconds: 5, metres: 10 } as const;
+
+/** As much of another kind as takes about the same time: a repetition 3 s, a metre 1 s. */
+function asMuch(seconds: number, kind: Target['kind']): Target {
+	const amount = kind === 'reps' ? seconds / 3 : seconds;
+	const step = STEPS[kind];
+	return targetOf(kind, Math.max(kind === 'reps' ? 1 : 10, Math.round(amount / step) * step));
+}
+
+/** A part turned to another exercise, counted as that one is counted; timed repetitions stay timed. */
+export function turned(part: Part, to: Exercise, options: TimelineOptions): Part {
+	const { target } = part;
+	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
+	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
+	return {
+		...part,
+		exercise: to.name,
+		target: stays ? target : asMuch(workOnOneSide(part, options).seconds, to.countedIn),
+		perSide: to.perSide,
+		tempo: null,
+		kg: loaded ? part.kg : null
+	};
+}

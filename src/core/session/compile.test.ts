@@ -1,0 +1,197 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { anySession } from '../../../tests/support/arbitrary';
+import { compileSession } from './compile';
+import { parseLine } from './line';
+import type { Block, Part, Session } from './model';
+
+/** A block from a typed line; the test fails when it cannot be read. */
+function block(line: string): Block {
+	const read = parseLine(line);
+	if (!('block' in read)) throw new Error(read.faults.map((fault) => fault.message).join('; '));
+	return read.block;
+}
+const total = (line: string, options = {}) => compileSession({ blocks: [block(line)] }, options).totals;
+
+describe('compileSession, worked out by hand', () => {
+	it('straight sets: three of ten at 3-1-1 with two rests between', () => {
+		// 3 × (10 × 5 s) + 2 × 90 s
+		expect(total('3 x 10 goblet squat 3-1-1, rest 90')).toMatchObject({
+			duration: 330,
+			work: 150,
+			rest: 180,
+			repetitions: 30
+		});
+	});
+
+	it('keeps the last rest when asked to', () => {
+		expect(total('3 x 10 goblet squat 3-1-1, rest 90', { keepLastRest: true }).duration).toBe(420);
+	});
+
+	it('superset: rest inside the pair, the longer one between rounds', () => {
+		// round: 10 × 3 s + 30 + 8 × 4 s on each side with 5 s to change = 30 + 30 + 69
+		expect(
+			total('superset 3 rounds, rest 30 inside, 90 after: 10 push-up 2-0-1 + 8 per side one-arm row 2-0-1-1')
+				.duration
+		).toBe(3 * 129 + 2 * 90);
+	});
+
+	it('per side: both sides and one change', () => {
+		const timeline = compileSession({ blocks: [block('1 x 8 per side lunge 2-0-1, rest 0')] });
+		expect(timeline.segments.map(({ kind, side, seconds }) => [kind, side, seconds])).toEqual([
+			['work', 'left', 24],
+			['side-change', 'both', 5],
+			['work', 'right', 24]
+		]);
+		expect(timeline.totals.repetitions).toBe(16);
+	});
+
+	it('a circuit slot that is done per side is shared, and no longer for it', () => {
+		const timeline = compileSession({ blocks: [block('circuit 1 round 30/15: bird dog per side + plank')] });
+		expect(timeline.totals.duration).toBe(75);
+		expect(timeline.segments[0]).toMatchObject({ seconds: 15, side: 'left' });
+		expect(timeline.segments[1]).toMatchObject({ start: 15, seconds: 15, side: 'right' });
+	});
+
+	it('EMOM: work begins on each full minute and the rest fills it', () => {
+		const { segments, totals } = compileSession({
+			blocks: [block('emom 4 min: 10 swing 1-0-1 / 6 per side step-up 1-0-1')]
+		});
+		expect(totals.duration).toBe(240);
+		expect(segments.filter((s) => s.kind === 'work' && s.side !== 'right').map((s) => s.start)).toEqual([
+			0, 60, 120, 180
+		]);
+		// 10 × 2 s leaves 40; 2 × 6 × 2 s + 5 s leaves 31
+		expect(segments.filter((s) => s.kind === 'rest').map((s) => s.seconds)).toEqual([40, 31, 40, 31]);
+	});
+
+	it('holds: both sides, and the way from one to the next', () => {
+		// 30 + 5 + 30, 5 s, 30
+		expect(total('holds, rest 5: 30 s per side calf stretch + 30 s child rest').duration).toBe(100);
+	});
+
+	it('carries are timed at a walking pace of one metre a second', () => {
+		expect(total('2 x 40 m pack carry, rest 60').duration).toBe(140);
+	});
+
+	it('takes the exercise’s own tempo where the line gives none', () => {
+		// goblet squat: 3-1-1-0 in the library; an exercise of one's own: 2-0-1-0
+		expect(total('1 x 10 goblet squat, rest 0').duration).toBe(50);
+		expect(total('1 x 10 barrel lift, rest 0').duration).toBe(30);
+	});
+
+	it('puts a way of 30 s between blocks and none after the last', () => {
+		const timeline = compileSession({
+			blocks: [block('1 x 60 s plank, rest 0'), block('1 x 60 s wall sit, rest 0')]
+		});
+		expect(timeline.totals.duration).toBe(150);
+		expect(timeline.blocks).toEqual([
+			{ start: 0, seconds: 60 },
+			{ start: 90, seconds: 60 }
+		]);
+	});
+
+	it('is a range where people pace themselves: a quarter of the repetitions’ time either way', () => {
+		const { lower, duration, upper } = total('2 x 10 squat 2-0-2, rest 60');
+		expect([lower, duration, upper]).toEqual([120, 140, 160]);
+	});
+
+	it('is certain where the clock paces', () => {
+		const { lower, upper } = total('circuit 2 rounds 40/20: plank + wall sit');
+		expect(lower).toBe(upper);
+	});
+
+	it('says nothing of work to rest without work', () => {
+		expect(compileSession({ blocks: [] }).totals).toMatchObject({ duration: 0, restPerWork: null });
+	});
+});
+
+describe('cues', () => {
+	const cues = (line: string) =>
+		compileSession({ blocks: [block(line)] }).cues.map(({ time, kind }) => `${time} ${kind}`);
+
+	it('calls start, half, ten left and three-two-one of timed work', () => {
+		expect(cues('1 x 60 s plank, rest 0')).toEqual([
+			'0 start',
+			'30 halfway',
+			'50 ten-left',
+			'57 three-two-one'
+		]);
+	});
+
+	it('does not call half and ten left where they would run into each other', () => {
+		expect(cues('1 x 20 s plank, rest 0')).toEqual(['0 start', '10 halfway', '17 three-two-one']);
+		expect(cues('1 x 15 s plank, rest 0')).toEqual(['0 start']);
+	});
+
+	it('calls the change of side within a slot', () => {
+		expect(cues('circuit 1 round 30/0: bird dog per side')).toEqual(['0 start', '15 change-side']);
+	});
+
+	it('calls rounds, the last one by its name, and water in a long rest', () => {
+		const all = cues('circuit 3 rounds 20/10, 45 between: plank');
+		expect(all.filter((cue) => /round|water/.test(cue))).toEqual([
+			'20 water',
+			'65 round',
+			'85 water',
+			'130 last-round'
+		]);
+	});
+});
+
+describe('laws of every session', () => {
+	it('has no gap and no overlap, and its totals are the sums of its segments', () => {
+		fc.assert(
+			fc.property(anySession, (session: Session) => {
+				const { segments, totals } = compileSession(session);
+				let now = 0;
+				for (const segment of segments) {
+					expect(segment.start).toBeCloseTo(now, 6);
+					expect(segment.seconds).toBeGreaterThan(0);
+					now += segment.seconds;
+				}
+				expect(totals.duration).toBeCloseTo(now, 6);
+				expect(totals.work + totals.rest).toBeCloseTo(totals.duration, 6);
+				expect(totals.lower).toBeLessThanOrEqual(totals.upper);
+			})
+		);
+	});
+
+	it('calls every cue within the session, in order of time', () => {
+		fc.assert(
+			fc.property(anySession, (session) => {
+				const { cues, totals } = compileSession(session);
+				const times = cues.map((cue) => cue.time);
+				expect(times).toEqual([...times].sort((a, b) => a - b));
+				for (const time of times) expect(time).toBeLessThanOrEqual(totals.duration);
+			})
+		);
+	});
+
+	it('takes as long as its blocks and the ways between them', () => {
+		fc.assert(
+			fc.property(anySession, (session) => {
+				const plain = { blocks: session.blocks.map((b) => ({ ...b, setup: undefined })) };
+				const { blocks, totals } = compileSession(plain);
+				const sum = blocks.reduce((seconds, b) => seconds + b.seconds, 0);
+				expect(totals.duration).toBeCloseTo(sum + 30 * (blocks.length - 1), 6);
+			})
+		);
+	});
+});
+
+describe('a part without its block', () => {
+	it('an EMOM whose group points past its parts writes rest, not nonsense', () => {
+		const part: Part = {
+			exercise: 'Squat',
+			target: { kind: 'reps', reps: 5 },
+			perSide: false,
+			tempo: null,
+			kg: null
+		};
+		const { totals } = compileSession({
+			blocks: [{ format: 'emom', role: 'main', minutes: 2, groups: [[0], [7]], parts: [part] }]
+		});
+		expect(totals.duration).toBe(120);
+	});
+});

@@ -1,0 +1,246 @@
+/** Changes to a session as a whole. Each gives a new session; repeats keep their blocks. */
+import { formatOf } from './formats';
+import type { Block, Part, Repeat, Session } from './model';
+
+interface Placed {
+	block: Block;
+	/** The repeat it stands in: an index into the session's repeats. */
+	within: number | null;
+}
+
+function placed(session: Session): Placed[] {
+	const repeats = session.repeats ?? [];
+	return session.blocks.map((block, b) => {
+		const within = repeats.findIndex((repeat) => b >= repeat.from && b <= repeat.to);
+		return { block, within: within < 0 ? null : within };
+	});
+}
+
+/** The session of these blocks; a repeat whose blocks are no longer side by side keeps the first of them. */
+function assembled(session: Session, blocks: Placed[]): Session {
+	const repeats = (session.repeats ?? []).flatMap((repeat, r): Repeat[] => {
+		const from = blocks.findIndex(({ within }) => within === r);
+		if (from < 0) return [];
+		let to = from;
+		while (blocks[to + 1]?.within === r) to++;
+		return [{ ...repeat, from, to }];
+	});
+	const next: Session = { ...session, blocks: blocks.map(({ block }) => block) };
+	delete next.repeats;
+	return repeats.length > 0 ? { ...next, repeats: repeats.sort((a, b) => a.from - b.from) } : next;
+}
+
+/** The repeat around the gap before index `at`, null where the gap lies outside of one. */
+const around = (blocks: Placed[], at: number): number | null => {
+	const [before, after] = [blocks[at - 1]?.within ?? null, blocks[at]?.within ?? null];
+	return before !== null && before === after ? before : null;
+};
+
+/** Puts a block before index `at`; between two blocks of a repeat it belongs to that. */
+export function insertBlock(session: Session, at: number, block: Block): Session {
+	const blocks = placed(session);
+	blocks.splice(at, 0, { block, within: around(blocks, at) });
+	return assembled(session, blocks);
+}
+
+/** A new block goes to the end of its role: warm-up first, cool-down last. */
+export function addBlock(session: Session, block: Block): Session {
+	const order = { 'warm-up': 0, main: 1, 'cool-down': 2 };
+	const at = session.blocks.findIndex((old) => order[old.role] > order[block.role]);
+	return insertBlock(session, at < 0 ? session.blocks.length : at, block);
+}
+
+export function removeBlock(session: Session, at: number): Session {
+	return assembled(
+		session,
+		placed(session).filter((_, i) => i !== at)
+	);
+}
+
+export const putBlock = (session: Session, at: number, block: Block): Session => ({
+	...session,
+	blocks: session.blocks.map((old, i) => (i === at ? block : old))
+});
+
+/** Moves a block so that it stands at index `to`. */
+export function moveBlock(session: Session, from: number, to: number): Session {
+	const blocks = placed(session);
+	const [moved] = blocks.splice(from, 1);
+	if (!moved) return session;
+	const inside = around(blocks, to);
+	const besideOwn = [blocks[to - 1], blocks[to]].some((beside) => beside?.within === moved.within);
+	blocks.splice(to, 0, { ...moved, within: inside ?? (besideOwn ? moved.within : null) });
+	return assembled(session, blocks);
+}
+
+export function duplicateBlock(session: Session, at: number): Session {
+	const blocks = placed(session);
+	const original = blocks[at];
+	if (!original) return session;
+	blocks.splice(at + 1, 0, { ...original, block: structuredClone(original.block) });
+	return assembled(session, blocks);
+}
+
+/** Each exercise of a block as straight sets of its own, as often as the block has it done. */
+export function splitBlock(session: Session, at: number): Session {
+	const blocks = placed(session);
+	const original = blocks[at];
+	if (!original || original.block.parts.length < 2) return session;
+	const { block, within } = original;
+	const single = block.parts.map((part, p): Placed => {
+		const sets = Math.max(1, formatOf(block).timesDone(block, p));
+		const target = formatOf(block).target?.(block, part) ?? part.target;
+		const setup = p === 0 && block.setup ? { setup: block.setup } : {};
+		return {
+			block: {
+				format: 'straight-sets',
+				role: block.role,
+				sets,
+				rest: 60,
+				parts: [{ ...part, target }],
+				...setup
+			},
+			within
+		};
+	});
+	blocks.splice(at, 1, ...single);
+	return assembled(session, blocks);
+}
+
+/** Whether a block can be joined with the one after it into a superset. */
+export function canJoin(session: Session, at: number): boolean {
+	const [a, b] = [session.blocks[at], session.blocks[at + 1]];
+	const takes = (block: Block | undefined) =>
+		block?.format === 'straight-sets' || block?.format === 'superset' ? block.parts.length : 9;
+	return takes(a) + takes(b) <= 3 && a?.role === b?.role;
+}
+
+/** Joins a block with the one after it into a superset: the rounds of the one that has more. */
+export function joinBlocks(session: Session, at: number): Session {
+	const blocks = placed(session);
+	const [a, b] = [blocks[at], blocks[at + 1]];
+	if (!a || !b || !canJoin(session, at)) return session;
+	const rounds = ({ block }: Placed) =>
+		block.format === 'superset' ? block.rounds : formatOf(block).timesDone(block, 0);
+	const after = ({ block }: Placed) =>
+		block.format === 'superset' ? block.restAfter : block.format === 'straight-sets' ? block.rest : 90;
+	const joined: Block = {
+		format: 'superset',
+		role: a.block.role,
+		rounds: Math.max(rounds(a), rounds(b)),
+		restInside: a.block.format === 'superset' ? a.block.restInside : 30,
+		restAfter: Math.max(after(a), after(b)),
+		parts: [...a.block.parts, ...b.block.parts],
+		...(a.block.setup && { setup: a.block.setup })
+	};
+	blocks.splice(at, 2, { block: joined, within: a.within === b.within ? a.within : null });
+	return assembled(session, blocks);
+}
+
+/** Has blocks `from` to `to` done `times` over; takes the place of every repeat that they stand in. */
+export function repeatBlocks(
+	session: Session,
+	from: number,
+	to: number,
+	times: number,
+	rest: number
+): Session {
+	const kept = (session.repeats ?? []).filter((repeat) => repeat.to < from || repeat.from > to);
+	const repeats = [...kept, { from, to, times, rest }].sort((a, b) => a.from - b.from);
+	return { ...session, repeats };
+}
+
+/** Takes the repeat around a block away; its blocks stay. */
+export function withoutRepeat(session: Session, at: number): Session {
+	const repeats = (session.repeats ?? []).filter((repeat) => at < repeat.from || at > repeat.to);
+	const next: Session = { ...session };
+	delete next.repeats;
+	return repeats.length > 0 ? { ...next, repeats } : next;
+}
+
+type Grouped = Extract<Block, { groups: number[][] }>;
+const isGrouped = (block: Block): block is Grouped => block.format === 'emom' || block.format === 'stations';
+
+/** A block with these of its parts, in this order; groups keep their members. */
+function withOrder(block: Block, order: number[]): Block {
+	const parts = order.map((i) => block.parts[i]).filter((part) => part !== undefined);
+	if (!isGrouped(block)) return { ...block, parts };
+	const place = new Map(order.map((old, i) => [old, i]));
+	const groups = block.groups
+		.map((group) =>
+			group
+				.map((i) => place.get(i))
+				.filter((i) => i !== undefined)
+				.sort((a, b) => a - b)
+		)
+		.filter((group) => group.length > 0);
+	return { ...block, parts, groups };
+}
+
+const indexes = (block: Block): number[] => block.parts.map((_, i) => i);
+
+export const withoutPart = (block: Block, at: number): Block =>
+	withOrder(
+		block,
+		indexes(block).filter((i) => i !== at)
+	);
+
+/**
+ * Moves an exercise within its block. Where exercises are in groups it changes places with those it passes, so
+ * that groups keep their sizes.
+ */
+export function movePart(block: Block, from: number, to: number): Block {
+	const order = indexes(block);
+	const [moved] = order.splice(from, 1);
+	if (moved === undefined) return block;
+	order.splice(to, 0, moved);
+	const parts = order.map((i) => block.parts[i]).filter((part) => part !== undefined);
+	return { ...block, parts };
+}
+
+/** A block with a part added at its end; where there are groups, as a group of its own or in the last one. */
+export function withPart(block: Block, part: Part, group: 'own' | 'last' = 'own'): Block {
+	const parts = [...block.parts, part];
+	if (!isGrouped(block)) return { ...block, parts };
+	const added = parts.length - 1;
+	if (group === 'own' || block.groups.length === 0)
+		return { ...block, parts, groups: [...block.groups, [added]] };
+	return {
+		...block,
+		parts,
+		groups: block.groups.map((g, i) => (i === block.groups.length - 1 ? [...g, added] : g))
+	};
+}
+
+export const putPart = (block: Block, at: number, part: Part): Block => ({
+	...block,
+	parts: block.parts.map((old, i) => (i === at ? part : old))
+});
+
+/** Parts the group of a part before that part, or joins it with the group before when it is the first of its own. */
+export function toggleGroup(block: Block, at: number): Block {
+	if (!isGrouped(block)) return block;
+	const g = block.groups.findIndex((group) => group.includes(at));
+	const group = block.groups[g];
+	if (!group) return block;
+	const place = group.indexOf(at);
+	const groups = [...block.groups];
+	if (place > 0) groups.splice(g, 1, group.slice(0, place), group.slice(place));
+	else if (g > 0) groups.splice(g - 1, 2, [...(groups[g - 1] ?? []), ...group]);
+	return { ...block, groups };
+}
+
+/** A number of a block that its format names; null where it has none of its own. */
+export const numberOf = (block: Block, key: string): number | null =>
+	(block as unknown as Record<string, number | null | undefined>)[key] ?? null;
+
+/** A block with one of its own numbers set anew; the parts of a circuit go along with its slot. */
+export function withNumber(block: Block, key: string, value: number | null): Block {
+	const next = { ...block, [key]: value };
+	if (next.format === 'interval-circuit' && key === 'work' && value !== null)
+		return {
+			...next,
+			parts: next.parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds: value } }))
+		};
+	return next;
+}

@@ -1,0 +1,171 @@
+import { compileSession } from './compile';
+import { formatOf } from './formats';
+import { LIMITS, PARTIALS, type Block, type Part, type Session, type Target } from './model';
+import { DEFAULT_OPTIONS, type TimelineOptions } from './timeline';
+
+/** Something in a session that cannot stand. `path` leads to it, as in `blocks[2].parts[0].target.reps`. */
+export interface Fault {
+	path: string;
+	message: string;
+}
+
+/** Collects faults about whole numbers, seconds and the like, each with what would be right. */
+export class FaultList {
+	readonly faults: Fault[] = [];
+
+	constructor(
+		private readonly at: string,
+		readonly options: TimelineOptions = DEFAULT_OPTIONS
+	) {}
+
+	add(field: string, message: string): void {
+		this.faults.push({ path: this.at + field, message });
+	}
+
+	/** `value` must be a whole number within [min, max]. */
+	whole(field: string, label: string, value: number, min: number, max: number): void {
+		if (Number.isInteger(value) && value >= min && value <= max) return;
+		const right = `a whole number from ${min} to ${max.toLocaleString('en')}`;
+		if (!Number.isInteger(value)) this.add(field, `${label} must be ${right}`);
+		else this.add(field, `${value.toLocaleString('en')} ${label}: ${right} is possible`);
+	}
+
+	/** `value` must be text of 1 to `max` letters. */
+	text(field: string, label: string, value: string, max: number): void {
+		if (!value.trim()) this.add(field, `${label} is empty; leave it out or write something`);
+		else if (value.length > max) this.add(field, `${label} has ${value.length} letters, ${max} are possible`);
+	}
+}
+
+/** Signs that part a typed line; a name with one of them could not be read back. */
+const NAME_SIGNS = /[+/:,@\n]/;
+
+function targetFaults(list: FaultList, field: string, target: Target): void {
+	if (target.kind === 'reps') list.whole(`${field}.reps`, 'reps', target.reps, 1, LIMITS.reps);
+	else if (target.kind === 'seconds')
+		list.whole(`${field}.seconds`, 'seconds', target.seconds, 1, LIMITS.seconds);
+	else list.whole(`${field}.metres`, 'metres', target.metres, 1, LIMITS.metres);
+}
+
+function partFaults(part: Part, path: string): Fault[] {
+	const list = new FaultList(path);
+	if (!part.exercise.trim()) list.add('.exercise', 'an exercise needs a name');
+	if (part.exercise.length > LIMITS.nameLength)
+		list.add('.exercise', `a name has at most ${LIMITS.nameLength} letters`);
+	if (NAME_SIGNS.test(part.exercise)) list.add('.exercise', 'a name has none of the signs + / : , @ in it');
+	targetFaults(list, '.target', part.target);
+	if (part.or) {
+		targetFaults(list, '.or', part.or);
+		if (part.or.kind === part.target.kind)
+			list.add('.or', `the choice is between two ways to count, here both are ${part.or.kind}`);
+	}
+	if (part.kg !== null && !(part.kg > 0 && part.kg <= LIMITS.kg))
+		list.add('.kg', `a load is above 0 and at most ${LIMITS.kg} kg; leave it out for bodyweight`);
+	if (part.tempo) {
+		const bad = part.tempo.some((phase) => !(phase >= 0 && phase <= LIMITS.tempoPhase));
+		if (bad) list.add('.tempo', `each tempo phase lasts 0 to ${LIMITS.tempoPhase} s`);
+		else if (part.tempo.every((phase) => phase === 0))
+			list.add('.tempo', 'a tempo takes some time: 2-0-1-0, say');
+	}
+	if (part.partial !== undefined && !(part.partial in PARTIALS))
+		list.add('.partial', `there are the partial rules ${Object.keys(PARTIALS).join(', ')}`);
+	return list.faults;
+}
+
+const numberWords = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
+
+export function blockFaults(block: Block, path: string, options: TimelineOptions = DEFAULT_OPTIONS): Fault[] {
+	const list = new FaultList(path, options);
+	const format = formatOf(block);
+	const [min, max] = format.takes;
+	const count = block.parts.length;
+	if (count === 0) list.add('.parts', 'a block needs at least one exercise');
+	else if (count < min || count > max) {
+		const right = min === max ? numberWords(min) : `${numberWords(min)} to ${numberWords(max)}`;
+		const hint = block.format === 'straight-sets' ? '; use a superset for two or three' : '';
+		list.add(
+			'.parts',
+			`${format.label} takes ${right} ${max === 1 ? 'exercise' : 'exercises'}, here are ${count}${hint}`
+		);
+	}
+	if (block.setup) {
+		list.text('.setup.text', 'the set-up', block.setup.text, LIMITS.setupText);
+		if (/\n/.test(block.setup.text)) list.add('.setup.text', 'the set-up is one line');
+		list.whole('.setup.seconds', 'seconds of set-up', block.setup.seconds, 0, LIMITS.seconds);
+	}
+	format.check(block, list);
+	return [...list.faults, ...block.parts.flatMap((part, i) => partFaults(part, `${path}.parts[${i}]`))];
+}
+
+function repeatFaults(session: Session): Fault[] {
+	const list = new FaultList('');
+	const repeats = session.repeats ?? [];
+	if (repeats.length > LIMITS.repeats) list.add('repeats', `a session has at most ${LIMITS.repeats} repeats`);
+	repeats.forEach((repeat, i) => {
+		const at = `repeats[${i}]`;
+		const last = session.blocks.length - 1;
+		list.whole(`${at}.times`, 'times', repeat.times, 2, LIMITS.passes);
+		list.whole(`${at}.rest`, 'seconds between', repeat.rest, 0, LIMITS.seconds);
+		list.whole(`${at}.from`, 'as the first block', repeat.from, 0, Math.max(0, last));
+		list.whole(`${at}.to`, 'as the last block', repeat.to, 0, Math.max(0, last));
+		if (repeat.from > repeat.to)
+			list.add(
+				at,
+				`it would run from block ${repeat.from + 1} back to block ${repeat.to + 1}, round and round`
+			);
+		repeats.slice(0, i).forEach((other, o) => {
+			if (repeat.from <= other.to && other.from <= repeat.to)
+				list.add(
+					at,
+					`block ${Math.max(repeat.from, other.from) + 1} stands in this repeat and in repeat ${o + 1}; a block is repeated by one only`
+				);
+		});
+	});
+	return list.faults;
+}
+
+function accompanyingFaults(session: Session): Fault[] {
+	const list = new FaultList('');
+	if (session.note !== undefined) list.text('note', 'the note', session.note, LIMITS.note);
+	const links = session.links ?? [];
+	if (links.length > LIMITS.links) list.add('links', `a session has at most ${LIMITS.links} links`);
+	links.forEach((link, i) => {
+		list.text(`links[${i}].title`, 'the title', link.title, LIMITS.linkTitle);
+		if (link.url.length > LIMITS.linkUrl || !/^https?:\/\/[^\s/?#]+\.[^\s]*$/i.test(link.url))
+			list.add(`links[${i}].url`, 'an address begins with https:// and has no spaces');
+		if (/[|\n]/.test(link.title)) list.add(`links[${i}].title`, 'a title is one line without the sign |');
+	});
+	const recovery = session.recovery ?? [];
+	if (recovery.length > LIMITS.recovery)
+		list.add('recovery', `at most ${LIMITS.recovery} things follow a session`);
+	recovery.forEach((text, i) => {
+		list.text(`recovery[${i}]`, 'what follows', text, LIMITS.recoveryText);
+		if (/\n/.test(text)) list.add(`recovery[${i}]`, 'what follows is one line each');
+	});
+	return list.faults;
+}
+
+/** Everything that keeps a session from being saved; empty when it is sound. */
+export function sessionFaults(session: Session, options: TimelineOptions = DEFAULT_OPTIONS): Fault[] {
+	const faults = session.blocks.flatMap((block, i) => blockFaults(block, `blocks[${i}]`, options));
+	if (session.blocks.length === 0)
+		faults.unshift({ path: 'blocks', message: 'a session needs at least one block' });
+	if (session.blocks.length > LIMITS.blocks)
+		faults.unshift({ path: 'blocks', message: `a session has at most ${LIMITS.blocks} blocks` });
+	faults.push(...repeatFaults(session), ...accompanyingFaults(session));
+	// What is sound in every part can still be far too much of it: counted only then, so that it ends.
+	if (faults.length === 0) {
+		const { segments, totals } = compileSession(session, options);
+		if (segments.length > LIMITS.segments)
+			faults.push({
+				path: 'blocks',
+				message: `a session has at most ${LIMITS.segments.toLocaleString('en')} steps, this one ${segments.length.toLocaleString('en')}`
+			});
+		if (totals.duration > 24 * 3600)
+			faults.push({
+				path: 'blocks',
+				message: `a session ends on the day it began, this one would take ${Math.round(totals.duration / 3600)} hours`
+			});
+	}
+	return faults;
+}

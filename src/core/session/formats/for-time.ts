@@ -1,0 +1,56 @@
+import { clockText } from '../clock-text';
+import { LIMITS, type BlockBase } from '../model';
+import { DEFAULT_OPTIONS, lapSeconds, type TimelineOptions } from '../timeline';
+import { numberBefore, roundsWords, secondsAfter, timeWords, type Format } from './format';
+
+/** A fixed amount of work, as fast as it can be done well, under a time limit. The limit is the block's length. */
+export interface ForTime extends BlockBase {
+	format: 'for-time';
+	rounds: number;
+	/** Seconds. */
+	limit: number;
+}
+
+/** Seconds at the tempo given, without pauses; may lie beyond the limit. */
+export const expectedFinish = (block: ForTime, options: TimelineOptions = DEFAULT_OPTIONS): number =>
+	block.rounds * lapSeconds(block.parts, options);
+
+export const forTime: Format<ForTime> = {
+	name: 'for-time',
+	label: 'For time',
+	keywords: ['for time'],
+	starter: '3 rounds, limit 12 min',
+	fields: [
+		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
+		{ key: 'limit', label: 'limit', unit: 'clock', knob: 'work' }
+	],
+	met: { met: 8, code: '02040' },
+	takes: [1, LIMITS.parts],
+
+	check(block, faults) {
+		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
+		faults.whole('.limit', 'seconds of the limit', block.limit, 10, LIMITS.seconds);
+	},
+
+	write(block, out) {
+		const end = out.now + block.limit;
+		for (let round = 1; round <= block.rounds; round++)
+			block.parts.forEach((part, i) => out.workUntil(end, part, i, round));
+		out.put('rest', end - out.now, { round: block.rounds });
+	},
+
+	timesDone: (block) => block.rounds,
+
+	summary: (block, options) =>
+		`${roundsWords(block.rounds)} · limit ${clockText(block.limit)}, expected ${clockText(expectedFinish(block, options))}`,
+
+	read(head, parts) {
+		const limit = secondsAfter(head, /limit|under|within|cap/);
+		if (limit === null)
+			return { fault: 'work for time needs a time limit, as in for time 3 rounds, limit 12 min' };
+		return { format: 'for-time', rounds: numberBefore(head, /rounds?|x|×/) ?? 1, limit, parts };
+	},
+
+	line: (block, part) =>
+		`for time ${roundsWords(block.rounds)}, limit ${timeWords(block.limit)}: ${block.parts.map(part).join(' + ')}`
+};

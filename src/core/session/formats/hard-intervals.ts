@@ -1,0 +1,66 @@
+import { clockText } from '../clock-text';
+import { LIMITS, type BlockBase } from '../model';
+import { numberBefore, type Format } from './format';
+
+/** Hard and easy in turn. The first exercise is the hard one, a second one is what is done in the easy seconds. */
+export interface HardIntervals extends BlockBase {
+	format: 'hard-intervals';
+	times: number;
+	/** Seconds. */
+	hard: number;
+	easy: number;
+}
+
+export const hardIntervals: Format<HardIntervals> = {
+	name: 'hard-intervals',
+	label: 'HIIT',
+	keywords: ['hiit', 'hard intervals'],
+	starter: '8 x 30/60',
+	fields: [
+		{ key: 'times', label: 'times', unit: '', knob: 'often' },
+		{ key: 'hard', label: 'hard', unit: 's', knob: 'work' },
+		{ key: 'easy', label: 'easy', unit: 's', knob: 'rest' }
+	],
+	met: { met: 8, code: '02020' },
+	takes: [1, 2],
+
+	check(block, faults) {
+		faults.whole('.times', 'times', block.times, 1, LIMITS.sets);
+		faults.whole('.hard', 'hard seconds', block.hard, 1, LIMITS.seconds);
+		faults.whole('.easy', 'easy seconds', block.easy, 0, LIMITS.seconds);
+	},
+
+	write(block, out) {
+		const between = block.parts.length > 1 ? ('work' as const) : ('rest' as const);
+		for (let round = 1; round <= block.times; round++) {
+			out.put('work', block.hard, { part: 0, round, hard: true });
+			if (round < block.times || out.options.keepLastRest)
+				out.put(between, block.easy, { part: between === 'work' ? 1 : null, round });
+		}
+	},
+
+	timesDone: (block, part) => (part === 0 ? block.times : block.times - 1),
+	target: (block, part) => ({ kind: 'seconds', seconds: block.parts[0] === part ? block.hard : block.easy }),
+	summary: (block) =>
+		`${block.times} × ${block.hard} s hard, ${block.easy} s easy · ${clockText(block.times * block.hard)} hard in all`,
+
+	read(head, parts) {
+		const pace = /(-?\d+(?:\.\d+)?)\s*(?:s\s*)?\/\s*(-?\d+(?:\.\d+)?)/.exec(head);
+		if (!pace) return { fault: 'hard intervals need their hard and easy seconds, as in hiit 8 x 30/60' };
+		const hard = Number(pace[1]);
+		const easy = Number(pace[2]);
+		return {
+			format: 'hard-intervals',
+			times: numberBefore(head, /x|×|times/) ?? 8,
+			hard,
+			easy,
+			parts: parts.map((part, i) => ({
+				...part,
+				target: { kind: 'seconds', seconds: i === 0 ? hard : Math.max(1, easy) }
+			}))
+		};
+	},
+
+	line: (block, part) =>
+		`hiit ${block.times} x ${block.hard}/${block.easy}: ${block.parts.map(part).join(' + ')}`
+};

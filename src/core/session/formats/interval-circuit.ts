@@ -1,0 +1,84 @@
+import { LIMITS, type BlockBase } from '../model';
+import { numberBefore, roundsWords, type Format } from './format';
+
+/**
+ * Every exercise for `work` seconds with `rest` between, `rounds` times. The round rest takes the place of
+ * the last rest of a round; null means that the ordinary rest stands there too. A part done per side shares
+ * its slot: half of the work seconds on each side.
+ */
+export interface Circuit extends BlockBase {
+	format: 'interval-circuit';
+	rounds: number;
+	work: number;
+	rest: number;
+	roundRest: number | null;
+	/** Keep the rest after the very last exercise. */
+	keepLastRest: boolean;
+}
+
+export const intervalCircuit: Format<Circuit> = {
+	name: 'interval-circuit',
+	label: 'Interval circuit',
+	keywords: ['circuit', 'interval circuit', 'intervals'],
+	starter: '3 rounds 30/15, 45 between',
+	fields: [
+		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
+		{ key: 'work', label: 'work', unit: 's', knob: 'work' },
+		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' },
+		{ key: 'roundRest', label: 'between rounds', unit: 's', nullable: true, knob: 'rest' }
+	],
+	met: { met: 4.3, code: '02035' },
+	takes: [1, LIMITS.parts],
+
+	check(block, faults) {
+		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
+		faults.whole('.work', 'seconds of work', block.work, 1, LIMITS.seconds);
+		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
+		if (block.roundRest !== null)
+			faults.whole('.roundRest', 'seconds between rounds', block.roundRest, 0, LIMITS.seconds);
+	},
+
+	write(block, out) {
+		for (let round = 1; round <= block.rounds; round++) {
+			block.parts.forEach((part, i) => {
+				if (part.perSide) {
+					out.put('work', block.work / 2, { part: i, round, side: 'left' });
+					out.put('work', block.work / 2, { part: i, round, side: 'right' });
+				} else out.put('work', block.work, { part: i, round });
+				const last = i === block.parts.length - 1;
+				if (!last) out.put('rest', block.rest, { round });
+				else if (round < block.rounds) {
+					if (block.roundRest === null) out.put('rest', block.rest, { round });
+					else out.put('round-rest', block.roundRest, { round });
+				} else if (block.keepLastRest || out.options.keepLastRest) out.put('rest', block.rest, { round });
+			});
+		}
+	},
+
+	timesDone: (block) => block.rounds,
+	target: (block, part) => ({ kind: 'seconds', seconds: part.perSide ? block.work / 2 : block.work }),
+	summary: (block) =>
+		`${roundsWords(block.rounds)} · ${block.work} s on, ${block.rest} s off` +
+		(block.roundRest === null ? '' : ` · ${block.roundRest} between rounds`),
+
+	read(head, parts) {
+		const pace = /(-?\d+(?:\.\d+)?)\s*(?:s\s*)?\/\s*(-?\d+(?:\.\d+)?)/.exec(head);
+		if (!pace) return { fault: 'a circuit needs its seconds of work and rest, as in 30/15' };
+		const work = Number(pace[1]);
+		return {
+			format: 'interval-circuit',
+			rounds: numberBefore(head, /rounds?|x|×/) ?? 1,
+			work,
+			rest: Number(pace[2]),
+			roundRest: numberBefore(head, /s?\s*between/),
+			keepLastRest: /last rest/.test(head),
+			parts: parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds: work } }))
+		};
+	},
+
+	line: (block, part) =>
+		`circuit ${block.rounds} rounds ${block.work}/${block.rest}` +
+		(block.roundRest === null ? '' : `, ${block.roundRest} between`) +
+		(block.keepLastRest ? ', last rest' : '') +
+		`: ${block.parts.map(part).join(' + ')}`
+};

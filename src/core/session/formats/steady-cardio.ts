@@ -1,0 +1,62 @@
+import { LIMITS, type BlockBase } from '../model';
+import { numberBefore, type Format } from './format';
+
+/** Minutes at an even effort: within a band of heart rate, or by the talk test. */
+export interface SteadyCardio extends BlockBase {
+	format: 'steady-cardio';
+	minutes: number;
+	/** Beats a minute; null: able to speak, not to chat. */
+	bpm: { low: number; high: number } | null;
+}
+
+/** The effort in words. */
+export const effortWords = (block: SteadyCardio): string =>
+	block.bpm ? `${block.bpm.low} to ${block.bpm.high} bpm` : 'able to speak, not to chat';
+
+export const steadyCardio: Format<SteadyCardio> = {
+	name: 'steady-cardio',
+	label: 'Steady cardio',
+	keywords: ['steady', 'steady cardio', 'liss'],
+	starter: '30 min, talk test',
+	fields: [{ key: 'minutes', label: 'minutes', unit: '', knob: 'work' }],
+	met: { met: 4.3, code: '17200' },
+	takes: [1, 1],
+
+	check(block, faults) {
+		faults.whole('.minutes', 'minutes', block.minutes, 1, LIMITS.minutes);
+		if (!block.bpm) return;
+		const [low, high] = LIMITS.heartRate;
+		faults.whole('.bpm.low', 'bpm at the lower end', block.bpm.low, low, high);
+		faults.whole('.bpm.high', 'bpm at the upper end', block.bpm.high, low, high);
+		if (block.bpm.low >= block.bpm.high)
+			faults.add(
+				'.bpm',
+				`the lower end of ${block.bpm.low} bpm lies under the upper one of ${block.bpm.high}`
+			);
+	},
+
+	write(block, out) {
+		out.put('work', block.minutes * 60, { part: 0 });
+	},
+
+	timesDone: () => 1,
+	target: (block) => ({ kind: 'seconds', seconds: block.minutes * 60 }),
+	summary: (block) => `${block.minutes} minutes · ${effortWords(block)}`,
+
+	read(head, parts) {
+		const minutes = numberBefore(head, /min(?:utes?)?\b|'/) ?? numberBefore(head, /(?=\s|,|$)/);
+		if (minutes === null) return { fault: 'steady cardio needs its minutes, as in steady 30 min' };
+		const band = /(\d+)\s*(?:-|–|to)\s*(\d+)\s*(?:bpm|beats)/.exec(head);
+		const seconds = minutes * 60;
+		return {
+			format: 'steady-cardio',
+			minutes,
+			bpm: band ? { low: Number(band[1]), high: Number(band[2]) } : null,
+			parts: parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds } }))
+		};
+	},
+
+	line: (block, part) =>
+		`steady ${block.minutes} min, ${block.bpm ? `${block.bpm.low}-${block.bpm.high} bpm` : 'talk test'}: ` +
+		block.parts.map(part).join(' + ')
+};

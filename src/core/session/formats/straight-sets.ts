@@ -1,0 +1,106 @@
+import { LIMITS, type BlockBase } from '../model';
+import { numberBefore, secondsAfter, type Format } from './format';
+
+/** The set goes on with less weight: `times` over, each with `percent` less than the one before. */
+export interface Drop {
+	times: number;
+	percent: number;
+	on: 'last' | 'every';
+}
+
+/** n sets of one exercise with a rest between them. */
+export interface StraightSets extends BlockBase {
+	format: 'straight-sets';
+	sets: number;
+	/** Seconds between sets. */
+	rest: number;
+	drop?: Drop;
+}
+
+const DEFAULT_REST = 60;
+
+/** Loads of a drop set in kg, the first one included, to the hundredth. */
+export function dropLoads(kg: number, drop: Drop): number[] {
+	return Array.from(
+		{ length: drop.times + 1 },
+		(_, i) => Math.round(kg * (1 - drop.percent / 100) ** i * 100) / 100
+	);
+}
+
+const dropsOn = (block: StraightSets, set: number): number =>
+	block.drop && (block.drop.on === 'every' || set === block.sets) ? block.drop.times : 0;
+
+export const straightSets: Format<StraightSets> = {
+	name: 'straight-sets',
+	label: 'Straight sets',
+	keywords: ['sets', 'straight sets'],
+	starter: '3 x, rest 60',
+	fields: [
+		{ key: 'sets', label: 'sets', unit: '', knob: 'often' },
+		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' }
+	],
+	met: { met: 3.5, code: '02054' },
+	takes: [1, 1],
+
+	check(block, faults) {
+		faults.whole('.sets', 'sets', block.sets, 1, LIMITS.sets);
+		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
+		if (!block.drop) return;
+		faults.whole('.drop.times', 'drops', block.drop.times, 1, 5);
+		faults.whole('.drop.percent', 'percent less at each drop', block.drop.percent, 5, 60);
+		if (block.parts[0]?.kg === null)
+			faults.add('.parts[0].kg', 'a drop set takes weight off: give it a load, as in @ 12 kg');
+	},
+
+	write(block, out) {
+		const [part] = block.parts;
+		if (!part) return;
+		for (let set = 1; set <= block.sets; set++) {
+			out.work(part, 0, set);
+			for (let drop = 0; drop < dropsOn(block, set); drop++) {
+				out.put('setup', out.options.loadChange, { part: 0, round: set });
+				out.work(part, 0, set);
+			}
+			if (set < block.sets || out.options.keepLastRest) out.put('rest', block.rest, { round: set });
+		}
+	},
+
+	timesDone: (block) =>
+		block.sets +
+		Array.from({ length: block.sets }, (_, i) => dropsOn(block, i + 1)).reduce((a, b) => a + b, 0),
+	timesOwed: (block) => block.sets,
+	summary({ sets, rest, drop, parts: [part] }) {
+		const plain = `${sets} × · rest ${rest}`;
+		if (!drop) return plain;
+		const loads = part?.kg ? `: ${dropLoads(part.kg, drop).join(', ')} kg` : '';
+		const times = drop.times === 1 ? 'one drop' : `${drop.times} drops`;
+		const on = drop.on === 'last' ? 'the last set' : 'every set';
+		return `${plain} · ${times} of ${drop.percent} % on ${on}${loads}`;
+	},
+
+	read(head, parts) {
+		const sets = numberBefore(head, /x|×|sets?/) ?? 1;
+		const found = /drop\s+(?:(\d+)\s*(?:x|×|times)\s*)?(\d+)\s*%(?:\s*on\s+(?:the\s+)?(last|every))?/.exec(
+			head
+		);
+		if (!found && /\bdrop\b/.test(head))
+			return { fault: 'a drop is written as drop 2 x 20% on last (or on every)' };
+		const drop: Drop | null = found && {
+			times: Number(found[1] ?? 1),
+			percent: Number(found[2]),
+			on: found[3] === 'every' ? 'every' : 'last'
+		};
+		return {
+			format: 'straight-sets',
+			sets,
+			rest: secondsAfter(head, /rest/) ?? DEFAULT_REST,
+			parts,
+			...(drop && { drop })
+		};
+	},
+
+	line: (block, part) =>
+		`${block.sets} x ${block.parts.map(part).join(' + ')}` +
+		(block.drop ? `, drop ${block.drop.times} x ${block.drop.percent}% on ${block.drop.on}` : '') +
+		`, rest ${block.rest}`
+};

@@ -1,0 +1,64 @@
+import { LIMITS, type BlockBase } from '../model';
+import { numberBefore, roundsWords, secondsAfter, type Format } from './format';
+
+/** Two or three exercises back to back, a short rest inside, a longer one after the last. */
+export interface Superset extends BlockBase {
+	format: 'superset';
+	rounds: number;
+	/** Seconds between the exercises of a round. */
+	restInside: number;
+	/** Seconds after a round. */
+	restAfter: number;
+}
+
+/** 30 s at most inside a pair, 90 s after it (common practice, no source). */
+const DEFAULTS = { restInside: 30, restAfter: 90 };
+
+export const superset: Format<Superset> = {
+	name: 'superset',
+	label: 'Superset',
+	keywords: ['superset', 'pair', 'tri-set'],
+	starter: '3 rounds, rest 30 inside, 90 after',
+	fields: [
+		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
+		{ key: 'restInside', label: 'rest inside', unit: 's', knob: 'rest' },
+		{ key: 'restAfter', label: 'rest after', unit: 's', knob: 'rest' }
+	],
+	met: { met: 3.5, code: '02054' },
+	takes: [2, 3],
+
+	check(block, faults) {
+		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
+		faults.whole('.restInside', 'seconds of rest inside', block.restInside, 0, LIMITS.seconds);
+		faults.whole('.restAfter', 'seconds of rest after', block.restAfter, 0, LIMITS.seconds);
+	},
+
+	write(block, out) {
+		for (let round = 1; round <= block.rounds; round++) {
+			block.parts.forEach((part, i) => {
+				out.work(part, i, round);
+				if (i < block.parts.length - 1) out.put('rest', block.restInside, { round });
+			});
+			if (round < block.rounds || out.options.keepLastRest) out.put('round-rest', block.restAfter, { round });
+		}
+	},
+
+	timesDone: (block) => block.rounds,
+	summary: (block) =>
+		`${block.parts.length === 3 ? 'tri-set · ' : ''}${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`,
+
+	read(head, parts) {
+		if (parts.length < 2) return { fault: 'a superset needs two or three exercises joined by +' };
+		return {
+			format: 'superset',
+			rounds: numberBefore(head, /rounds?|x|×|sets?/) ?? 3,
+			restInside: numberBefore(head, /s?\s*inside/) ?? secondsAfter(head, /inside/) ?? DEFAULTS.restInside,
+			restAfter: numberBefore(head, /s?\s*after/) ?? secondsAfter(head, /after/) ?? DEFAULTS.restAfter,
+			parts
+		};
+	},
+
+	line: (block, part) =>
+		`superset ${block.rounds} rounds, rest ${block.restInside} inside, ${block.restAfter} after: ` +
+		block.parts.map(part).join(' + ')
+};

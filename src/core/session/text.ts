@@ -1,0 +1,162 @@
+/**
+ * A whole session as readable text: one block a line, and lines for what goes with it. The grammar is in
+ * docs/formats/session-lines.md; `parseSessionText(formatSessionText(x))` is x again.
+ */
+import { STANDARD, type Library } from '../library';
+import { secondsAfter } from './formats/format';
+import { formatLine, parseLine, type LineFault } from './line';
+import { LIMITS, type Block, type Link, type Repeat, type Session, type Setup } from './model';
+import { repeatAround } from './repeats';
+
+export interface TextFault extends LineFault {
+	/** From 1. */
+	line: number;
+}
+
+export interface ParsedText {
+	name: string | null;
+	session: Session;
+	faults: TextFault[];
+	/** What was assumed, with its line. */
+	notes: { line: number; message: string }[];
+}
+
+/** Faults beyond this many are counted, not listed. */
+const MOST_FAULTS = 50;
+
+class SessionReader {
+	name: string | null = null;
+	readonly blocks: Block[] = [];
+	readonly repeats: Repeat[] = [];
+	readonly notes: ParsedText['notes'] = [];
+	readonly faults: TextFault[] = [];
+	private readonly noteLines: string[] = [];
+	private readonly links: Link[] = [];
+	private readonly recovery: string[] = [];
+	private setup: Setup | null = null;
+	private open: { from: number; times: number; rest: number; line: number } | null = null;
+
+	constructor(private readonly library: Library) {}
+
+	private fault(line: number, text: string, message: string, at: Partial<LineFault> = {}): void {
+		this.faults.push({ line, from: at.from ?? 0, to: at.to ?? text.length, message });
+	}
+
+	line(text: string, line: number): void {
+		const trimmed = text.trim();
+		if (!trimmed || trimmed.startsWith('#')) return;
+		const [, word, rest] = /^\s*([a-z]+)\b[^:]*:\s*(.*)$/i.exec(text) ?? [];
+		const keyword = word?.toLowerCase();
+		if (keyword === 'session') this.name = rest?.trim() ?? '';
+		else if (keyword === 'note') this.noteLines.push(rest?.trimEnd() ?? '');
+		else if (keyword === 'recovery') this.recovery.push(rest?.trim() ?? '');
+		else if (keyword === 'link') this.link(text, rest ?? '', line);
+		else if (keyword === 'setup') this.setUp(text, rest ?? '', line);
+		else if (/^repeat\b/i.test(trimmed)) this.beginRepeat(text, line);
+		else if (/^end\s+repeat\b/i.test(trimmed)) this.endRepeat(text, line);
+		else this.block(text, line);
+	}
+
+	private link(text: string, rest: string, line: number): void {
+		const [title, url] = rest.split('|').map((half) => half.trim());
+		if (!title || !url) return this.fault(line, text, 'a link is written as link: its title | https://…');
+		this.links.push({ title, url });
+	}
+
+	private setUp(text: string, rest: string, line: number): void {
+		const seconds = secondsAfter(text, /setup/) ?? 30;
+		if (!rest.trim())
+			return this.fault(line, text, 'what is to be set up? as in setup 20 s: swap to the heavy pair');
+		this.setup = { seconds, text: rest.trim() };
+	}
+
+	private beginRepeat(text: string, line: number): void {
+		if (this.open)
+			return this.fault(
+				line,
+				text,
+				`the repeat of line ${this.open.line} is still open: end repeat closes it`
+			);
+		const times = /(\d+)\s*(?:times|x|×)/i.exec(text);
+		if (!times) return this.fault(line, text, 'how often? as in repeat 3 times, rest 30:');
+		this.open = {
+			from: this.blocks.length,
+			times: Number(times[1]),
+			rest: secondsAfter(text, /rest/) ?? 0,
+			line
+		};
+	}
+
+	private endRepeat(text: string, line: number): void {
+		if (!this.open) return this.fault(line, text, 'no repeat is open here');
+		const { from, times, rest } = this.open;
+		if (this.blocks.length === from) this.fault(line, text, 'there is no block in this repeat');
+		else this.repeats.push({ from, to: this.blocks.length - 1, times, rest });
+		this.open = null;
+	}
+
+	private block(text: string, line: number): void {
+		const read = parseLine(text, this.library);
+		if ('faults' in read) return read.faults.forEach((fault) => this.fault(line, text, fault.message, fault));
+		this.notes.push(...read.notes.map((message) => ({ line, message })));
+		this.blocks.push(this.setup ? { ...read.block, setup: this.setup } : read.block);
+		this.setup = null;
+	}
+
+	result(lastLine: number): ParsedText {
+		if (this.open) this.fault(this.open.line, '', 'this repeat is not closed: a line end repeat does it');
+		if (this.setup) this.fault(lastLine, '', 'no block follows the setup');
+		const session: Session = {
+			blocks: this.blocks,
+			...(this.repeats.length > 0 && { repeats: this.repeats }),
+			...(this.noteLines.length > 0 && { note: this.noteLines.join('\n') }),
+			...(this.links.length > 0 && { links: this.links }),
+			...(this.recovery.length > 0 && { recovery: this.recovery })
+		};
+		return { name: this.name, session, faults: this.faults, notes: this.notes };
+	}
+}
+
+/**
+ * Reads a session from text. Faults name their line and the stretch within it; what could be read is there all
+ * the same. Stops after the most blocks or faults that make sense, and says so.
+ */
+export function parseSessionText(text: string, library: Library = STANDARD): ParsedText {
+	const reader = new SessionReader(library);
+	const lines = text.split(/\r\n|\r|\n/);
+	for (const [i, line] of lines.entries()) {
+		const left = lines.length - i;
+		if (reader.faults.length >= MOST_FAULTS || (reader.blocks.length >= LIMITS.blocks && line.trim())) {
+			const why =
+				reader.blocks.length >= LIMITS.blocks
+					? `a session has at most ${LIMITS.blocks} blocks`
+					: `${MOST_FAULTS} faults are enough to go on with`;
+			reader.faults.push({
+				line: i + 1,
+				from: 0,
+				to: line.length,
+				message: `${why}: ${left} lines from here were not read`
+			});
+			break;
+		}
+		reader.line(line, i + 1);
+	}
+	return reader.result(lines.length);
+}
+
+/** The session as text that is read back as the same. */
+export function formatSessionText(session: Session, name: string | null = null): string {
+	const lines: string[] = [];
+	if (name) lines.push(`session: ${name}`);
+	for (const note of session.note?.split('\n') ?? []) lines.push(`note: ${note}`);
+	for (const link of session.links ?? []) lines.push(`link: ${link.title} | ${link.url}`);
+	session.blocks.forEach((block, b) => {
+		const repeat = repeatAround(session, b);
+		if (repeat?.from === b) lines.push(`repeat ${repeat.times} times, rest ${repeat.rest}:`);
+		if (block.setup) lines.push(`setup ${block.setup.seconds} s: ${block.setup.text}`);
+		lines.push(formatLine(block));
+		if (repeat?.to === b) lines.push('end repeat');
+	});
+	for (const text of session.recovery ?? []) lines.push(`recovery: ${text}`);
+	return `${lines.join('\n')}\n`;
+}

@@ -1,0 +1,90 @@
+import { createHash } from 'node:crypto';
+import type { Session } from '$core/session';
+import type { Person } from '$lib/server/auth/link';
+import { challengeById } from '$lib/server/challenges/challenge';
+import { checkIn } from '$lib/server/checkins/check-in';
+import { rebuild } from '$lib/server/checkins/rebuild';
+import { fixedClock } from '$lib/server/clock';
+import type { Context } from '$lib/server/context';
+import { instant } from '$lib/server/db/database';
+import { Refusal } from '$lib/server/errors';
+import { enrolmentsOf } from '$lib/server/people/enrolments';
+import { windowsOf } from '$lib/server/people/windows';
+import { planOf } from '$lib/server/plan/plan';
+import { versionById } from '$lib/server/sessions/sessions';
+import { PEOPLE } from './people.data';
+import { checkinOn, type DemoCheckin } from './story';
+
+interface Event extends DemoCheckin {
+	person: Person;
+	day: number;
+}
+
+/** The same id for the same day of the same person, so that living through a day twice writes it once. */
+function idOf(enrolmentId: string, day: number): string {
+	const hex = createHash('sha256').update(`${enrolmentId} ${day}`).digest('hex');
+	return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+async function eventsOf(context: Context, challengeId: string, from: number, to: number): Promise<Event[]> {
+	const challenge = await challengeById(context.db, challengeId);
+	const plan = await planOf(context.db, challenge);
+	const bodies = new Map<string, Session>();
+	for (const { versionId } of plan)
+		if (versionId && !bodies.has(versionId))
+			bodies.set(versionId, (await versionById(context.db, versionId)).body);
+	const events: Event[] = [];
+	for (const enrolment of await enrolmentsOf(context.db, challengeId)) {
+		const habits = PEOPLE.find((person) => person.name === enrolment.name);
+		if (!habits) continue;
+		const windows = windowsOf(challenge, enrolment);
+		for (const { day, versionId } of plan) {
+			const window = windows[day - 1];
+			const body = versionId ? bodies.get(versionId) : undefined;
+			if (!window || !body || day < enrolment.fromDay) continue;
+			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body);
+			if (!event || event.at <= from || event.at > to) continue;
+			const person = { enrolmentId: enrolment.id, challengeId, name: enrolment.name, zone: enrolment.zone };
+			events.push({ ...event, person, day });
+		}
+	}
+	return events;
+}
+
+/** Somebody's habits without what befell them in Hut Season. */
+const plain = (person: (typeof PEOPLE)[number]) => ({
+	...person,
+	from: undefined,
+	hurts: undefined,
+	notes: undefined,
+	excused: undefined
+});
+
+/** Lets the invented people live from one instant to another: their check-ins come in as they would have. */
+export async function liveUntil(context: Context, from: number, to: number): Promise<number> {
+	const challenges = await context.db.query<{ id: string }>('select id from challenge');
+	const events: Event[] = [];
+	for (const { id } of challenges) events.push(...(await eventsOf(context, id, from, to)));
+	events.sort((a, b) => a.at - b.at);
+	let written = 0;
+	for (const { person, day, at, ...rest } of events) {
+		try {
+			const input = { id: idOf(person.enrolmentId, day), day, ...rest };
+			if ((await checkIn({ ...context, clock: fixedClock(at) }, person, input)).fresh) written++;
+		} catch (error) {
+			// Whoever tries the demo may have checked in for one of them already.
+			if (!(error instanceof Refusal)) throw error;
+		}
+	}
+	return written;
+}
+
+/** Undoes what came in after an instant: the clock goes back to the real time. */
+export async function forgetAfter(context: Context, now: number): Promise<void> {
+	await context.db.transaction(async (tx) => {
+		await tx.query('delete from checkin where received_at > $1', [instant(now)]);
+		await tx.query('update checkin set replaced_at = null where replaced_at > $1', [instant(now)]);
+		await tx.query('delete from excuse where at > $1', [instant(now)]);
+	});
+	await rebuild(context);
+}

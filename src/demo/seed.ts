@@ -1,0 +1,248 @@
+import type { Library } from '$core/library';
+import { addDays, dateIn, instantOf, weekdayOf } from '$core/release';
+import { parseSessionText, type Session } from '$core/session';
+import type { App } from '$lib/server/app';
+import { createCoach, type Coach } from '$lib/server/auth/coach';
+import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenges/challenge';
+import { fixedClock } from '$lib/server/clock';
+import type { Context } from '$lib/server/context';
+import { seededIds } from '$lib/server/ids';
+import { enrol } from '$lib/server/people/enrolments';
+import { excuse } from '$lib/server/people/excuses';
+import { layDays } from '$lib/server/plan/plan';
+import { createExercise, libraryFor } from '$lib/server/library/exercises';
+import { createSession, saveSession, type Saved } from '$lib/server/sessions/sessions';
+import { mailOf, PEOPLE, type DemoPerson } from './people.data';
+import { liveUntil } from './live';
+import {
+	OWN_EXERCISES,
+	RIDGE_LOAD_SECOND,
+	SESSIONS,
+	TAGS,
+	TEST_DAYS,
+	WEEK,
+	WORKSHOP,
+	type DemoSession
+} from './sessions.data';
+
+/** How to get into the demo; printed by `npm run demo`. */
+export const DEMO_COACH = { email: 'runa@hutseason.example', password: 'carry the first load' } as const;
+
+/** Those whose links are printed: one who does well, one with a sore knee, one on the far side of the world. */
+const LINKED = ['Oren Falkestad', 'Noor Bastani', 'Aroha Pene'];
+
+const DAY = 86_400_000;
+const COACH_ZONE = 'Europe/Oslo';
+
+const bodyOf = (lines: readonly string[], library?: Library): Session => {
+	const { session, faults } = parseSessionText(lines.join('\n'), library);
+	if (faults[0]) throw new Error(`demo session: line ${faults[0].line}: ${faults[0].message}`);
+	return session;
+};
+
+type Sessions = Record<DemoSession, Saved>;
+
+async function writeSessions(context: Context, coach: Coach): Promise<Sessions> {
+	const saved: Partial<Sessions> = {};
+	for (const name of Object.keys(SESSIONS) as DemoSession[])
+		saved[name] = await createSession(context, coach.id, {
+			name,
+			body: bodyOf(SESSIONS[name]),
+			tags: TAGS[name]
+		});
+	for (const exercise of OWN_EXERCISES) await createExercise(context, coach.id, exercise);
+	const library = await libraryFor(context.db, coach.id);
+	for (const [name, lines] of Object.entries(WORKSHOP))
+		await createSession(context, coach.id, { name, body: bodyOf(lines, library), tags: TAGS[name] });
+	return saved as Sessions;
+}
+
+async function layWeeks(
+	context: Context,
+	challenge: Challenge,
+	sessions: Sessions,
+	weeks: number
+): Promise<void> {
+	for (let day = 1; day <= weeks * 7; day++) {
+		const planned = WEEK[(day - 1) % 7];
+		if (TEST_DAYS.includes(day) && day <= weeks * 7)
+			await layDays(context, challenge.coachId, challenge.id, {
+				days: [day],
+				kind: 'test',
+				sessionId: sessions['Carry test'].id
+			});
+		else if (planned)
+			await layDays(context, challenge.coachId, challenge.id, {
+				days: [day],
+				kind: planned.kind,
+				sessionId: sessions[planned.session].id
+			});
+	}
+}
+
+const rowOf = (person: DemoPerson) => ({
+	name: person.name,
+	mail: mailOf(person.name),
+	zone: person.zone,
+	level: person.level,
+	equipment: person.equipment.split('; ')
+});
+
+interface Frame {
+	name: string;
+	goal: string;
+	startsOn: string;
+	weeks: number;
+	afterClose: 'store' | 'refuse';
+}
+
+async function makeChallenge(context: Context, coach: Coach, frame: Frame): Promise<Challenge> {
+	const id = await createChallenge(context, coach.id, {
+		...frame,
+		trainingDays: [1, 2, 3, 5, 6],
+		budgetMinutes: 30,
+		ownZones: true,
+		opensAt: '05:30',
+		lateHours: 36,
+		lateWorth: 75,
+		partial: 'share',
+		lateJoiners: 'group'
+	});
+	return challengeOf(context.db, coach.id, id);
+}
+
+async function enrolAll(
+	context: Context,
+	challenge: Challenge,
+	people: DemoPerson[],
+	now: number
+): Promise<Map<string, string>> {
+	const links = new Map<string, string>();
+	const start = instantOf(challenge.startsOn, 0, COACH_ZONE);
+	for (const group of [people.filter((p) => !p.joinsOnDay), people.filter((p) => p.joinsOnDay)]) {
+		const [first] = group;
+		if (!first) continue;
+		const at = first.joinsOnDay ? start + (first.joinsOnDay - 1) * DAY + DAY / 2 : start - 5 * DAY;
+		const made = await enrol(
+			{ ...context, clock: fixedClock(Math.min(at, now)) },
+			challenge,
+			group.map(rowOf)
+		);
+		for (const link of made) links.set(link.name, link.secret);
+	}
+	return links;
+}
+
+async function writeExcuses(context: Context, challenge: Challenge): Promise<void> {
+	const rows = await context.db.query<{ id: string; name: string }>(
+		'select e.id, p.name from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1',
+		[challenge.id]
+	);
+	for (const person of PEOPLE) {
+		const row = rows.find((r) => r.name === person.name);
+		if (!person.excused || !row) continue;
+		const at = instantOf(addDays(challenge.startsOn, person.excused.onDay - 1), 9 * 60, person.zone);
+		await excuse({ ...context, clock: fixedClock(at) }, challenge.id, row.id, person.excused);
+	}
+}
+
+/** The six-week challenge, in its fourth week whatever day it is; begins on a Monday. */
+async function writeRunning(
+	context: Context,
+	coach: Coach,
+	sessions: Sessions,
+	monday: string,
+	now: number
+): Promise<Map<string, string>> {
+	const startsOn = addDays(monday, -21);
+	const challenge = await makeChallenge(context, coach, {
+		name: 'Hut Season, six weeks',
+		goal: 'Carry 20 kg up 400 m without a stop',
+		startsOn,
+		weeks: 6,
+		afterClose: 'store'
+	});
+	await layWeeks(context, challenge, sessions, 6);
+	const links = await enrolAll(context, challenge, PEOPLE, now);
+	// Before week 3 the coach made one session harder: the days after it go over to version 2.
+	const sunday = instantOf(addDays(startsOn, 11), 20 * 60, COACH_ZONE);
+	await saveSession({ ...context, clock: fixedClock(sunday) }, coach.id, sessions['Ridge load'].id, {
+		name: 'Ridge load',
+		body: bodyOf(RIDGE_LOAD_SECOND),
+		tags: TAGS['Ridge load'],
+		basedOn: 1
+	});
+	await writeExcuses(context, challenge);
+	return links;
+}
+
+async function writeFinished(
+	context: Context,
+	coach: Coach,
+	sessions: Sessions,
+	monday: string,
+	now: number
+): Promise<void> {
+	const challenge = await makeChallenge(context, coach, {
+		name: 'First Load, four weeks',
+		goal: 'Carry 12 kg up 200 m without a stop',
+		startsOn: addDays(monday, -63),
+		weeks: 4,
+		afterClose: 'refuse'
+	});
+	await layWeeks(context, challenge, sessions, 4);
+	const people = PEOPLE.slice(0, 18).map(({ name, zone, level, equipment, does, part, late, hour }) => ({
+		name,
+		zone,
+		level,
+		equipment,
+		does: does * 0.95,
+		part,
+		late,
+		hour
+	}));
+	await enrolAll(context, challenge, people, now);
+}
+
+async function writePlanned(
+	context: Context,
+	coach: Coach,
+	sessions: Sessions,
+	monday: string,
+	now: number
+): Promise<void> {
+	const challenge = await makeChallenge(context, coach, {
+		name: 'Spring Ridge, eight weeks',
+		goal: 'Carry 15 kg for 10 km on a marked path',
+		startsOn: addDays(monday, 35),
+		weeks: 8,
+		afterClose: 'store'
+	});
+	await layWeeks(context, challenge, sessions, 1);
+	await enrolAll(context, challenge, PEOPLE.slice(0, 6), now);
+}
+
+/** What `npm run demo` prints once the demo stands. */
+export interface DemoStamp {
+	/** Link secrets by name. */
+	links: Record<string, string>;
+}
+
+/** Everything the demo holds, written through the same use cases as real data. */
+export async function writeDemo(app: Pick<App, 'db' | 'clock'>): Promise<DemoStamp> {
+	const now = app.clock.now();
+	const today = dateIn(COACH_ZONE, now);
+	const monday = addDays(today, 1 - weekdayOf(today));
+	const context: Context = {
+		db: app.db,
+		ids: seededIds(today),
+		clock: fixedClock(instantOf(addDays(monday, -70), 600, COACH_ZONE))
+	};
+	const coach = await createCoach(context, { ...DEMO_COACH, name: 'Runa Hallgren', zone: COACH_ZONE });
+	const sessions = await writeSessions(context, coach);
+	await writeFinished(context, coach, sessions, monday, now);
+	const links = await writeRunning(context, coach, sessions, monday, now);
+	await writePlanned(context, coach, sessions, monday, now);
+	await liveUntil({ ...context, clock: app.clock }, 0, now);
+	return { links: Object.fromEntries(LINKED.map((name) => [name, links.get(name) ?? ''])) };
+}

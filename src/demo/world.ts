@@ -1,0 +1,74 @@
+import type { App } from '$lib/server/app';
+import { anyCoach } from '$lib/server/auth/coach';
+import { readSetting, writeSetting } from '$lib/server/settings';
+import { forgetAfter, liveUntil } from './live';
+import { writeDemo } from './seed';
+
+/** How often the invented people get to act while nobody moves the clock. */
+const TICK = 60_000;
+
+/** The demo as it goes on: the invented people live up to whatever the clock shows. */
+export class DemoWorld {
+	private turn: Promise<unknown> = Promise.resolve();
+
+	constructor(
+		private readonly app: App,
+		private lived: number
+	) {}
+
+	/** One thing after the other: a tick and a move of the clock must not live through the same hours. */
+	private inTurn<T>(work: () => Promise<T>): Promise<T> {
+		const next = this.turn.then(work, work);
+		this.turn = next.catch(() => undefined);
+		return next;
+	}
+
+	private async remember(now: number): Promise<void> {
+		this.lived = now;
+		await writeSetting(this.app.db, 'demo lived until', now);
+	}
+
+	/** Lets the people live up to now. @returns how many check-ins came in */
+	catchUp(): Promise<number> {
+		return this.inTurn(async () => {
+			const now = this.app.clock.now();
+			if (now <= this.lived) return 0;
+			const written = await liveUntil(this.app, this.lived, now);
+			await this.remember(now);
+			return written;
+		});
+	}
+
+	/** Undoes what was lived beyond now, after the clock went back. */
+	goBack(): Promise<void> {
+		return this.inTurn(async () => {
+			const now = this.app.clock.now();
+			if (now >= this.lived) return;
+			await forgetAfter(this.app, now);
+			await this.remember(now);
+		});
+	}
+}
+
+let world: DemoWorld | null = null;
+
+/** The demo of this process; null on real data. */
+export const demoWorld = (): DemoWorld | null => world;
+
+/** Writes the demo data into an empty database, or brings what is there to the time that the clock shows. */
+export async function startDemo(app: App): Promise<DemoWorld> {
+	if (!(await anyCoach(app))) {
+		app.log.info('writing the demo data');
+		await writeSetting(app.db, 'demo', await writeDemo(app));
+		await writeSetting(app.db, 'demo lived until', app.clock.now());
+	}
+	world = new DemoWorld(app, (await readSetting<number>(app.db, 'demo lived until')) ?? app.clock.now());
+	await world.goBack();
+	await world.catchUp();
+	setInterval(
+		() =>
+			void world?.catchUp().catch((error: unknown) => app.log.error({ err: error }, 'the demo stood still')),
+		TICK
+	).unref();
+	return world;
+}

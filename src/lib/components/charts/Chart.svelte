@@ -1,0 +1,47 @@
+<script lang="ts">
+	import {
+		BarController,
+		BarElement,
+		CategoryScale,
+		Chart,
+		LinearScale,
+		Tooltip,
+		type ChartConfiguration
+	} from 'chart.js';
+
+	Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
+
+	/** Chart.js once for all: our fonts and colours, no motion when none is wanted. `label` says the chart in words. */
+	let {
+		config,
+		label,
+		height = 120
+	}: {
+		config: (colours: Record<string, string>) => ChartConfiguration<'bar'>;
+		label: string;
+		height?: number;
+	} = $props();
+	let canvas: HTMLCanvasElement;
+
+	$effect(() => {
+		const style = getComputedStyle(canvas);
+		const colour = (name: string) => style.getPropertyValue(name).trim();
+		const colours = {
+			work: colour('--color-primary'),
+			pale: colour('--color-base-300'),
+			text: colour('--quiet'),
+			line: colour('--color-base-300'),
+			attention: colour('--color-warning')
+		};
+		Chart.defaults.font.family = style.fontFamily;
+		Chart.defaults.font.size = 12;
+		Chart.defaults.color = colours.text;
+		Chart.defaults.animation = false;
+		const chart = new Chart(canvas, config(colours));
+		return () => chart.destroy();
+	});
+</script>
+
+<div style="height:{height}px" role="img" aria-label={label}>
+	<canvas bind:this={canvas} aria-hidden="true"></canvas>
+</div>

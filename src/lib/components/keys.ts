@@ -1,0 +1,54 @@
+/** The coach's places in the order of their keys. */
+export const PLACES = [
+	{ path: 'desk', name: 'Desk' },
+	{ path: 'roll', name: 'Roll' },
+	{ path: 'plan', name: 'Plan' },
+	{ path: 'build', name: 'Build' },
+	{ path: 'people', name: 'People' },
+	{ path: 'settings', name: 'Settings' }
+] as const;
+
+export interface KeyActions {
+	place(path: string): unknown;
+	move(by: number): unknown;
+	today(): unknown;
+	help(): unknown;
+}
+
+/** Whether somebody is typing: then no key is a shortcut. */
+export function isTyping(event: KeyboardEvent): boolean {
+	const target = event.target;
+	if (event.ctrlKey || event.metaKey || event.altKey) return true;
+	return (
+		target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]') !== null
+	);
+}
+
+/** Handles the keys that hold on every page of a challenge. */
+export function coachKeys(actions: KeyActions): (event: KeyboardEvent) => void {
+	return (event) => {
+		if (isTyping(event)) return;
+		const place = PLACES[Number(event.key) - 1];
+		if (place) void actions.place(place.path);
+		else if (event.key === '[') void actions.move(-1);
+		else if (event.key === ']') void actions.move(1);
+		else if (event.key === 't') void actions.today();
+		else if (event.key === '?') void actions.help();
+		else if (event.key === '/') {
+			const find = document.querySelector<HTMLInputElement>('[data-find]');
+			if (!find) return;
+			event.preventDefault();
+			find.focus();
+		}
+	};
+}
+
+export const KEY_LIST = [
+	{ keys: '1 … 6', does: 'places' },
+	{ keys: '[  ]', does: 'a day back, a day on' },
+	{ keys: 't', does: 'today' },
+	{ keys: 'n  p', does: 'next and previous person on the roll' },
+	{ keys: 'x', does: 'excuse the person shown' },
+	{ keys: '/', does: 'find' },
+	{ keys: '?', does: 'this list' }
+];

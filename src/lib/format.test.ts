@@ -1,0 +1,45 @@
+import { expect, it } from 'vitest';
+import {
+	counted,
+	dayAndTimeIn,
+	dayText,
+	longDayText,
+	minutesText,
+	percent,
+	placeOf,
+	signed,
+	timeIn
+} from './format';
+
+const INSTANT = Date.parse('2026-11-25T23:30:00Z');
+
+it('writes dates with their weekday', () => {
+	expect(dayText('2026-11-25')).toBe('Wed 25 Nov');
+	expect(longDayText('2026-11-25')).toBe('Wednesday 25 November 2026');
+});
+
+it('writes times as the clocks of a zone show them', () => {
+	expect(timeIn('Asia/Kathmandu', INSTANT)).toBe('05:15');
+	expect(dayAndTimeIn('Pacific/Auckland', INSTANT)).toBe('Thu 26 Nov 12:30');
+	expect(timeIn('UTC', Date.parse('2026-11-25T00:00:00Z'))).toBe('00:00');
+});
+
+it('names the place of a zone', () => {
+	expect(['Europe/Oslo', 'America/La_Paz', 'America/Argentina/Salta', 'UTC'].map(placeOf)).toEqual([
+		'Oslo',
+		'La Paz',
+		'Salta',
+		'UTC'
+	]);
+});
+
+it('writes figures with unit and sign', () => {
+	expect([percent(0.814), percent(1)]).toEqual(['81 %', '100 %']);
+	expect([signed(3.2), signed(-12.4), signed(0.3), signed(-0.2)]).toEqual(['+3', '−12', '±0', '±0']);
+	expect([counted(1, 'day'), counted(0, 'day'), counted(1200, 'person', 'people')]).toEqual([
+		'1 day',
+		'0 days',
+		'1,200 people'
+	]);
+	expect(minutesText(1895)).toBe('32 min');
+});

@@ -1,0 +1,50 @@
+import { minutesIn } from '$core/release';
+import type { Challenge } from '../challenges/challenge';
+import { instant, type Queries } from '../db/database';
+import { CHECKIN_FACTS, type CheckinFacts } from '../checkins/facts';
+import type { Enrolment } from '../people/enrolments';
+import { windowsOf } from '../people/windows';
+
+/** One hour at which a day opens, and for whom. */
+export interface Opening {
+	opens: number;
+	people: { id: string; name: string; zone: string; localMinutes: number }[];
+}
+
+/** When a day opens for whom, earliest first. */
+export function openingsOf(challenge: Challenge, people: Enrolment[], day: number): Opening[] {
+	const byInstant = new Map<number, Opening>();
+	for (const person of people) {
+		if (day < person.fromDay) continue;
+		const opens = windowsOf(challenge, person)[day - 1]?.opens;
+		if (opens === undefined) continue;
+		const opening = byInstant.get(opens) ?? { opens, people: [] };
+		opening.people.push({
+			id: person.id,
+			name: person.name,
+			zone: person.zone,
+			localMinutes: minutesIn(person.zone, opens)
+		});
+		byInstant.set(opens, opening);
+	}
+	return [...byInstant.values()].sort((a, b) => a.opens - b.opens);
+}
+
+interface CameIn extends CheckinFacts {
+	enrolmentId: string;
+	name: string;
+	day: number;
+}
+
+/** Check-ins of a challenge received within (from, to]: reports of pain first, then the newest. */
+export function cameIn(db: Queries, challengeId: string, from: number, to: number): Promise<CameIn[]> {
+	return db.query(
+		`select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day
+		 from checkin c
+		 join enrolment e on e.id = c.enrolment_id
+		 join participant p on p.id = e.participant_id
+		 where e.challenge_id = $1 and c.replaced_at is null and c.received_at > $2 and c.received_at <= $3
+		 order by c.hurts is null, c.received_at desc limit 200`,
+		[challengeId, instant(from), instant(to)]
+	);
+}

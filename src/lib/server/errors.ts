@@ -1,0 +1,29 @@
+/** A field of the input and what is wrong with it. */
+export interface FieldFault {
+	field: string;
+	message: string;
+}
+
+/** Says no in words that a person can act on; carries the HTTP status that says the same. */
+export class Refusal extends Error {
+	override name = 'Refusal';
+
+	constructor(
+		readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 422 | 429,
+		message: string,
+		readonly faults: FieldFault[] = []
+	) {
+		super(message);
+	}
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
+/** An id from an address or a form, known to be one before a query sees it. @throws Refusal 404 */
+export function idOf(text: string, what: string): string {
+	if (!UUID.test(text)) throw notFound(what);
+	return text;
+}
+
+/** For what does not exist and for what exists but is somebody else's, alike. */
+export const notFound = (what: string): Refusal => new Refusal(404, `There is no such ${what} here.`);

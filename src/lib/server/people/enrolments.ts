@@ -1,0 +1,144 @@
+import type { Strip } from '$core/cohort';
+import { daysBetween, dateIn } from '$core/release';
+import type { Level, RosterRow } from '$core/people';
+import { makeLink } from '../auth/link';
+import type { Challenge } from '../challenges/challenge';
+import type { Context } from '../context';
+import { instant, only, type Queries } from '../db/database';
+import { idOf, notFound, Refusal } from '../errors';
+
+/** One row a person: who they are and what their days add up to. */
+export interface Enrolment {
+	id: string;
+	participantId: string;
+	name: string;
+	email: string;
+	zone: string;
+	level: Level;
+	equipment: string[];
+	fromDay: number;
+	shiftDays: number;
+	strip: Strip;
+	lastSeen: number | null;
+	hasLink: boolean;
+}
+
+const SELECT = `select e.id, p.id as "participantId", p.name, p.email, p.zone, p.level, p.equipment,
+		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.last_seen as "lastSeen",
+		e.link_hash is not null as "hasLink"
+	from enrolment e join participant p on p.id = e.participant_id`;
+
+/** Everybody in a challenge, by name. The one query of the roll. */
+export function enrolmentsOf(db: Queries, challengeId: string): Promise<Enrolment[]> {
+	return db.query(`${SELECT} where e.challenge_id = $1 order by p.name`, [challengeId]);
+}
+
+/** How many take part, and how many of them are beginners. */
+export async function levelsOf(
+	db: Queries,
+	challengeId: string
+): Promise<{ people: number; beginners: number }> {
+	return only(
+		await db.query<{ people: number; beginners: number }>(
+			`select count(*)::int as people, count(*) filter (where p.level = 'beginner')::int as beginners
+			 from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1`,
+			[challengeId]
+		)
+	);
+}
+
+/** One person of a challenge. @throws Refusal 404 */
+export async function enrolmentOf(db: Queries, challengeId: string, id: string): Promise<Enrolment> {
+	const [found] = await db.query<Enrolment>(`${SELECT} where e.challenge_id = $1 and e.id = $2`, [
+		challengeId,
+		idOf(id, 'person')
+	]);
+	if (!found) throw notFound('person');
+	return found;
+}
+
+export async function enrolledMails(db: Queries, challengeId: string): Promise<Set<string>> {
+	const rows = await db.query<{ email: string }>(
+		'select p.email from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1',
+		[challengeId]
+	);
+	return new Set(rows.map((row) => row.email));
+}
+
+export interface NewLink {
+	enrolmentId: string;
+	name: string;
+	email: string;
+	/** Shown now and never again: only its hash is kept. */
+	secret: string;
+}
+
+/** Where a person who joins at this instant begins: with the group's day, or at an own day 1. */
+function startOf(challenge: Challenge, zone: string, now: number): { fromDay: number; shiftDays: number } {
+	const dayNow = daysBetween(challenge.startsOn, dateIn(challenge.releaseZone ?? zone, now)) + 1;
+	if (dayNow <= 1) return { fromDay: 1, shiftDays: 0 };
+	if (dayNow > challenge.weeks * 7)
+		throw new Refusal(409, 'This challenge is over; nobody can join it any more.');
+	return challenge.lateJoiners === 'own'
+		? { fromDay: 1, shiftDays: dayNow - 1 }
+		: { fromDay: dayNow, shiftDays: 0 };
+}
+
+/**
+ * Enrols people, all of them or none. Somebody whom the coach knows from another challenge keeps their
+ * record and takes over what the list says now.
+ *
+ * @returns a link for each
+ * @throws Refusal 409 when one of them is enrolled already, or the challenge is over
+ */
+export function enrol(context: Context, challenge: Challenge, rows: RosterRow[]): Promise<NewLink[]> {
+	const { db, clock, ids } = context;
+	const now = clock.now();
+	return db.transaction(async (tx) => {
+		const links: NewLink[] = [];
+		for (const row of rows) {
+			const { id: participantId } = only(
+				await tx.query<{ id: string }>(
+					`insert into participant (id, coach_id, name, email, zone, level, equipment, created_at)
+					 values ($1, $2, $3, $4, $5, $6, $7, $8)
+					 on conflict (coach_id, email) do update
+						set name = excluded.name, zone = excluded.zone, level = excluded.level, equipment = excluded.equipment
+					 returning id`,
+					[
+						ids.uuid(),
+						challenge.coachId,
+						row.name,
+						row.mail,
+						row.zone,
+						row.level,
+						row.equipment,
+						instant(now)
+					]
+				)
+			);
+			const start = startOf(challenge, row.zone, now);
+			const enrolmentId = ids.uuid();
+			const made = await tx.query(
+				`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, created_at)
+				 values ($1, $2, $3, $4, $5, $6) on conflict (challenge_id, participant_id) do nothing returning id`,
+				[enrolmentId, challenge.id, participantId, start.fromDay, start.shiftDays, instant(now)]
+			);
+			if (made.length === 0)
+				throw new Refusal(409, `${row.name} (${row.mail}) is enrolled already. Nobody was enrolled.`);
+			const secret = await makeLink(tx, context, enrolmentId);
+			links.push({ enrolmentId, name: row.name, email: row.mail, secret });
+		}
+		return links;
+	});
+}
+
+/** Takes somebody off who has not checked in yet; a record that exists is not thrown away. @throws Refusal 404, 409 */
+export function takeOff({ db }: Context, challengeId: string, enrolmentId: string): Promise<void> {
+	return db.transaction(async (tx) => {
+		const person = await enrolmentOf(tx, challengeId, enrolmentId);
+		const [used] = await tx.query('select 1 from checkin where enrolment_id = $1 limit 1', [person.id]);
+		if (used)
+			throw new Refusal(409, `${person.name} has checked in; what came in stays. Revoke the link instead.`);
+		await tx.query('delete from enrolment where id = $1', [person.id]);
+	});
+}

@@ -1,0 +1,88 @@
+import Papa from 'papaparse';
+import { Refusal } from '../errors';
+
+/** What of a roster file is taken. A challenge has 300 people at most in ordinary use. */
+export const ROSTER_LIMITS = { lines: 2000, columns: 50 } as const;
+
+export interface RosterFile {
+	headings: string[];
+	/** Cells with the line they begin in, as an editor counts. */
+	lines: { line: number; cells: string[] }[];
+	/** What had to be assumed, in words for the coach. */
+	notes: string[];
+}
+
+/** The line of the text in which each record begins: a quoted cell may go over several. */
+function lineOf(text: string, offset: number, last: { line: number; offset: number }): number {
+	for (let i = last.offset; i < offset; i++)
+		if (text[i] === '\n' || (text[i] === '\r' && text[i + 1] !== '\n')) last.line++;
+	last.offset = Math.max(last.offset, offset);
+	return last.line;
+}
+
+/**
+ * Reads delimiter-separated text (RFC 4180; semicolons and tabs as well) into headings and lines.
+ * @throws Refusal 400 saying where a quote is not closed, or what is missing
+ */
+export function readRosterText(input: string): RosterFile {
+	const text = input.replace(/^\uFEFF/, '');
+	if (!text.trim())
+		throw new Refusal(400, 'There is nothing in it yet: a line of headings, then one line a person.');
+	const lines: RosterFile['lines'] = [];
+	const notes: string[] = [];
+	const at = { line: 1, offset: 0 };
+	let headings: string[] | null = null;
+	let begin = 0;
+	let total = 0;
+	let broken: { line: number; message: string } | null = null;
+	const firstLine = text.slice(0, text.search(/\r|\n|$/));
+	const delimiter =
+		[',', ';', '\t'].sort((x, y) => firstLine.split(y).length - firstLine.split(x).length)[0] ?? ',';
+	Papa.parse<string[]>(text, {
+		delimiter,
+		step(result, parser) {
+			const line = lineOf(text, begin, at);
+			begin = result.meta.cursor;
+			const [error] = result.errors;
+			if (error?.type === 'Quotes') {
+				broken = {
+					line,
+					message: error.code === 'MissingQuotes' ? 'is never closed' : 'is followed by something else'
+				};
+				parser.abort();
+				return;
+			}
+			const cells = result.data;
+			if (cells.every((cell) => !cell.trim())) return;
+			if (!headings) headings = cells;
+			else if (++total <= ROSTER_LIMITS.lines) lines.push({ line, cells });
+		}
+	});
+	if (broken !== null) {
+		const { line, message } = broken as { line: number; message: string };
+		throw new Refusal(
+			400,
+			`Line ${line}: a quotation mark opens and ${message}. Close it, or write it twice to mean the sign itself.`
+		);
+	}
+	if (!headings || total === 0)
+		throw new Refusal(
+			400,
+			'One line only: the first holds the headings (name, mail, time zone, level, equipment), then one line a person.'
+		);
+	if ((headings as string[]).length > ROSTER_LIMITS.columns)
+		throw new Refusal(
+			400,
+			`${(headings as string[]).length} columns; at most ${ROSTER_LIMITS.columns} are read.`
+		);
+	if (total > ROSTER_LIMITS.lines)
+		throw new Refusal(
+			413,
+			`${total.toLocaleString('en')} people in one list; ${ROSTER_LIMITS.lines.toLocaleString('en')} are taken at a time. Nothing was read in.`
+		);
+	if (delimiter !== ',')
+		notes.push(
+			delimiter === ';' ? 'Read with semicolons between the cells.' : 'Read with tabs between the cells.'
+		);
+	return { headings, lines, notes };
+}

@@ -1,0 +1,139 @@
+import { array, object, string, ValidationError } from 'yup';
+import { nearest } from '$core/exchange/nearest';
+import { formatSessionText, parseSessionText, type Session, type TimelineOptions } from '$core/session';
+import { parseJson } from '../json';
+import { faultsOf } from './schema';
+
+/** How a session leaves the application; docs/formats/session-file.schema.json says the same. */
+export const FILE_KIND = 'cadrex session';
+export const FILE_VERSION = 1;
+
+export interface SessionFile {
+	name: string;
+	tags: string[];
+	body: Session;
+}
+
+export function sessionJson({ name, tags, body }: SessionFile): string {
+	return `${JSON.stringify({ kind: FILE_KIND, version: FILE_VERSION, name, ...(tags.length > 0 && { tags }), session: body }, null, '\t')}\n`;
+}
+
+export const sessionText = ({ name, body }: SessionFile): string => formatSessionText(body, name);
+
+/** Something in a file that keeps it from being taken in. `place` is a line of text or a path in JSON. */
+export interface FileFault {
+	place: string;
+	message: string;
+}
+
+export interface ReadFile {
+	name: string;
+	tags: string[];
+	body: Session | null;
+	faults: FileFault[];
+	/** Exercises that the library does not know, each with the nearest one that it does. */
+	unknown: { name: string; nearest: string | null }[];
+}
+
+const LARGEST = 500_000;
+const NOT_A_SESSION = `this is not a session: kind is “${FILE_KIND}” in one`;
+const headSchema = object({
+	kind: string().oneOf([FILE_KIND], NOT_A_SESSION).required(NOT_A_SESSION),
+	name: string()
+		.trim()
+		.strict(false)
+		.max(80, 'a name has at most 80 letters')
+		.required('the session has no name'),
+	tags: array(string().trim().max(30).required()).max(12).default([])
+});
+
+type Found = Omit<ReadFile, 'unknown'>;
+const refused = (...faults: FileFault[]): Found => ({ name: '', tags: [], body: null, faults });
+
+/** Where JSON stopped making sense, as far as the parser says. */
+function jsonPlace(cause: unknown, text: string): string {
+	const at = /position (\d+)/.exec((cause as Error).message)?.[1];
+	return at === undefined ? 'the file' : `line ${text.slice(0, Number(at)).split('\n').length}`;
+}
+
+function readJson(text: string): Found {
+	let raw: unknown;
+	try {
+		raw = parseJson(text);
+	} catch (cause) {
+		const hostile = /__proto__/.test((cause as Error).message);
+		const message = hostile
+			? (cause as Error).message
+			: 'this is not whole JSON: something is missing or too much here';
+		return refused({ place: jsonPlace(cause, text), message });
+	}
+	if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+		return refused({ place: 'kind', message: NOT_A_SESSION });
+	const { version, session } = raw as { version?: unknown; session?: Session };
+	if (typeof version === 'number' && version > FILE_VERSION)
+		return refused({
+			place: 'version',
+			message: `this file is of version ${version}, version ${FILE_VERSION} is the newest that is known here`
+		});
+	try {
+		const { name, tags } = headSchema.validateSync(raw, { abortEarly: false });
+		if (!session) return refused({ place: 'session', message: 'the session itself is missing' });
+		return { name, tags, body: session, faults: [] };
+	} catch (cause) {
+		if (!(cause instanceof ValidationError)) throw cause;
+		const each = cause.inner.length > 0 ? cause.inner : [cause];
+		return refused(...each.map(({ path, message }) => ({ place: path ?? 'the file', message })));
+	}
+}
+
+/**
+ * Reads a session from a file or from pasted text: JSON when it begins with a brace, lines otherwise. Every fault
+ * with its place; exercises that nobody knows are asked about, never dropped. Writes nothing.
+ *
+ * @param renamed what to call unknown exercises instead
+ */
+export function readSessionFile(
+	text: string,
+	timing: TimelineOptions,
+	renamed: Readonly<Record<string, string>> = {}
+): ReadFile {
+	const bare = text.replace(/^\uFEFF/, '');
+	const tooMuch = `a session has at most ${LARGEST.toLocaleString('en')} letters, this has ${bare.length.toLocaleString('en')}`;
+	if (bare.length > LARGEST) return { ...refused({ place: 'the file', message: tooMuch }), unknown: [] };
+	if (!bare.trim())
+		return { ...refused({ place: 'the file', message: 'there is nothing in it' }), unknown: [] };
+	let read: Found;
+	if (/^\s*[{[]/.test(bare)) read = readJson(bare);
+	else {
+		const { name, session, faults } = parseSessionText(bare, timing.library);
+		read = {
+			name: name ?? '',
+			tags: [],
+			body: session,
+			faults: faults.map(({ line, message }) => ({ place: `line ${line}`, message }))
+		};
+	}
+	if (!read.body || read.faults.length > 0) return { ...read, unknown: [] };
+	const faults = faultsOf(read.body, timing).map(({ path, message }) => ({
+		place: path || 'the session',
+		message
+	}));
+	if (faults.length > 0) return { ...read, faults, unknown: [] };
+
+	const names = timing.library.names();
+	const body: Session = {
+		...read.body,
+		blocks: read.body.blocks.map((block) => ({
+			...block,
+			parts: block.parts.map((part) => ({ ...part, exercise: renamed[part.exercise] ?? part.exercise }))
+		}))
+	};
+	const strangers = body.blocks
+		.flatMap((block) => block.parts.map((part) => part.exercise))
+		.filter((name) => !timing.library.find(name));
+	return {
+		...read,
+		body,
+		unknown: [...new Set(strangers)].map((name) => ({ name, nearest: nearest(name, names) }))
+	};
+}

@@ -1,0 +1,21 @@
+import { challengesOf } from '$lib/server/challenges/challenge';
+import { coachIn } from '$lib/server/viewer';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = async ({ locals }) => {
+	const coach = coachIn(locals);
+	const { app } = locals;
+	const challenges = await challengesOf(app.db, coach.id);
+	return {
+		coach,
+		now: app.clock.now(),
+		demo: app.demoClock ? { moved: app.demoClock.moved } : null,
+		challenges: challenges.map(({ id, name, startsOn, weeks, people }) => ({
+			id,
+			name,
+			startsOn,
+			weeks,
+			people
+		}))
+	};
+};

@@ -1,0 +1,16 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import TopBar from '$lib/components/TopBar.svelte';
+	import type { LayoutProps } from './$types';
+
+	let { data, children }: LayoutProps = $props();
+</script>
+
+<TopBar
+	coach={data.coach}
+	challenges={data.challenges}
+	now={data.now}
+	stand={page.data.stand ?? null}
+	demo={data.demo}
+/>
+{@render children()}

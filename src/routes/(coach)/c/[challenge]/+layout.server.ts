@@ -1,0 +1,54 @@
+import { addDays, dateIn, dateOfDay, daysBetween, instantOf } from '$core/release';
+import { counted, dayText } from '$lib/format';
+import { challengeCalendar, challengeOf, type Challenge } from '$lib/server/challenges/challenge';
+import { orError } from '$lib/server/http';
+import { planIn, rollIn } from '$lib/server/roll/of-request';
+import { coachIn } from '$lib/server/viewer';
+import type { LayoutServerLoad } from './$types';
+
+/** Where a challenge stands, in words; halfway and the days left are what keeps people going. */
+function standText(challenge: Challenge, groupDay: number, halfway: number): string {
+	const days = challenge.weeks * 7;
+	const date = (day: number) => dayText(dateOfDay(day, challenge.startsOn));
+	if (groupDay < 1) return `starts in ${counted(1 - groupDay, 'day')}, ${date(1)}`;
+	if (groupDay > days) return `ended ${date(days)}`;
+	const half =
+		groupDay === halfway ? 'halfway today' : `halfway ${groupDay > halfway ? 'was' : 'is'} ${date(halfway)}`;
+	return `day ${groupDay} of ${days} · ${counted(days - groupDay, 'day')} left · ${half}`;
+}
+
+export const load: LayoutServerLoad = async ({ params, locals, url }) => {
+	const { app } = locals;
+	const challenge = await orError(challengeOf(app.db, coachIn(locals).id, params.challenge));
+	const plan = await planIn(locals, challenge);
+	const now = app.clock.now();
+	const days = plan.length;
+	const groupDay = daysBetween(challenge.startsOn, dateIn(challenge.coachZone, now)) + 1;
+	const today = groupDay >= 1 && groupDay <= days ? groupDay : null;
+
+	// Looking back at day d is looking at the group as it stood when that day ended on the coach's clock.
+	const asked = Number(url.searchParams.get('day'));
+	const latest = Math.min(groupDay, days);
+	const looked = Number.isInteger(asked) && asked >= 1 && asked <= days ? asked : null;
+	const back = looked !== null && looked < latest;
+	const asOf = back ? instantOf(addDays(challenge.startsOn, looked), 0, challenge.coachZone) - 1 : now;
+	const roll = await rollIn(locals, challenge, asOf);
+	const { halfway } = challengeCalendar(challenge);
+	return {
+		challenge,
+		stand: standText(challenge, groupDay, halfway),
+		rail: plan.map(({ day, date, kind }, i) => ({
+			day,
+			date,
+			kind,
+			...(roll.totals[i] ?? { credit: 0, people: 0 })
+		})),
+		today,
+		groupDay,
+		halfway,
+		/** The day that the pages speak of, and the instant as of which they do. */
+		day: looked ?? today ?? (groupDay < 1 ? null : days),
+		asOf,
+		back
+	};
+};

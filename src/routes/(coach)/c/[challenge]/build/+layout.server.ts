@@ -1,0 +1,11 @@
+import { houseOf } from '$lib/server/library/house';
+import { ownExercises } from '$lib/server/library/exercises';
+import { coachIn } from '$lib/server/viewer';
+import type { LayoutServerLoad } from './$types';
+
+/** What everything in Build leans on: the coach's own exercises and her house rules. */
+export const load: LayoutServerLoad = async ({ locals }) => {
+	const { db } = locals.app;
+	const coach = coachIn(locals);
+	return { own: await ownExercises(db, coach.id), house: await houseOf(db, coach.id) };
+};

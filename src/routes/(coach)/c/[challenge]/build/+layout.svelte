@@ -1,0 +1,10 @@
+<script lang="ts">
+	import { provideWorkshop, workshopOf } from '$lib/components/library-context';
+	import type { LayoutProps } from './$types';
+
+	let { data, children }: LayoutProps = $props();
+	const shop = $derived(workshopOf(data.own, data.house));
+	provideWorkshop(() => shop);
+</script>
+
+{@render children()}

@@ -1,0 +1,63 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { formText } from '$lib/server/form-text';
+import { orError, orFail } from '$lib/server/http';
+import { parseJson } from '$lib/server/json';
+import { levelsOf } from '$lib/server/people/enrolments';
+import {
+	copySession,
+	createSession,
+	saveSession,
+	sessionOf,
+	usedOn,
+	versionsOf
+} from '$lib/server/sessions/sessions';
+import { coachIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, parent, locals }) => {
+	const { challenge } = await parent();
+	const { db } = locals.app;
+	const coach = coachIn(locals);
+	const levels = await levelsOf(db, challenge.id);
+	const group = levels.people > 0 ? { people: levels.people, beginners: levels.beginners } : null;
+	if (params.session === 'new') return { session: null, versions: [], used: [], group };
+	const session = await orError(sessionOf(db, coach.id, params.session));
+	return {
+		session,
+		versions: await versionsOf(db, session.id),
+		used: await usedOn(db, coach.id, session.id),
+		group
+	};
+};
+
+/** JSON of a hidden field; null when it did not arrive whole. */
+function jsonOf(form: FormData, field: string): unknown {
+	try {
+		return parseJson(formText(form, field));
+	} catch {
+		return null;
+	}
+}
+
+export const actions: Actions = {
+	save: async ({ request, params, locals }) => {
+		const form = await request.formData();
+		const coach = coachIn(locals);
+		const raw = { name: form.get('name'), body: jsonOf(form, 'body'), tags: jsonOf(form, 'tags') ?? [] };
+		if (raw.body === null)
+			return fail(400, { message: 'The session did not arrive whole. Save again.', faults: [] });
+		if (params.session === 'new') {
+			const made = await orFail(createSession(locals.app, coach.id, raw));
+			if ('failed' in made) return made.failed;
+			redirect(303, `/c/${params.challenge}/build/${made.ok.id}`);
+		}
+		const saved = await orFail(
+			saveSession(locals.app, coach.id, params.session, { ...raw, basedOn: Number(form.get('basedOn')) })
+		);
+		return 'failed' in saved ? saved.failed : { version: saved.ok.version, moved: saved.ok.days };
+	},
+	copy: async ({ params, locals }) => {
+		const made = await orError(copySession(locals.app, coachIn(locals).id, params.session));
+		redirect(303, `/c/${params.challenge}/build/${made.id}`);
+	}
+};

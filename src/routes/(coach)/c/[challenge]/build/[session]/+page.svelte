@@ -1,0 +1,21 @@
+<script lang="ts">
+	import SessionEditor from '$lib/components/build/SessionEditor.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+</script>
+
+<svelte:head><title>{data.session?.name ?? 'New session'} · Build</title></svelte:head>
+{#key data.session?.versionId ?? 'new'}
+	<SessionEditor
+		session={data.session}
+		versions={data.versions}
+		used={data.used}
+		base="/c/{data.challenge.id}/build"
+		coachId={data.coach.id}
+		budgetMinutes={data.challenge.budgetMinutes}
+		group={data.group}
+		zone={data.coach.zone}
+		answer={form}
+	/>
+{/key}

@@ -1,0 +1,12 @@
+import { download } from '$lib/server/download';
+import { orError } from '$lib/server/http';
+import { callSheet } from '$lib/server/sessions/call-sheet';
+import { callSheetPdf } from '$lib/server/sessions/call-sheet-pdf';
+import { coachIn } from '$lib/server/viewer';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = async ({ params, url, locals }) => {
+	const countdowns = url.searchParams.get('countdowns') !== 'no';
+	const sheet = await orError(callSheet(locals.app.db, coachIn(locals).id, params.session, countdowns));
+	return download(await callSheetPdf(sheet), `${sheet.name}, call sheet.pdf`, 'application/pdf');
+};

@@ -1,0 +1,10 @@
+import { orError } from '$lib/server/http';
+import { callSheet } from '$lib/server/sessions/call-sheet';
+import { coachIn } from '$lib/server/viewer';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, url, locals }) => {
+	const countdowns = url.searchParams.get('countdowns') !== 'no';
+	const sheet = callSheet(locals.app.db, coachIn(locals).id, params.session, countdowns);
+	return { countdowns, sheet: await orError(sheet) };
+};

@@ -1,0 +1,21 @@
+import { compareSessions } from '$core/review';
+import { orError } from '$lib/server/http';
+import { timingOf } from '$lib/server/library/house';
+import { versionOf, versionsOf } from '$lib/server/sessions/sessions';
+import { coachIn } from '$lib/server/viewer';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, url, locals }) => {
+	const { db } = locals.app;
+	const coach = coachIn(locals);
+	const [from, to] = ['from', 'to'].map((name) => Number(url.searchParams.get(name)));
+	const before = await orError(versionOf(db, coach.id, params.session, from ?? 0));
+	const after = await orError(versionOf(db, coach.id, params.session, to ?? 0));
+	return {
+		before: { version: before.version, savedAt: before.savedAt },
+		after: { version: after.version, savedAt: after.savedAt },
+		session: { id: after.id, name: after.name },
+		versions: (await versionsOf(db, after.id)).map(({ version }) => version),
+		comparison: compareSessions(before.body, after.body, await timingOf(db, coach.id))
+	};
+};

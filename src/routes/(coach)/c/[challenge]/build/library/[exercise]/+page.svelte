@@ -1,0 +1,158 @@
+<script lang="ts">
+	import { workshop } from '$lib/components/library-context';
+	import { figureOf } from '$core/figures';
+	import { needWords } from '$core/library';
+	import { cuesFor } from '$core/review';
+	import ExerciseForm from '$lib/components/build/ExerciseForm.svelte';
+	import Figure from '$lib/components/Figure.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const base = $derived(`/c/${data.challenge.id}/build`);
+	const shop = workshop();
+	const library = $derived(shop().library);
+	const exercise = $derived(data.exercise);
+	const figure = $derived(figureOf(exercise.name, library));
+	const rung = $derived(library.ladderOf(exercise.name));
+	const alternatives = $derived(library.alternatives(exercise.name));
+	const link = (name: string) => `${base}/library/${encodeURIComponent(name)}`;
+	const LANDING = { none: 'none', low: 'soft', high: 'hard' };
+	const BALANCE = ['none to speak of', 'some', 'much: a support in reach'];
+	const rows = $derived([
+		['Movement', exercise.pattern],
+		['Works', exercise.primary.join(', ')],
+		['Assisting', exercise.assisting.join(', ') || 'nothing to speak of'],
+		['Equipment', exercise.equipment.map(needWords).join(', ') || 'none'],
+		['Position', exercise.position],
+		['Counted in', `${exercise.countedIn}${exercise.perSide ? ', per side' : ''}`],
+		[
+			'Tempo',
+			exercise.tempo
+				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} held, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
+				: `the house’s, ${shop().house.tempo.join('-')}`
+		],
+		['Landing', LANDING[exercise.impact]],
+		['Balance', BALANCE[exercise.balance] ?? '']
+	]);
+</script>
+
+<svelte:head><title>{exercise.name} · Exercise library</title></svelte:head>
+<p class="mb-1"><a class="link-quiet" href="{base}/library">Exercise library</a></p>
+<div class="mb-3 flex flex-wrap items-baseline gap-3">
+	<h1>{exercise.name}</h1>
+	{#if exercise.ownId}<span class="text-secondary text-sm font-semibold"
+			>your own{exercise.retired ? ', retired' : ''}</span
+		>{/if}
+	{#if exercise.formerly.length > 0}<span class="quiet text-sm">before: {exercise.formerly.join(', ')}</span
+		>{/if}
+	<span class="ml-auto flex gap-2">
+		<a class="btn btn-sm btn-outline" href="{base}/library/new?like={encodeURIComponent(exercise.name)}"
+			>One of my own like it</a
+		>
+		{#if exercise.ownId}
+			<form method="post" action="?/retire">
+				<input type="hidden" name="retired" value={exercise.retired ? 'no' : 'yes'} /><button
+					class="btn btn-sm btn-outline">{exercise.retired ? 'Offer it again' : 'Retire it'}</button
+				>
+			</form>
+		{/if}
+	</span>
+</div>
+<div class="grid gap-4 lg:grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)]">
+	<section class="panel p-4" aria-label="How it looks">
+		{#if figure}
+			{#key exercise.name}
+				<Figure {figure} moving class="mx-auto h-72 w-full" label="{exercise.name}, from start to end" />
+				<div class="mt-2 grid grid-cols-2 gap-2 text-center">
+					<figure>
+						<Figure {figure} at={0} class="mx-auto h-32 w-full" />
+						<figcaption class="quiet text-[13px]">start</figcaption>
+					</figure>
+					<figure>
+						<Figure {figure} at={1} class="mx-auto h-32 w-full" />
+						<figcaption class="quiet text-[13px]">end</figcaption>
+					</figure>
+				</div>
+			{/key}
+		{:else}<p class="quiet">No figure is drawn for it.</p>{/if}
+	</section>
+	<section class="panel p-4" aria-label="What is known of it">
+		<ul class="mb-3 list-disc pl-5">
+			{#each cuesFor(exercise, shop().house) as cue (cue)}<li><b>{cue}</b></li>{/each}
+		</ul>
+		{#each exercise.cautions as caution (caution)}<p class="remark remark-safety mb-2">{caution}</p>{/each}
+		<dl class="text-sm">
+			{#each rows as [name, value] (name)}<div
+					class="border-base-300 grid grid-cols-[7rem_1fr] gap-2 border-b py-1"
+				>
+					<dt class="quiet">{name}</dt>
+					<dd>{value}</dd>
+				</div>{/each}
+		</dl>
+		<p class="quiet mt-2 text-[13px]">
+			Cues, pace and muscles: common practice, no source. Pain is not soreness: stop, and see a professional
+			if it lasts.
+		</p>
+	</section>
+</div>
+{#if rung}
+	<section class="mt-4" aria-labelledby="ladder">
+		<h2 id="ladder" class="mb-2">
+			Ladder: {rung.ladder.toLowerCase()} <span class="quiet text-sm font-normal">from easier to harder</span>
+		</h2>
+		<ol class="flex flex-wrap items-stretch gap-2">
+			{#each rung.rungs as name, i (name)}
+				{@const own = figureOf(name, library)}
+				<li class="w-36">
+					<a
+						href={link(name)}
+						aria-current={i === rung.at ? 'page' : undefined}
+						class={[
+							'panel hover:border-primary flex h-full flex-col p-2',
+							i === rung.at && '!border-primary border-2'
+						]}
+					>
+						<span class="flex h-20 items-end justify-center"
+							>{#if own}<Figure figure={own} class="h-20 w-full" />{/if}</span
+						>
+						<span class="mt-1 text-sm leading-tight"
+							><span class="quiet clock">{i + 1}</span>
+							{#if i === rung.at}<b>{name}</b>{:else}{name}{/if}</span
+						>
+					</a>
+				</li>
+			{/each}
+		</ol>
+	</section>
+{/if}
+{#if alternatives.length > 0}
+	<section class="mt-4" aria-labelledby="other">
+		<h2 id="other" class="mb-1">With other equipment</h2>
+		<ul class="text-sm">
+			{#each alternatives as one (one.exercise.name)}<li>
+					<span class="quiet inline-block w-24">{one.kit}</span>
+					<a class="link-quiet" href={link(one.exercise.name)}>{one.exercise.name}</a>
+				</li>{/each}
+		</ul>
+	</section>
+{/if}
+<section class="mt-4" aria-labelledby="in">
+	<h2 id="in" class="mb-1">In your sessions</h2>
+	{#if data.sessions.length === 0}<p class="quiet text-sm">In none of them.</p>{:else}<p class="text-sm">
+			{#each data.sessions as session, i (session.id)}{i > 0 ? ', ' : ''}<a
+					class="link-quiet"
+					href="{base}/{session.id}">{session.name}</a
+				>{/each}
+		</p>{/if}
+</section>
+{#if exercise.ownId}
+	<section class="mt-6" aria-labelledby="change">
+		<h2 id="change" class="mb-2">Change it</h2>
+		{#key exercise}<ExerciseForm
+				start={exercise}
+				answer={form}
+				action="?/change"
+				submit="Save the exercise"
+			/>{/key}
+	</section>
+{/if}

@@ -1,0 +1,18 @@
+import { redirect } from '@sveltejs/kit';
+import { orFail } from '$lib/server/http';
+import { exerciseFrom } from '$lib/server/library/exercise-form';
+import { createExercise } from '$lib/server/library/exercises';
+import { coachIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+/** `like` begins from an exercise of the library. */
+export const load: PageServerLoad = ({ url }) => ({ like: url.searchParams.get('like') });
+
+export const actions: Actions = {
+	default: async ({ request, params, locals }) => {
+		const typed = exerciseFrom(await request.formData());
+		const made = await orFail(createExercise(locals.app, coachIn(locals).id, typed), { typed });
+		if ('failed' in made) return made.failed;
+		redirect(303, `/c/${params.challenge}/build/library/${encodeURIComponent(String(typed.name).trim())}`);
+	}
+};

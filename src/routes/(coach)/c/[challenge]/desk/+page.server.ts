@@ -1,0 +1,34 @@
+import { cameIn, openingsOf } from '$lib/server/desk/desk';
+import { planIn, rollIn } from '$lib/server/roll/of-request';
+import type { PageServerLoad } from './$types';
+
+const DAY_MS = 86_400_000;
+
+export const load: PageServerLoad = async ({ parent, locals }) => {
+	const { app } = locals;
+	const { challenge, asOf, day } = await parent();
+	const plan = await planIn(locals, challenge);
+	const { rows } = await rollIn(locals, challenge, asOf);
+	const people = rows.map((row) => row.person);
+	const silent = rows
+		.filter((row) => row.silent >= 2)
+		.sort((a, b) => b.silent - a.silent || a.person.name.localeCompare(b.person.name, 'en'))
+		.map(({ person, days, silent, adherence, trend }) => ({
+			id: person.id,
+			name: person.name,
+			zone: person.zone,
+			lastSeen: person.lastSeen,
+			days,
+			silent,
+			adherence,
+			trend
+		}));
+	return {
+		planned: day === null ? null : (plan[day - 1] ?? null),
+		next: plan.slice(day ?? 0, (day ?? 0) + 2),
+		openings: day === null ? [] : openingsOf(challenge, people, day),
+		people: people.length,
+		silent,
+		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)
+	};
+};

@@ -1,0 +1,181 @@
+<script lang="ts">
+	import Empty from '$lib/components/Empty.svelte';
+	import PlateStrip from '$lib/components/PlateStrip.svelte';
+	import OpeningsChart from '$lib/components/charts/OpeningsChart.svelte';
+	import { KIND_TEXT } from '$lib/components/marks';
+	import {
+		counted,
+		dayAndTimeIn,
+		dayText,
+		longDayText,
+		minutesText,
+		percent,
+		placeOf,
+		timeIn
+	} from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const zone = $derived(data.coach.zone);
+	const base = $derived(`/c/${data.challenge.id}`);
+	const opened = $derived(
+		data.openings.filter((o) => o.opens <= data.asOf).reduce((n, o) => n + o.people.length, 0)
+	);
+	const toCome = $derived(
+		data.openings.filter((o) => o.opens > data.asOf).reduce((n, o) => n + o.people.length, 0)
+	);
+	const last = $derived(data.openings.at(-1));
+	const trains = $derived(data.planned !== null && data.planned.kind !== 'rest');
+
+	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
+	const factsOf = (row: (typeof data.cameIn)[number]) =>
+		[
+			row.done === 'part' ? `${percent(row.credit)} done` : doneText[row.done],
+			row.effort === null ? null : `effort ${row.effort} of 10`,
+			row.standing === 'on time' ? null : row.standing
+		].filter((fact) => fact !== null);
+</script>
+
+<svelte:head><title>Desk · {data.challenge.name}</title></svelte:head>
+<div class="mb-3 flex flex-wrap items-baseline gap-x-4">
+	{#if data.planned}
+		<h1>{longDayText(data.planned.date).split(' ')[0]}, day {data.planned.day}</h1>
+		<p class="quiet">
+			{trains ? `${counted(opened + toCome, 'person', 'people')} get it` : 'a rest day'}, {data.silent.length} to
+			reach, {data.cameIn.length} came in
+		</p>
+	{:else}
+		<h1>Desk</h1>
+		<p class="quiet">Day 1 is {longDayText(data.challenge.startsOn)}.</p>
+	{/if}
+</div>
+
+<div class="grid items-start gap-6 lg:grid-cols-[19rem_minmax(0,1fr)_18rem]">
+	<section aria-labelledby="going-out">
+		<h2 id="going-out">Going out</h2>
+		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">
+			today’s session, by your clock ({placeOf(zone)})
+		</p>
+		{#if data.people === 0}
+			<div class="mt-3">
+				<Empty says="Nobody is enrolled, so nothing goes out."
+					><a class="link-quiet" href="{base}/people/import">Enrol people from a list</a></Empty
+				>
+			</div>
+		{:else if data.planned === null}
+			<div class="mt-3">
+				<Empty says="The challenge has not begun; the plan says what will go out."
+					><a class="link-quiet" href="{base}/plan">Look at the plan</a></Empty
+				>
+			</div>
+		{:else if !trains}
+			<div class="mt-3"><Empty says="Rest for all. Nothing goes out today." /></div>
+		{:else}
+			<div class="panel mt-3 p-3">
+				{#if data.planned.session}
+					<div class="flex items-baseline justify-between gap-2">
+						<a class="font-bold hover:underline" href="{base}/build/{data.planned.sessionId}"
+							>{data.planned.session}</a
+						>
+						<span class="clock">{minutesText(data.planned.seconds ?? 0)}</span>
+					</div>
+					<p class="quiet text-sm">{KIND_TEXT[data.planned.kind]}, version {data.planned.version}</p>
+				{:else}
+					<p class="font-bold">No session on this day</p>
+					<p class="attention text-sm">
+						People would open an empty day. <a class="link-quiet" href="{base}/plan?day={data.planned.day}"
+							>Lay one on it</a
+						>
+					</p>
+				{/if}
+				<OpeningsChart openings={data.openings} {zone} now={data.asOf} />
+				<p class="text-sm">
+					<b>{opened}</b> opened, <b>{toCome}</b> to come{#if last && toCome > 0}, last at {dayAndTimeIn(
+							zone,
+							last.opens
+						)} your time ({placeOf(last.people[0]?.zone ?? zone)}){/if}
+				</p>
+			</div>
+		{/if}
+		<ul class="quiet mt-3 flex flex-col gap-0.5 text-sm">
+			{#each data.next as day (day.day)}
+				<li>
+					{dayText(day.date)}: {KIND_TEXT[day.kind]}{day.session
+						? `, ${day.session}, ${minutesText(day.seconds ?? 0)}`
+						: day.kind === 'rest'
+							? ''
+							: ', no session yet'}
+				</li>
+			{/each}
+		</ul>
+	</section>
+
+	<section aria-labelledby="reach-out">
+		<h2 id="reach-out">Reach out</h2>
+		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">
+			two due days or more without a sign of life
+		</p>
+		{#if data.silent.length === 0}
+			<div class="mt-3">
+				<Empty
+					says={data.people === 0
+						? 'Nobody to reach yet.'
+						: 'Everybody has been heard from. Nothing to do here.'}
+				/>
+			</div>
+		{:else}
+			<ul>
+				{#each data.silent as person (person.id)}
+					<li class="border-base-300 flex items-center gap-4 border-b py-2.5">
+						<span class="bg-warning h-8 w-[3px] shrink-0 rounded"></span>
+						<div class="min-w-0 flex-1">
+							<p>
+								<a class="font-bold hover:underline" href="{base}/people/{person.id}">{person.name}</a>
+								<span class="quiet pl-1 text-[13px]"
+									>{timeIn(person.zone, data.asOf)} in {placeOf(person.zone)}</span
+								>
+							</p>
+							<p class="text-sm">
+								{counted(person.silent, 'due day')} without a check-in,
+								{person.lastSeen === null || person.lastSeen > data.asOf
+									? 'never seen'
+									: `last seen ${dayAndTimeIn(zone, person.lastSeen)}`}
+								{#if person.adherence.rate !== null}<span class="quiet"
+										>· {percent(person.adherence.rate)} of {person.adherence.due} due days in all</span
+									>{/if}
+							</p>
+						</div>
+						<PlateStrip
+							days={person.days.slice(Math.max(0, (data.day ?? 14) - 14), data.day ?? 14)}
+							firstDay={Math.max(0, (data.day ?? 14) - 14) + 1}
+							name="{person.name}, the last 14 days"
+							scale={0.8}
+						/>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	</section>
+
+	<section aria-labelledby="came-in">
+		<h2 id="came-in">Came in</h2>
+		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">in the last 24 hours</p>
+		{#if data.cameIn.length === 0}
+			<div class="mt-3"><Empty says="No check-in in the last 24 hours." /></div>
+		{:else}
+			<ul class="max-h-[calc(100dvh-15rem)] overflow-y-auto">
+				{#each data.cameIn as row (row.id)}
+					<li class="border-base-300 border-b py-2">
+						<div class="flex justify-between gap-2">
+							<a class="font-bold hover:underline" href="{base}/people/{row.enrolmentId}">{row.name}</a>
+							<span class="quiet clock text-[13px]">{timeIn(zone, row.receivedAt)}</span>
+						</div>
+						<p class="text-sm">day {row.day}, {factsOf(row).join(', ')}</p>
+						{#if row.hurts}<p class="remark remark-safety mt-1 text-sm"><b>Hurts:</b> {row.hurts}</p>{/if}
+						{#if row.note}<p class="quiet mt-0.5 text-sm">“{row.note}”</p>{/if}
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	</section>
+</div>

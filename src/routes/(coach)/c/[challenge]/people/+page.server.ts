@@ -1,0 +1,23 @@
+import { enrolmentsOf } from '$lib/server/people/enrolments';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ parent, locals }) => {
+	const { challenge } = await parent();
+	const people = await enrolmentsOf(locals.app.db, challenge.id);
+	return {
+		people: people.map(
+			({ id, name, email, zone, level, equipment, fromDay, shiftDays, lastSeen, hasLink }) => ({
+				id,
+				name,
+				email,
+				zone,
+				level,
+				equipment,
+				fromDay,
+				shiftDays,
+				lastSeen,
+				hasLink
+			})
+		)
+	};
+};

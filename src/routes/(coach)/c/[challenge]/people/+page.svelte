@@ -1,0 +1,76 @@
+<script lang="ts">
+	import Empty from '$lib/components/Empty.svelte';
+	import { counted, dayAndTimeIn, placeOf, timeIn } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const base = $derived(`/c/${data.challenge.id}/people`);
+	let find = $state('');
+	const wanted = $derived(find.trim().toLowerCase());
+	const people = $derived(
+		data.people.filter(
+			(p) =>
+				!wanted ||
+				[p.name, p.email, p.zone, ...p.equipment].some((text) => text.toLowerCase().includes(wanted))
+		)
+	);
+	const places = $derived(new Set(data.people.map((p) => p.zone)).size);
+</script>
+
+<svelte:head><title>People · {data.challenge.name}</title></svelte:head>
+<div class="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
+	<h1>People</h1>
+	{#if data.people.length > 0}<p class="quiet">
+			{counted(data.people.length, 'person', 'people')} in {counted(places, 'time zone')}
+		</p>{/if}
+	<div class="ml-auto flex gap-2">
+		<input
+			class="input input-sm w-44"
+			placeholder="Find  /"
+			aria-label="Find a person"
+			data-find
+			bind:value={find}
+		/>
+		<a class="btn btn-primary btn-sm" href="{base}/import">Enrol from a list</a>
+	</div>
+</div>
+{#if data.people.length === 0}
+	<Empty says="Nobody is enrolled yet. A list from any spreadsheet will do: name, mail address, time zone.">
+		<a class="link-quiet" href="{base}/import">Enrol people from a list</a>
+	</Empty>
+{:else}
+	<div class="overflow-x-auto">
+		<table class="sheet panel">
+			<thead
+				><tr
+					><th class="pl-4">Name</th><th>Local time</th><th>Level</th><th>Owns</th><th
+						>Last seen, {placeOf(data.coach.zone)}</th
+					><th>Link</th></tr
+				></thead
+			>
+			<tbody>
+				{#each people as person (person.id)}
+					<tr>
+						<td class="pl-4"
+							><a class="link-quiet" href="{base}/{person.id}">{person.name}</a>{#if person.fromDay > 1}<span
+									class="quiet pl-2 text-sm">from day {person.fromDay}</span
+								>{/if}</td
+						>
+						<td class="text-sm whitespace-nowrap"
+							><span class="clock">{timeIn(person.zone, data.now)}</span>
+							<span class="quiet">{placeOf(person.zone)}</span></td
+						>
+						<td class="text-sm">{person.level}</td>
+						<td class="quiet text-sm">{person.equipment.join(', ') || 'nothing listed'}</td>
+						<td class="quiet text-sm whitespace-nowrap"
+							>{person.lastSeen === null ? 'never' : dayAndTimeIn(data.coach.zone, person.lastSeen)}</td
+						>
+						<td class="text-sm">{person.hasLink ? 'made' : 'none'}</td>
+					</tr>
+				{:else}
+					<tr><td colspan="6" class="quiet pl-4">Nobody fits “{find}”.</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+{/if}

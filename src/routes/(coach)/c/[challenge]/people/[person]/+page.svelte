@@ -1,0 +1,189 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { LEVELS } from '$core/people';
+	import CopyText from '$lib/components/CopyText.svelte';
+	import Empty from '$lib/components/Empty.svelte';
+	import Legend from '$lib/components/Legend.svelte';
+	import PlateStrip from '$lib/components/PlateStrip.svelte';
+	import { counted, dayAndTimeIn, dayText, percent, placeOf, signed } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const person = $derived(data.person);
+	const first = $derived(person.name.split(' ')[0]);
+	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
+</script>
+
+<svelte:head><title>{person.name} · {data.challenge.name}</title></svelte:head>
+<p class="mb-1 text-sm"><a class="link-quiet" href="/c/{data.challenge.id}/people">People</a></p>
+<div class="mb-3 flex flex-wrap items-baseline gap-x-5">
+	<h1>{person.name}</h1>
+	<p class="quiet">
+		{dayAndTimeIn(person.zone, data.asOf)} in {placeOf(person.zone)} · {person.level} · {person.email}
+	</p>
+</div>
+
+<section class="panel mb-4 overflow-x-auto p-4" aria-label="Days">
+	<p class="mb-2">
+		{#if data.adherence.rate !== null}
+			<b class="text-xl">{percent(data.adherence.rate)}</b> of {counted(data.adherence.due, 'due day')} done
+			<span class="quiet text-sm"
+				>({percent(data.adherence.low ?? 0)} to {percent(data.adherence.high ?? 1)}, 95 % Wilson interval)</span
+			>
+			{#if data.trend !== null}<span class="quiet"
+					>· last 7 days {signed(data.trend)} points against the 7 before</span
+				>{/if}
+		{:else}<span class="quiet">Nothing was due yet.</span>{/if}
+	</p>
+	<PlateStrip days={data.days} name="{person.name}, days 1 to {data.days.length}" scale={1.25} />
+	<div class="mt-3"><Legend /></div>
+</section>
+
+<div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
+	<section aria-labelledby="checkins">
+		<h2 id="checkins" class="mb-1">Check-ins</h2>
+		{#if data.checkins.length === 0}<Empty says="{first} has not checked in yet." />{:else}
+			<table class="sheet panel text-sm">
+				<thead
+					><tr
+						><th class="pl-3">Day</th><th>Session</th><th>Done</th><th>Effort</th><th>Energy</th><th>Sleep</th
+						><th>Received, their time</th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.checkins as row (row.id)}
+						<tr>
+							<td class="pl-3 font-bold">{row.day}</td>
+							<td
+								>{row.session ?? ''}{#if row.version}<span class="quiet pl-1.5">v{row.version}</span>{/if}</td
+							>
+							<td
+								>{doneText[row.done]}{row.done === 'part' ? `, ${percent(row.credit)}` : ''}{row.standing ===
+								'on time'
+									? ''
+									: `, ${row.standing}`}</td
+							>
+							<td>{row.effort === null ? '–' : `${row.effort} of 10`}</td>
+							<td>{row.energy === null ? '–' : `${row.energy} of 5`}</td>
+							<td>{row.sleepHours === null ? '–' : `${row.sleepHours} h`}</td>
+							<td class="quiet whitespace-nowrap">{dayAndTimeIn(person.zone, row.receivedAt)}</td>
+						</tr>
+						{#if row.hurts || row.note}
+							<tr
+								><td></td><td colspan="6">
+									{#if row.hurts}<p class="remark remark-safety">
+											<b>Hurts:</b>
+											{row.hurts}.
+											<span class="quiet"
+												>Pain is not soreness: take the exercise out until it is quiet; a professional if it
+												lasts or is sharp.</span
+											>
+										</p>{/if}
+									{#if row.note}<p class="quiet">“{row.note}”</p>{/if}
+								</td></tr
+							>
+						{/if}
+					{/each}
+				</tbody>
+			</table>
+		{/if}
+	</section>
+
+	<div class="flex flex-col gap-4">
+		<section class="panel flex flex-col gap-2 p-4" aria-labelledby="link">
+			<h2 id="link">Personal link</h2>
+			{#if form && 'link' in form && form.link}
+				<p class="text-sm">
+					Copy it now: only its fingerprint is kept, so it is not shown again. The link before this one has
+					ended.
+				</p>
+				<CopyText text={form.link} label="Copy the link" />
+			{:else}
+				<p class="text-sm">
+					{person.hasLink ? `${first} has a link.` : `${first} has no link and cannot get in.`}
+					{form && 'revoked' in form ? 'Their devices are signed out.' : ''}
+				</p>
+				<form method="post" use:enhance class="flex gap-2">
+					<button class="btn btn-sm btn-outline" formaction="?/link"
+						>{person.hasLink ? 'Make a new one' : 'Make a link'}</button
+					>
+					{#if person.hasLink}<button class="btn btn-sm btn-ghost" formaction="?/revoke">Revoke</button>{/if}
+				</form>
+			{/if}
+		</section>
+		{#if data.excuses.length > 0}
+			<section class="panel p-4" aria-labelledby="excuses">
+				<h2 id="excuses">Excused</h2>
+				<ul class="text-sm">
+					{#each data.excuses as excuse (excuse.day)}
+						<li class="flex items-baseline justify-between gap-2 py-0.5">
+							<span
+								><b>Day {excuse.day}</b>, {dayText(
+									data.rail[excuse.day - 1]?.date ?? data.challenge.startsOn
+								)}: {excuse.reason}</span
+							>
+							<form method="post" action="?/unexcuse" use:enhance>
+								<input type="hidden" name="day" value={excuse.day} /><button class="link-quiet"
+									>Take back</button
+								>
+							</form>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+		<details class="panel p-4" open={form !== null && 'faults' in form}>
+			<summary class="font-head cursor-pointer text-lg font-bold">Change</summary>
+			{#key person}
+				<form
+					method="post"
+					action="?/change"
+					use:enhance={() =>
+						({ update }) =>
+							update({ reset: false })}
+					class="mt-2 flex flex-col gap-2 text-sm"
+				>
+					<label
+						>Name <input
+							name="name"
+							class="input input-sm w-full"
+							value={person.name}
+							maxlength="80"
+						/></label
+					>
+					<label
+						>Time zone <input
+							name="zone"
+							class="input input-sm w-full"
+							list="zones"
+							value={person.zone}
+						/></label
+					>
+					<datalist id="zones"
+						>{#each data.zones as zone (zone)}<option value={zone}></option>{/each}</datalist
+					>
+					<label
+						>Level <select name="level" class="select select-sm w-full" value={person.level}
+							>{#each LEVELS as level (level)}<option>{level}</option>{/each}</select
+						></label
+					>
+					<label
+						>Owns <input
+							name="equipment"
+							class="input input-sm w-full"
+							value={person.equipment.join(', ')}
+						/></label
+					>
+					{#if form && 'message' in form && form.message}<p class="field-fault" role="alert">
+							{form.message}
+						</p>{/if}
+					<button class="btn btn-sm btn-outline self-start">Save</button>
+				</form>
+			{/key}
+			<form method="post" action="?/takeOff" use:enhance class="border-base-300 mt-3 border-t pt-2 text-sm">
+				<p class="quiet">Enrolled by mistake? Somebody without a check-in can be taken off.</p>
+				<button class="btn btn-sm btn-ghost" disabled={data.checkins.length > 0}>Take {first} off</button>
+			</form>
+		</details>
+	</div>
+</div>

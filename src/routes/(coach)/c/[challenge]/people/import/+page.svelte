@@ -1,0 +1,219 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { ROSTER_FIELDS } from '$core/people';
+	import CopyText from '$lib/components/CopyText.svelte';
+	import { counted, placeOf } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const people = $derived(`/c/${data.challenge.id}/people`);
+	const answer = $derived(
+		form as {
+			list?: string;
+			message?: string;
+			preview?: NonNullable<typeof form>['preview'];
+			links?: { name: string; email: string; link: string }[];
+		} | null
+	);
+	const preview = $derived(answer?.preview ?? null);
+	const links = $derived(answer?.links ?? null);
+	let list = $state('');
+	let working = $state(false);
+	$effect(() => {
+		if (answer?.list !== undefined) list = answer.list;
+	});
+	const bad = $derived(preview?.lines.filter((line) => line.row === null) ?? []);
+	const good = $derived(preview?.lines.filter((line) => line.row !== null) ?? []);
+	const linkList = $derived(links?.map((row) => `${row.name}\t${row.email}\t${row.link}`).join('\n') ?? '');
+	let fileInput: HTMLInputElement | undefined = $state();
+	let copied = $state(false);
+
+	const EXAMPLE =
+		'name,mail,time zone,level,equipment\nOren Falkestad,oren@hutseason.example,Europe/Lisbon,trained,pair of dumbbells 12 kg; mat\n';
+	const FIELD_TEXT = {
+		name: 'Name',
+		mail: 'Mail address',
+		zone: 'Time zone',
+		level: 'Level',
+		equipment: 'Equipment'
+	} as const;
+</script>
+
+<svelte:head><title>Enrol from a list · {data.challenge.name}</title></svelte:head>
+<p class="mb-1 text-sm"><a class="link-quiet" href={people}>People</a></p>
+<h1 class="mb-3">Enrol from a list</h1>
+
+{#if links}
+	<section class="flex max-w-4xl flex-col gap-3">
+		<p class="remark">
+			<b>{counted(links.length, 'person', 'people')} enrolled.</b> Each has a personal link. Copy them now: only
+			their fingerprints are kept, so they are not shown again. A lost link is made anew on the person’s page.
+		</p>
+		<div>
+			<button
+				class="btn btn-primary btn-sm"
+				onclick={async () => {
+					await navigator.clipboard.writeText(linkList);
+					copied = true;
+				}}>{copied ? 'Copied' : 'Copy all, one line a person'}</button
+			>
+			<a class="btn btn-ghost btn-sm" href={people}>To the people</a>
+		</div>
+		<ul class="panel divide-base-300 divide-y">
+			{#each links as row (row.email)}
+				<li class="grid grid-cols-[14rem_minmax(0,1fr)] items-center gap-3 px-3 py-1.5">
+					<span class="truncate"><b>{row.name}</b></span><CopyText text={row.link} label="Copy" />
+				</li>
+			{/each}
+		</ul>
+	</section>
+{:else}
+	<div class="grid items-start gap-5 xl:grid-cols-[26rem_minmax(0,1fr)]">
+		<form
+			method="post"
+			action="?/preview"
+			enctype="multipart/form-data"
+			class="panel flex flex-col gap-3 p-4"
+			use:enhance={() => {
+				working = true;
+				return async ({ update }) => {
+					await update({ reset: false });
+					// What was in the file stands in the box from here on.
+					if (fileInput) fileInput.value = '';
+					working = false;
+				};
+			}}
+		>
+			<label class="label-text" for="list">Paste the list</label>
+			<textarea
+				id="list"
+				name="list"
+				rows="10"
+				class="textarea clock w-full text-[13px]"
+				spellcheck="false"
+				placeholder={EXAMPLE}
+				bind:value={list}></textarea>
+			<label class="label-text" for="file">or choose a file (CSV, up to 6 MB)</label>
+			<input
+				id="file"
+				bind:this={fileInput}
+				name="file"
+				type="file"
+				accept=".csv,.tsv,.txt,text/csv"
+				class="file-input file-input-sm w-full"
+			/>
+			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
+			<button class="btn btn-primary btn-sm" disabled={working}>{working ? 'Reading …' : 'Look at it'}</button
+			>
+			<p class="quiet text-sm">
+				The first line holds the headings. Commas, semicolons and tabs are understood. Nothing is written
+				before you accept it.
+			</p>
+		</form>
+
+		{#if preview}
+			<section aria-label="Preview" class="flex flex-col gap-3">
+				<p>
+					<b class="text-lg">{preview.good}</b> can be enrolled{#if preview.bad > 0}, <b
+							class="attention text-lg">{preview.bad}</b
+						>
+						{preview.bad === 1 ? 'has' : 'have'} faults{/if}.
+					{#each preview.notes as note (note)}<span class="quiet">{note} </span>{/each}
+				</p>
+				<form
+					method="post"
+					action="?/preview"
+					use:enhance={() =>
+						({ update }) =>
+							update({ reset: false })}
+					class="panel grid grid-cols-2 gap-2 p-3 sm:grid-cols-5"
+				>
+					<input type="hidden" name="list" value={list} />
+					{#each ROSTER_FIELDS as field (field)}
+						<label class="text-sm"
+							><span class="quiet block">{FIELD_TEXT[field]} is in</span>
+							<select
+								name="column-{field}"
+								class="select select-sm w-full"
+								value={preview.match[field] ?? ''}
+								onchange={(event) => event.currentTarget.form?.requestSubmit()}
+							>
+								<option value="">no column</option>
+								{#each preview.headings as heading, i (i)}<option value={i}
+										>{heading || `column ${i + 1}`}</option
+									>{/each}
+							</select>
+						</label>
+					{/each}
+				</form>
+				{#if bad.length > 0}
+					<table class="sheet panel text-sm">
+						<thead><tr><th class="pl-3">Line</th><th>What is wrong, and what would be right</th></tr></thead>
+						<tbody>
+							{#each bad as line (line.line)}
+								<tr
+									><td class="pl-3 align-top font-bold">{line.line}</td><td
+										>{#each line.faults as fault (fault.field)}<p>
+												<span class="quiet">{FIELD_TEXT[fault.field]}:</span>
+												{fault.message}
+											</p>{/each}</td
+									></tr
+								>
+							{/each}
+						</tbody>
+					</table>
+					{#if preview.bad > bad.length}<p class="quiet text-sm">
+							The first {bad.length} of {preview.bad} are shown.
+						</p>{/if}
+				{/if}
+				{#if good.length > 0}
+					<table class="sheet panel text-sm">
+						<thead
+							><tr
+								><th class="pl-3">Line</th><th>Name</th><th>Mail address</th><th>Time zone</th><th>Level</th
+								><th>Equipment</th></tr
+							></thead
+						>
+						<tbody>
+							{#each good as line (line.line)}
+								{#if line.row}<tr
+										><td class="quiet pl-3">{line.line}</td><td class="font-semibold">{line.row.name}</td><td
+											>{line.row.mail}</td
+										><td>{placeOf(line.row.zone)}</td><td>{line.row.level}</td><td class="quiet"
+											>{line.row.equipment.join(', ')}</td
+										></tr
+									>{/if}
+							{/each}
+						</tbody>
+					</table>
+					{#if preview.good > good.length}<p class="quiet text-sm">
+							The first {good.length} of {preview.good} are shown.
+						</p>{/if}
+				{/if}
+				<form
+					method="post"
+					action="?/accept"
+					use:enhance={() =>
+						({ update }) =>
+							update({ reset: false })}
+					class="flex items-center gap-3"
+				>
+					<input type="hidden" name="list" value={list} />
+					{#each ROSTER_FIELDS as field (field)}<input
+							type="hidden"
+							name="column-{field}"
+							value={preview.match[field] ?? ''}
+						/>{/each}
+					<input type="hidden" name="goodOnly" value={preview.bad > 0 ? 'yes' : 'no'} />
+					<button class="btn btn-primary" disabled={preview.good === 0}
+						>{preview.bad > 0
+							? `Enrol ${preview.good} of ${preview.good + preview.bad}`
+							: `Enrol ${counted(preview.good, 'person', 'people')}`}</button
+					>
+					{#if preview.bad > 0}<span class="quiet text-sm">or mend the list on the left and look again</span
+						>{/if}
+				</form>
+			</section>
+		{/if}
+	</div>
+{/if}

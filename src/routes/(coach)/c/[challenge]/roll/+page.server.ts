@@ -1,0 +1,56 @@
+import { fail } from '@sveltejs/kit';
+import { packDays } from '$core/cohort';
+import { challengeOf } from '$lib/server/challenges/challenge';
+import { formText } from '$lib/server/form-text';
+import { orError, orFail } from '$lib/server/http';
+import { excuse, unexcuse } from '$lib/server/people/excuses';
+import { rollIn } from '$lib/server/roll/of-request';
+import { coachIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ parent, locals }) => {
+	const { challenge, asOf } = await parent();
+	const { rows, group, totals } = await rollIn(locals, challenge, asOf);
+	return {
+		group,
+		totals,
+		rows: rows.map(({ person, days, adherence, trend, silent }) => ({
+			id: person.id,
+			name: person.name,
+			zone: person.zone,
+			level: person.level,
+			fromDay: person.fromDay,
+			lastSeen: person.lastSeen !== null && person.lastSeen <= asOf ? person.lastSeen : null,
+			days: packDays(days),
+			adherence,
+			trend,
+			silent
+		}))
+	};
+};
+
+export const actions: Actions = {
+	excuse: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const { app } = locals;
+		const challenge = await orError(challengeOf(app.db, coachIn(locals).id, params.challenge));
+		const person = formText(form, 'person');
+		const from = Number(form.get('from'));
+		const to = Number(form.get('to') || form.get('from'));
+		if (!(from >= 1 && to >= from && to <= challenge.weeks * 7))
+			return fail(400, {
+				message: `Days go from 1 to ${challenge.weeks * 7}, the first before the last.`,
+				faults: []
+			});
+		const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);
+		const done = await orFail(excuse(app, challenge.id, person, { days, reason: form.get('reason') }));
+		return 'failed' in done ? done.failed : { excused: days.length };
+	},
+	unexcuse: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const { app } = locals;
+		const challenge = await orError(challengeOf(app.db, coachIn(locals).id, params.challenge));
+		const done = await orFail(unexcuse(app, challenge.id, formText(form, 'person'), Number(form.get('day'))));
+		return 'failed' in done ? done.failed : { excused: 0 };
+	}
+};

@@ -1,0 +1,44 @@
+import { fail } from '@sveltejs/kit';
+import { superValidate } from 'sveltekit-superforms';
+import { yup } from 'sveltekit-superforms/adapters';
+import { changeChallenge, challengeOf, inputOf } from '$lib/server/challenges/challenge';
+import { challengeSchema } from '$lib/server/challenges/schema';
+import { formText } from '$lib/server/form-text';
+import { orError, orFail } from '$lib/server/http';
+import { houseOf, saveHouse } from '$lib/server/library/house';
+import { coachIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const challenge = await orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge));
+	return {
+		form: await superValidate(inputOf(challenge), yup(challengeSchema)),
+		zones: Intl.supportedValuesOf('timeZone'),
+		house: await houseOf(locals.app.db, coachIn(locals).id)
+	};
+};
+
+export const actions: Actions = {
+	challenge: async ({ request, params, locals }) => {
+		const form = await superValidate(request, yup(challengeSchema));
+		if (!form.valid) return fail(400, { form });
+		const changed = await orFail(
+			changeChallenge(locals.app, coachIn(locals).id, params.challenge, form.data),
+			{ form }
+		);
+		return 'failed' in changed ? changed.failed : { form, message: null, saved: true };
+	},
+	house: async ({ request, locals }) => {
+		const form = await request.formData();
+		const typed = {
+			...Object.fromEntries(
+				['knee', 'depth', 'count', 'stretchHold', 'floorChanges', 'minuteLeft', 'warmUp', 'coolDown'].map(
+					(name) => [name, formText(form, name)]
+				)
+			),
+			tempo: formText(form, 'tempo').trim().split('-')
+		};
+		const saved = await orFail(saveHouse(locals.app.db, coachIn(locals).id, typed));
+		return 'failed' in saved ? saved.failed : { houseSaved: true };
+	}
+};

@@ -1,0 +1,41 @@
+<script lang="ts">
+	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
+	import HouseForm from '$lib/components/HouseForm.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const answer = $derived(
+		form as {
+			message?: string | null;
+			form?: unknown;
+			saved?: boolean;
+			houseSaved?: boolean;
+			faults?: { field: string; message: string }[];
+		} | null
+	);
+	const ofHouse = $derived(answer !== null && !('form' in answer));
+	const message = $derived(ofHouse ? null : (answer?.message ?? null));
+	const house = $derived(data.house);
+</script>
+
+<svelte:head><title>Settings · {data.challenge.name}</title></svelte:head>
+<h1 class="mb-3">Settings of this challenge</h1>
+{#if answer?.saved}<p class="remark mb-3" role="status">Saved.</p>{/if}
+{#key data.challenge.id}<ChallengeForm
+		form={data.form}
+		zones={data.zones}
+		submit="Save the settings"
+		action="?/challenge"
+		{message}
+	/>{/key}
+
+<h2 class="mt-8 mb-1">House rules</h2>
+<p class="quiet mb-3 text-sm">
+	How you want things done where coaches differ. They hold for all your challenges: cues, checks and the pace
+	of sessions follow them.
+</p>
+{#if answer?.houseSaved}<p class="remark mb-3" role="status">Your house rules are saved.</p>{/if}
+{#if ofHouse && answer?.message}<p class="remark remark-attention mb-3 font-semibold" role="alert">
+		{answer.message}
+	</p>{/if}
+<HouseForm {house} />

@@ -1,0 +1,48 @@
+<script lang="ts">
+	import Empty from '$lib/components/Empty.svelte';
+	import { counted, dayText } from '$lib/format';
+	import { addDays, daysBetween } from '$core/release';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const today = $derived(new Date(data.now).toLocaleDateString('en-CA', { timeZone: data.coach.zone }));
+
+	function stand(startsOn: string, weeks: number): string {
+		const day = daysBetween(startsOn, today) + 1;
+		if (day < 1) return `starts in ${counted(1 - day, 'day')}`;
+		if (day > weeks * 7) return `ended ${dayText(addDays(startsOn, weeks * 7 - 1))}`;
+		return `day ${day} of ${weeks * 7}, ${counted(weeks * 7 - day, 'day')} left`;
+	}
+</script>
+
+<svelte:head><title>Challenges · Cadrex</title></svelte:head>
+<main class="mx-auto max-w-4xl px-5 py-8">
+	<div class="mb-4 flex items-center justify-between">
+		<h1>Challenges</h1>
+		<a class="btn btn-primary btn-sm" href="/challenges/new">New challenge</a>
+	</div>
+	{#if data.challenges.length === 0}
+		<Empty says="No challenge yet. Frame one: its goal, its weeks, the days on which one trains.">
+			<a class="link-quiet" href="/challenges/new">Frame the first challenge</a>
+		</Empty>
+	{:else}
+		<table class="sheet panel">
+			<thead
+				><tr
+					><th class="pl-4">Challenge</th><th>Stands at</th><th>Starts</th><th>Length</th><th>People</th></tr
+				></thead
+			>
+			<tbody>
+				{#each data.challenges as challenge (challenge.id)}
+					<tr>
+						<td class="pl-4"><a class="link-quiet" href="/c/{challenge.id}/desk">{challenge.name}</a></td>
+						<td>{stand(challenge.startsOn, challenge.weeks)}</td>
+						<td class="quiet">{dayText(challenge.startsOn)}</td>
+						<td class="quiet">{counted(challenge.weeks, 'week')}</td>
+						<td class="quiet">{counted(challenge.people, 'person', 'people')}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
+</main>

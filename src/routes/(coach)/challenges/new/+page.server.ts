@@ -1,0 +1,34 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { superValidate } from 'sveltekit-superforms';
+import { yup } from 'sveltekit-superforms/adapters';
+import { addDays, dateIn, weekdayOf } from '$core/release';
+import { createChallenge } from '$lib/server/challenges/challenge';
+import { challengeSchema } from '$lib/server/challenges/schema';
+import { orFail } from '$lib/server/http';
+import { coachIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+/** The Monday after next: time to enrol people. */
+function usualStart(zone: string, now: number): string {
+	const today = dateIn(zone, now);
+	return addDays(today, 15 - weekdayOf(today));
+}
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const coach = coachIn(locals);
+	const startsOn = usualStart(coach.zone, locals.app.clock.now());
+	return {
+		form: await superValidate({ startsOn }, yup(challengeSchema), { errors: false }),
+		zones: Intl.supportedValuesOf('timeZone')
+	};
+};
+
+export const actions: Actions = {
+	default: async ({ request, locals }) => {
+		const form = await superValidate(request, yup(challengeSchema));
+		if (!form.valid) return fail(400, { form });
+		const made = await orFail(createChallenge(locals.app, coachIn(locals).id, form.data), { form });
+		if ('failed' in made) return made.failed;
+		redirect(303, `/c/${made.ok}/plan`);
+	}
+};

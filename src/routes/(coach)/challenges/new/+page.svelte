@@ -1,0 +1,12 @@
+<script lang="ts">
+	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+</script>
+
+<svelte:head><title>New challenge · Cadrex</title></svelte:head>
+<main class="mx-auto max-w-6xl px-5 py-6">
+	<h1 class="mb-4">New challenge</h1>
+	<ChallengeForm form={data.form} zones={data.zones} submit="Make the challenge" />
+</main>

@@ -1,0 +1,7 @@
+import { personIn } from '$lib/server/viewer';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ locals }) => {
+	const { name, zone } = personIn(locals);
+	return { name, zone, now: locals.app.clock.now() };
+};

@@ -1,0 +1,44 @@
+import { redirect } from '@sveltejs/kit';
+import { adherence } from '$core/cohort';
+import { dateOfDay } from '$core/release';
+import { forgetDevice } from '$lib/server/auth/link';
+import { PERSON_COOKIE } from '$lib/server/cookies';
+import { openDay, standingOf } from '$lib/server/checkins/day';
+import { orError } from '$lib/server/http';
+import { personIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const { app } = locals;
+	const person = personIn(locals);
+	const standing = await standingOf(app, person);
+	const { challenge, days, today, windows, plan, fromDay, shiftDays } = standing;
+	// Yesterday's day may still be open; the newest that has opened is today's.
+	const shown =
+		today !== null && today >= fromDay ? await orError(openDay(app, person, today, standing)) : null;
+	const nextDay = (today ?? 0) + 1;
+	const open = days
+		.map((day, i) => ({ day: i + 1, state: day.state, closes: windows[i]?.closes ?? 0 }))
+		.filter(({ day, state }) => state === 'open' && day !== today && plan[day - 1]?.sessionId);
+	return {
+		challenge: { name: challenge.name, goal: challenge.goal, lateWorth: challenge.lateWorth },
+		day: shown,
+		date: shown ? dateOfDay(shown.day, challenge.startsOn, shiftDays) : null,
+		/** When the next day opens: all that is said of it. */
+		nextOpens: windows[Math.max(nextDay, fromDay) - 1]?.opens ?? null,
+		days,
+		total: days.length,
+		open,
+		over: today === days.length && (windows.at(-1)?.due ?? 0) <= app.clock.now(),
+		adherence: adherence(days)
+	};
+};
+
+export const actions: Actions = {
+	leave: async ({ locals, cookies }) => {
+		const token = cookies.get(PERSON_COOKIE);
+		if (token) await forgetDevice(locals.app, token);
+		cookies.delete(PERSON_COOKIE, { path: '/' });
+		redirect(303, '/sign-in');
+	}
+};

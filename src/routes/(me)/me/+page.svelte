@@ -1,0 +1,88 @@
+<script lang="ts">
+	import Empty from '$lib/components/Empty.svelte';
+	import MyStrip from '$lib/components/me/MyStrip.svelte';
+	import SessionList from '$lib/components/me/SessionList.svelte';
+	import StopSigns from '$lib/components/me/StopSigns.svelte';
+	import { KIND_TEXT } from '$lib/components/marks';
+	import { counted, dayAndTimeIn, longDayText, percent } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const day = $derived(data.day);
+	const checkedIn = $derived(day?.checkin ?? null);
+	const left = $derived(day ? data.total - day.day : data.total);
+</script>
+
+<svelte:head><title>Today · {data.challenge.name}</title></svelte:head>
+<header class="mb-4">
+	<p class="quiet text-sm">{data.challenge.name} · {data.name}</p>
+	{#if day && data.date}
+		<h1 class="text-3xl">Day {day.day}</h1>
+		<p class="quiet">
+			{longDayText(data.date)} · {KIND_TEXT[day.kind]} · {left === 0
+				? 'the last day'
+				: `${counted(left, 'day')} left`}
+		</p>
+	{:else}
+		<h1 class="text-3xl">Not yet</h1>
+	{/if}
+</header>
+
+<main class="flex flex-col gap-5">
+	{#each data.open as late (late.day)}
+		<a class="remark remark-attention block" href="/me/day/{late.day}">
+			<b>Day {late.day} is still open</b>, until {dayAndTimeIn(data.zone, late.closes)}. A late result counts {percent(
+				data.challenge.lateWorth
+			)}.
+		</a>
+	{/each}
+
+	{#if data.over}
+		<Empty says="The challenge is over. Thank you for carrying it to the end." />
+	{/if}
+	{#if !day}
+		{#if data.nextOpens}<p>
+				Your first day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>, by your own clock. The goal: {data
+					.challenge.goal}.
+			</p>{/if}
+	{:else if day.kind === 'rest'}
+		<p>
+			Rest today. Sleep, eat, walk if you like.{#if data.nextOpens}
+				The next day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>.{/if}
+		</p>
+	{:else if !day.session}
+		<Empty says="Your coach has not put a session on this day yet. Look again later." />
+	{:else}
+		{#if checkedIn}
+			<div class="panel flex items-center justify-between gap-3 p-4" role="status">
+				<p>
+					<b>Checked in</b>, {checkedIn.done === 'all'
+						? 'all done'
+						: checkedIn.done === 'none'
+							? 'nothing done'
+							: `${percent(checkedIn.credit)} of the work`}{checkedIn.standing === 'on time'
+						? ''
+						: `, ${checkedIn.standing}`}.
+					{#if data.nextOpens}<br /><span class="quiet text-[15px]"
+							>The next day opens {dayAndTimeIn(data.zone, data.nextOpens)}.</span
+						>{/if}
+				</p>
+				<a class="btn btn-outline min-h-11" href="/me/day/{day.day}/check-in">Correct it</a>
+			</div>
+		{/if}
+		<SessionList outline={day.session.outline} name={day.session.name} />
+		<StopSigns />
+		{#if !checkedIn}
+			<div class="bg-base-200/95 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
+				<a class="btn btn-primary mx-auto flex min-h-14 max-w-xl text-lg" href="/me/day/{day.day}/check-in"
+					>Check in for day {day.day}</a
+				>
+			</div>
+		{/if}
+	{/if}
+
+	<MyStrip days={data.days} adherence={data.adherence} />
+	<form method="post" action="?/leave" class="text-center">
+		<button class="quiet min-h-11 px-3 text-sm underline">Forget me on this device</button>
+	</form>
+</main>

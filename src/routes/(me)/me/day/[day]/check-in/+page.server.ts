@@ -1,0 +1,30 @@
+import { redirect } from '@sveltejs/kit';
+import { openDay } from '$lib/server/checkins/day';
+import { checkIn } from '$lib/server/checkins/check-in';
+import { readCheckinForm } from '$lib/server/checkins/form';
+import { orError, orFail } from '$lib/server/http';
+import { personIn } from '$lib/server/viewer';
+import { challengeById } from '$lib/server/challenges/challenge';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const { app } = locals;
+	const person = personIn(locals);
+	const day = await orError(openDay(app, person, Number(params.day)));
+	if (day.kind === 'rest' || !day.session) redirect(303, '/me');
+	const { afterClose, lateWorth, lateHours } = await challengeById(app.db, person.challengeId);
+	return {
+		day: { ...day, session: day.session },
+		id: app.ids.uuid(),
+		policy: { afterClose, lateWorth, lateHours }
+	};
+};
+
+export const actions: Actions = {
+	default: async ({ request, params, locals }) => {
+		const input = readCheckinForm(await request.formData(), Number(params.day));
+		const done = await orFail(checkIn(locals.app, personIn(locals), input), { typed: input });
+		if ('failed' in done) return done.failed;
+		redirect(303, '/me');
+	}
+};

@@ -1,0 +1,29 @@
+import { error, redirect } from '@sveltejs/kit';
+import { addDays, dateIn, instantOf } from '$core/release';
+import { demoWorld } from '$demo/world';
+import type { RequestHandler } from './$types';
+
+const HOUR = 3_600_000;
+const MORNING = 7 * 60 + 40;
+
+/** Moves the demo clock on and lets the invented people live through the time between, or goes back. */
+export const POST: RequestHandler = async ({ request, locals }) => {
+	const { app, coach } = locals;
+	const world = demoWorld();
+	if (!app.demoClock || !world || !coach) error(404, 'There is no such page here.');
+	const form = await request.formData();
+	const move = form.get('move');
+	const before = app.clock.now();
+	if (move === 'real') {
+		app.demoClock.backToReal();
+		await world.goBack();
+	} else if (move === 'hour' || move === 'morning') {
+		const today = dateIn(coach.zone, before);
+		const morning = instantOf(today, MORNING, coach.zone);
+		const next = morning > before ? morning : instantOf(addDays(today, 1), MORNING, coach.zone);
+		app.demoClock.moveTo(move === 'hour' ? before + HOUR : next);
+		await world.catchUp();
+	} else error(400, 'The clock moves by an hour, to the next morning, or back to the real time.');
+	const back = form.get('back');
+	redirect(303, typeof back === 'string' && /^\/(?![/\\])/.test(back) ? back : '/');
+};

@@ -1,0 +1,11 @@
+import { error } from '@sveltejs/kit';
+import { DEMO_COACH, type DemoStamp } from '$demo/seed';
+import { readSetting } from '$lib/server/settings';
+import type { RequestHandler } from './$types';
+
+/** How to get into the demo; there is nothing of it outside the demo. */
+export const GET: RequestHandler = async ({ locals }) => {
+	const stamp = locals.app.config.demo ? await readSetting<DemoStamp>(locals.app.db, 'demo') : null;
+	if (!stamp) error(404, 'There is no such page here.');
+	return Response.json({ ...DEMO_COACH, links: stamp.links });
+};

@@ -1,0 +1,28 @@
+import { checkIn } from '$lib/server/checkins/check-in';
+import { Refusal } from '$lib/server/errors';
+import { orJson } from '$lib/server/http';
+import { parseJson } from '$lib/server/json';
+import { personIn } from '$lib/server/viewer';
+import type { RequestHandler } from './$types';
+
+/** Two thousand sets fit into a fifth of this. */
+const MOST_BYTES = 512 * 1024;
+
+async function bodyOf(request: Request): Promise<unknown> {
+	const large = new Refusal(413, 'A check-in has 512 kB at most.');
+	if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw large;
+	const text = await request.text();
+	if (text.length > MOST_BYTES) throw large;
+	try {
+		return parseJson(text);
+	} catch {
+		throw new Refusal(400, 'A check-in comes as JSON.');
+	}
+}
+
+/** Takes a check-in as JSON: 201 the first time, 200 when it had been received before. */
+export const POST: RequestHandler = ({ request, locals }) =>
+	orJson(async () => {
+		const receipt = await checkIn(locals.app, personIn(locals), await bodyOf(request));
+		return Response.json(receipt, { status: receipt.fresh ? 201 : 200 });
+	});

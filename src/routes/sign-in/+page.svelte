@@ -1,0 +1,78 @@
+<script lang="ts">
+	import { superForm } from 'sveltekit-superforms';
+	import Brand from '$lib/components/Brand.svelte';
+	import Field from '$lib/components/Field.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form: answer }: PageProps = $props();
+	// svelte-ignore state_referenced_locally
+	const { form, errors, enhance, submitting } = superForm(data.form, { resetForm: false });
+</script>
+
+<svelte:head><title>Sign in · Cadrex</title></svelte:head>
+<main class="mx-auto grid min-h-dvh max-w-5xl items-center gap-12 px-6 py-10 md:grid-cols-[1fr_22rem]">
+	<section class="flex flex-col gap-5">
+		<Brand />
+		<h1 class="max-w-md text-4xl leading-tight">A line of days, and everybody on it.</h1>
+		<p class="quiet max-w-md text-lg">
+			Build the sessions, lay them over the weeks, let each day out in everyone’s own morning, and see who did
+			what.
+		</p>
+		<svg viewBox="0 0 420 70" class="max-w-md" aria-hidden="true">
+			{#each [46, 52, 38, 4, 50, 44, 4, 54, 48, 40, 4, 56, 50, 4, 58, 30] as height, i (i)}
+				<rect
+					x={i * 26}
+					y={66 - height}
+					width="16"
+					{height}
+					rx="1.5"
+					fill={height === 4
+						? 'var(--color-base-300)'
+						: i === 15
+							? 'var(--color-warning)'
+							: 'var(--color-primary)'}
+				/>
+			{/each}
+		</svg>
+	</section>
+
+	{#if data.firstStart}
+		<section class="panel flex flex-col gap-3 p-6">
+			<h2>There is no coach yet</h2>
+			<p>Whoever runs this installation makes the first one on its command line:</p>
+			<pre class="bg-base-200 clock overflow-x-auto rounded p-3 text-sm">npm run admin -- create-coach</pre>
+			<p class="quiet text-sm">
+				With the embedded database, stop the application first: one process at a time may use its directory.
+			</p>
+		</section>
+	{:else}
+		<form method="post" use:enhance class="panel flex flex-col gap-4 p-6">
+			<h2>Coach sign-in</h2>
+			<Field label="Mail address" id="email" fault={$errors.email}>
+				<input
+					id="email"
+					name="email"
+					type="email"
+					autocomplete="username"
+					class="input w-full"
+					bind:value={$form.email}
+				/>
+			</Field>
+			<Field label="Password" id="password" fault={$errors.password}>
+				<input
+					id="password"
+					name="password"
+					type="password"
+					autocomplete="current-password"
+					class="input w-full"
+					bind:value={$form.password}
+				/>
+			</Field>
+			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
+			<button class="btn btn-primary" disabled={$submitting}>Sign in</button>
+			<p class="quiet text-sm">
+				Taking part in a challenge? Open the personal link that your coach sent you.
+			</p>
+		</form>
+	{/if}
+</main>

@@ -1,0 +1,81 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+export interface DemoSignIn {
+	email: string;
+	password: string;
+	links: Record<string, string>;
+}
+
+/** A test whose pages may not complain: no error in the console, no blocked source, no page error. */
+export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }>({
+	demo: async ({ request }, use) => {
+		await use((await (await request.get('/api/demo/sign-in')).json()) as DemoSignIn);
+	},
+	complaints: [
+		async ({ context }, use) => {
+			const complaints: string[] = [];
+			context.on('console', (message) => {
+				// A refused form and a page that is not there are answered with their status: the browser notes it.
+				if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text()))
+					complaints.push(message.text());
+			});
+			context.on('weberror', (error) => complaints.push(error.error().message));
+			await use(complaints);
+			expect(complaints).toEqual([]);
+		},
+		{ auto: true }
+	]
+});
+export { expect };
+
+export async function ready(page: Page): Promise<void> {
+	await page.waitForLoadState('networkidle');
+}
+
+export async function signIn(page: Page, demo: DemoSignIn): Promise<void> {
+	await page.goto('/sign-in');
+	await ready(page);
+	await page.getByLabel('Mail address').fill(demo.email);
+	await page.getByLabel('Password').fill(demo.password);
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await page.waitForURL('**/challenges');
+}
+
+/** Goes to a place of the running challenge of the demo. */
+export async function openPlace(page: Page, place: string): Promise<void> {
+	await page.goto('/challenges');
+	await page.getByRole('link', { name: 'Hut Season, six weeks' }).click();
+	await page.waitForURL('**/desk');
+	if (place !== 'desk') {
+		await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click();
+		await page.waitForURL(`**/${place.toLowerCase()}*`);
+	}
+	await ready(page);
+}
+
+export async function openSession(page: Page, name: string): Promise<void> {
+	await openPlace(page, 'Build');
+	await page.getByRole('link', { name, exact: true }).click();
+	await page.waitForURL(/build\/[0-9a-f-]{36}$/);
+	await ready(page);
+}
+/** A session of one's own, so that tests do not stand in each other's way. */
+export async function newSession(page: Page, name: string, lines: string[]): Promise<void> {
+	await openPlace(page, 'Build');
+	await page.getByRole('link', { name: 'New session' }).click();
+	await ready(page);
+	await page.getByLabel('Name of the session').fill(name);
+	for (const line of lines) await typeBlock(page, line);
+}
+export async function typeBlock(page: Page, line: string): Promise<void> {
+	await page.getByLabel('Type a block').fill(line);
+	await page.getByLabel('Type a block').press('Enter');
+}
+export async function save(page: Page): Promise<void> {
+	await page.getByRole('button', { name: /^Save/ }).click();
+	await page.waitForURL(/build\/[0-9a-f-]{36}$/);
+	await ready(page);
+}
+export const blocks = (page: Page) =>
+	page.getByRole('list', { name: 'Blocks' }).getByRole('heading', { level: 3 });
+export const total = (page: Page) => page.getByLabel('Timeline').first().locator('dd').first();

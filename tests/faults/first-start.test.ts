@@ -1,0 +1,65 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, expect, it } from 'vitest';
+import { startServer } from '../support/server';
+
+const directory = mkdtempSync(join(tmpdir(), 'cadrex-first-'));
+afterAll(() => rmSync(directory, { recursive: true, force: true }));
+
+const admin = (args: string[], env: Record<string, string> = {}) =>
+	spawnSync(process.execPath, [join(process.cwd(), 'scripts', 'admin.mjs'), ...args], {
+		encoding: 'utf8',
+		env: { ...process.env, CADREX_DATA: directory, TEST_DATABASE_URL: '', ...env }
+	});
+const RUNA = ['create-coach', '--email', 'runa@example.org', '--name', 'Runa', '--zone', 'Europe/Oslo'];
+const FORM = { 'content-type': 'application/x-www-form-urlencoded', accept: 'text/html' };
+
+it('an empty database shows how to make the first coach and nothing else; she can then sign in', async () => {
+	let server = await startServer({ CADREX_DATA: directory });
+	const empty = await (await fetch(`${server.url}/sign-in`)).text();
+	expect(empty).toContain('npm run admin -- create-coach');
+	expect(empty).not.toContain('type="password"');
+	const refused = admin(RUNA, { CADREX_PASSWORD: 'long enough for her' });
+	expect([refused.status, refused.stderr]).toEqual([
+		1,
+		expect.stringContaining(`in use by process ${server.process.pid}`)
+	]);
+	await server.stop();
+
+	const bad = admin(['create-coach', '--email', 'x', '--name', 'R', '--zone', 'Mars/Base'], {
+		CADREX_PASSWORD: 'short'
+	});
+	expect(bad.status).toBe(1);
+	for (const word of ['email', 'zone', 'Mars/Base', 'password']) expect(bad.stderr).toContain(word);
+	const made = admin(RUNA, { CADREX_PASSWORD: 'long enough for her' });
+	expect([made.status, made.stdout]).toEqual([
+		0,
+		expect.stringContaining('Runa can sign in with runa@example.org')
+	]);
+	expect(admin(['rebuild']).stdout).toContain('0 enrolments');
+	expect(admin(['dance']).status).toBe(2);
+
+	server = await startServer({ CADREX_DATA: directory });
+	expect(await (await fetch(`${server.url}/sign-in`)).text()).toContain('type="password"');
+	const body = new URLSearchParams({ email: 'runa@example.org', password: 'long enough for her' });
+	const answer = await fetch(`${server.url}/sign-in`, {
+		method: 'POST',
+		body,
+		headers: { ...FORM, origin: server.url },
+		redirect: 'manual'
+	});
+	expect([answer.status, answer.headers.get('location')]).toEqual([303, '/challenges']);
+	const cookie = (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+	expect(await (await fetch(`${server.url}/challenges`, { headers: { cookie } })).text()).toContain(
+		'Frame the first challenge'
+	);
+	await server.stop();
+}, 90_000);
+
+it('a configuration that cannot be is named, and nothing starts', async () => {
+	await expect(startServer({ CADREX_DATA: directory, CADREX_LOG: 'loud' })).rejects.toThrow(
+		/Configuration: CADREX_LOG/
+	);
+}, 30_000);

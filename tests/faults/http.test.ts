@@ -1,0 +1,215 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checkIn } from '$lib/server/checkins/check-in';
+import { openPglite } from '$lib/server/db/pglite';
+import { migrate } from '$lib/server/db/migrate';
+import { randomIds } from '$lib/server/ids';
+import { makeCoach, makeWorld, PASSWORD, type TestContext, type World } from '../support/context';
+import { cookieOf, startServer, type RunningServer } from '../support/server';
+
+const directory = mkdtempSync(join(tmpdir(), 'cadrex-http-'));
+let server: RunningServer;
+let world: World;
+let me: string;
+let coach: string;
+const theirs = randomUUID();
+
+const get = (path: string, cookie = '') =>
+	fetch(server.url + path, { headers: { cookie }, redirect: 'manual' });
+const post = (path: string, body: BodyInit, cookie = '', type = 'application/json') =>
+	fetch(server.url + path, {
+		method: 'POST',
+		body,
+		headers: { cookie, 'content-type': type, origin: server.url, accept: 'text/html' },
+		redirect: 'manual'
+	});
+const form = (fields: Record<string, string>) => new URLSearchParams(fields).toString();
+const FORM = 'application/x-www-form-urlencoded';
+const signIn = (email: string, password: string) => post('/sign-in', form({ email, password }), '', FORM);
+
+beforeAll(async () => {
+	const db = await openPglite(directory);
+	await migrate(db);
+	let now = Date.parse('2026-11-25T12:00:00Z');
+	const context: TestContext = {
+		db,
+		ids: randomIds,
+		clock: { now: () => now },
+		at: (instant) => (now = Date.parse(instant))
+	};
+	world = await makeWorld(context);
+	await makeCoach(context, 'Nila');
+	await checkIn(context, world.people[1]!, { id: theirs, day: 3, done: 'all' });
+	await db.close();
+	server = await startServer({
+		CADREX_DATA: directory,
+		CADREX_FIXED_NOW: '2026-11-25T12:00:00Z',
+		CADREX_SIGN_IN_TRIES: '5'
+	});
+	me = await cookieOf(server.url, world.secrets[0]!);
+	coach = ((await signIn('runa@example.org', PASSWORD)).headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+	expect(coach).toContain('cadrex_coach=');
+}, 60_000);
+afterAll(async () => {
+	await server.stop();
+	rmSync(directory, { recursive: true, force: true });
+});
+
+describe('what is somebody else’s', () => {
+	it('is not there: check-ins, days ahead, a coach’s pages, another coach’s challenge', async () => {
+		const nila =
+			((await signIn('nila@example.org', PASSWORD)).headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+		const challenge = `/c/${world.challenge.id}`;
+		const asked: [string, string][] = [
+			[`/api/me/checkins/${theirs}`, me],
+			['/api/me/checkins/nonsense', me],
+			['/api/me/days/4', me],
+			['/me/day/4', me],
+			['/me/day/4/check-in', me],
+			['/api/me/days/abc', me],
+			[`${challenge}/roll`, me],
+			[`${challenge}/people/${world.people[1]!.enrolmentId}`, me],
+			['/challenges', me],
+			['/me', coach],
+			['/api/me/days/3', coach],
+			[`${challenge}/roll`, nila],
+			[`${challenge}/people/${world.people[0]!.enrolmentId}`, nila],
+			[`${challenge}/build/${world.session.id}`, nila],
+			[`${challenge}/people/${randomUUID()}`, coach],
+			[`${challenge}/build/nonsense`, coach],
+			[`/c/nonsense/desk`, coach],
+			['/api/demo/sign-in', ''],
+			['/join/no-such-secret', '']
+		];
+		const wrong = [];
+		for (const [path, cookie] of asked) {
+			const { status } = await get(path, cookie);
+			if (status !== 404) wrong.push(`${path} ${status}`);
+		}
+		expect(wrong).toEqual([]);
+	});
+
+	it('is not there in SvelteKit’s data either', async () => {
+		const answer = await get('/me/day/4/__data.json', me);
+		const text = await answer.text();
+		expect(text).toContain('404');
+		expect(text).not.toMatch(/squat/i);
+	});
+
+	it('asks strangers to sign in', async () => {
+		expect((await get('/api/me/days/3')).status).toBe(401);
+		const answer = await get('/challenges');
+		expect([answer.status, answer.headers.get('location')]).toEqual([303, '/sign-in?then=%2Fchallenges']);
+	});
+
+	it('is shown to its own', async () => {
+		expect(
+			((await (await get('/api/me/days/3', me)).json()) as { session: { name: string } }).session.name
+		).toBe('Small');
+		expect((await get(`/c/${world.challenge.id}/roll`, coach)).status).toBe(200);
+	});
+});
+
+describe('check-ins over the wire', () => {
+	it('five times at once: one is made, four are told it was', async () => {
+		const body = JSON.stringify({ id: randomUUID(), day: 3, done: 'all' });
+		const all = await Promise.all([1, 2, 3, 4, 5].map(() => post('/api/me/checkins', body, me)));
+		expect(all.map((answer) => answer.status).sort()).toEqual([200, 200, 200, 200, 201]);
+	});
+
+	it.each([
+		['no JSON', 'hello', 400],
+		['an array', '[]', 400],
+		['a field that names the ancestry', '{"__proto__":{"done":"all"}}', 400],
+		['no fields', '{}', 400],
+		['a day ahead', JSON.stringify({ id: randomUUID(), day: 9, done: 'all' }), 404],
+		['a day that is done', JSON.stringify({ id: randomUUID(), day: 3, done: 'all' }), 409],
+		['somebody else’s id', JSON.stringify({ id: theirs, day: 2, done: 'all' }), 404]
+	])('%s', async (_, body, status) => {
+		const answer = await post('/api/me/checkins', body, me);
+		expect(answer.status).toBe(status);
+		expect(typeof ((await answer.json()) as { message: string }).message).toBe('string');
+	});
+
+	it('lists every fault of a bad one', async () => {
+		const answer = await post(
+			'/api/me/checkins',
+			JSON.stringify({ id: 'x', day: 99, done: 'most', effort: 12 }),
+			me
+		);
+		const { faults } = (await answer.json()) as { faults: { field: string }[] };
+		expect(faults.map((fault) => fault.field).sort()).toEqual(['day', 'done', 'effort', 'id']);
+	});
+
+	it('a body beyond the limit is too large', async () => {
+		const answer = await post('/api/me/checkins', JSON.stringify({ note: 'x'.repeat(8 * 1024 * 1024) }), me);
+		expect(answer.status).toBe(413);
+	});
+});
+
+describe('answers', () => {
+	it('carry the headers that protect, and let no address travel', async () => {
+		const { headers } = await get('/sign-in');
+		expect(headers.get('content-security-policy')).toMatch(/default-src 'self'/);
+		expect(headers.get('content-security-policy')).not.toMatch(/script-src[^;]*unsafe/);
+		expect(headers.get('x-content-type-options')).toBe('nosniff');
+		expect(headers.get('referrer-policy')).toBe('same-origin');
+		expect(headers.get('cache-control')).toContain('no-store');
+		expect(headers.get('x-request-id')).toMatch(/^[0-9a-f]{8}$/);
+	});
+
+	it('keep cookies from scripts', async () => {
+		const cookie = (
+			await fetch(`${server.url}/join/${world.secrets[2]}`, { redirect: 'manual' })
+		).headers.get('set-cookie');
+		expect(cookie).toMatch(/HttpOnly/i);
+		expect(cookie).toMatch(/SameSite=Lax/i);
+	});
+
+	it('refuse a form from another place', async () => {
+		const answer = await fetch(`${server.url}/sign-in`, {
+			method: 'POST',
+			body: form({ email: 'a', password: 'b' }),
+			headers: { 'content-type': FORM, origin: 'https://elsewhere.example' }
+		});
+		expect(answer.status).toBe(403);
+	});
+
+	it('never show a stack, a query or a path', async () => {
+		for (const path of ['/nowhere', '/me/day/9', '/c/x/desk']) {
+			const text = await (await get(path, me)).text();
+			expect(text).not.toMatch(/node_modules|at \w+ \(|select .* from|\/src\/lib/);
+		}
+	});
+
+	it('say how things are', async () => {
+		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 2 });
+	});
+
+	it('after too many tries, say when to come back', async () => {
+		const answers = [];
+		for (let i = 0; i < 8; i++) answers.push(await signIn('runa@example.org', 'not the password'));
+		const last = answers.at(-1)!;
+		expect(answers[0]?.status).toBe(401);
+		expect(last.status).toBe(429);
+		expect(Number(last.headers.get('retry-after'))).toBeGreaterThan(60);
+	});
+
+	it('count the tries at links as well', async () => {
+		const answers = [];
+		for (let i = 0; i < 27; i++) answers.push(await get(`/join/guess-${i}`));
+		expect([answers[0]?.status, answers.at(-1)?.status]).toEqual([404, 429]);
+		expect(Number(answers.at(-1)?.headers.get('retry-after'))).toBeGreaterThan(60);
+	});
+
+	it('leave a line in the log with the request’s id, and no secret in it', async () => {
+		const answer = await get('/me', me);
+		await new Promise((resolve) => setImmediate(resolve));
+		const id = answer.headers.get('x-request-id') ?? '';
+		await expect.poll(() => server.output()).toContain(`"request":"${id}"`);
+		for (const secret of world.secrets) expect(server.output()).not.toContain(secret);
+	});
+});

@@ -1,0 +1,270 @@
+/**
+ * The figures that were promised, measured. Times of one machine mean little: what is bounded is, where it can
+ * be, a ratio of two things measured in the same run. Prints one JSON line a figure; scripts/bench.mjs shows it.
+ */
+import { PGlite } from '@electric-sql/pglite';
+import { Bench } from 'tinybench';
+import { packEntry } from '$core/cohort';
+import { libraryOf, STANDARD, type Exercise } from '$core/library';
+import { ExerciseSearch } from '$lib/exercise-search';
+import { compileSession, parseSessionText, type Session } from '$core/session';
+import { challengeOf, createChallenge } from '$lib/server/challenges/challenge';
+import { checkIn } from '$lib/server/checkins/check-in';
+import { createCoach } from '$lib/server/auth/coach';
+import type { Context } from '$lib/server/context';
+import { instant } from '$lib/server/db/database';
+import { migrate } from '$lib/server/db/migrate';
+import { pgliteDatabase } from '$lib/server/db/pglite';
+import { randomIds } from '$lib/server/ids';
+import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
+import { layDays, planOf } from '$lib/server/plan/plan';
+import { loadRoll } from '$lib/server/roll/roll';
+import { createSession } from '$lib/server/sessions/sessions';
+
+const NOW = Date.parse('2026-11-25T12:00:00Z');
+
+function report(name: string, value: number, unit: string, bound: number, detail: string): void {
+	console.log(JSON.stringify({ name, value, unit, bound, detail }));
+}
+
+const median = (values: number[]): number =>
+	[...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+
+async function timed(work: () => Promise<unknown>): Promise<number> {
+	const began = performance.now();
+	await work();
+	return performance.now() - began;
+}
+
+const read = (text: string): Session => parseSessionText(text).session;
+
+/** About an hour: warm-up, four supersets, a long EMOM, a circuit of 40 slots, stretches. */
+const HOUR = read(
+	[
+		'warm-up: circuit 3 rounds 30/10: march with arms up + hip circles per side + bird dog per side',
+		...Array.from(
+			{ length: 3 },
+			() => 'superset 3 rounds, rest 30 inside, 90 after: 10 goblet squat 3-1-1 + 8 per side one-arm row'
+		),
+		'emom 8 min: 10 swing / 6 per side step-up',
+		'circuit 2 rounds 30/15, 45 between: squat + push-up + plank + swing + glute bridge + fast feet + wall sit + curl',
+		'cool-down: holds, rest 5: 30 s per side calf stretch + 30 s per side hip flexor stretch + 30 s child rest'
+	].join('\n')
+);
+/** Four exercises of five sets. */
+const TWENTY_SETS = read('5 x 10 squat\n5 x 10 push-up\n5 x 10 per side one-arm row @ 12 kg\n5 x 30 s plank');
+
+async function compile(): Promise<void> {
+	const bench = new Bench({ time: 1000 });
+	bench.add('compile', () => compileSession(HOUR));
+	await bench.run();
+	const result = bench.tasks[0]?.result;
+	const ms = result && 'latency' in result ? result.latency.p50 : NaN;
+	const { segments, totals } = compileSession(HOUR);
+	report(
+		'compile a 60-minute session, median',
+		ms,
+		'ms',
+		1,
+		`${Math.round(totals.duration / 60)} min, ${segments.length} segments`
+	);
+}
+
+/** Times of something in milliseconds, after some runs to warm up. */
+function timesOf(runs: number, work: () => void): number[] {
+	const times: number[] = [];
+	for (let i = 0; i < runs + 5; i++) {
+		const began = performance.now();
+		work();
+		if (i >= 5) times.push(performance.now() - began);
+	}
+	return times;
+}
+
+/** Time a segment of 20,000 segments against that of 2,000: 1 is exactly linear. */
+function linear(): void {
+	const circuit = (rounds: number) =>
+		`circuit ${rounds} rounds 30/15: ${Array(20).fill('squat').join(' + ')}`;
+	const [small, large] = [
+		read(circuit(50)),
+		read(`repeat 10 times, rest 30:\n${circuit(50)}\nend repeat`)
+	].map((session) => ({
+		count: compileSession(session).segments.length,
+		// The quickest run: what memory being tidied up costs is not the algorithm's.
+		ms: Math.min(...timesOf(40, () => void compileSession(session)))
+	})) as [{ count: number; ms: number }, { count: number; ms: number }];
+	report(
+		'compile 20,000 segments, time a segment against that of 2,000',
+		large.ms / large.count / (small.ms / small.count),
+		'×',
+		1.5,
+		`${large.count} segments in ${large.ms.toFixed(1)} ms, ${small.count} in ${small.ms.toFixed(2)} ms`
+	);
+}
+
+/** 2,000 exercises: the library that ships and the rest as a coach's own. */
+function search(): void {
+	const model = STANDARD.all;
+	const own = Array.from({ length: 2000 - model.length }, (_, i): Exercise => {
+		const like = model[i % model.length] as Exercise;
+		return { ...like, name: `${like.name} of hut ${i}`, ownId: String(i) };
+	});
+	const all = new ExerciseSearch(libraryOf(own));
+	const asked = ['gob', 'goblet sqat', 'press', 'hamstrings', 'row hut 12', 'single leg', 'band', 'xyzzy'];
+	const times = asked.map((text) => median(timesOf(20, () => void all.find({ text }, 60))));
+	report(
+		'search over 2,000 exercises, the slowest of eight searches',
+		Math.max(...times),
+		'ms',
+		30,
+		asked.map((text, i) => `“${text}” ${times[i]?.toFixed(1)}`).join(', ')
+	);
+}
+
+async function world(): Promise<{ context: Context; coachId: string }> {
+	const db = pgliteDatabase(await PGlite.create());
+	await migrate(db);
+	const context: Context = { db, ids: randomIds, clock: { now: () => NOW } };
+	const coach = await createCoach(context, {
+		email: 'b@example.org',
+		name: 'B',
+		zone: 'UTC',
+		password: 'twelve letters or more'
+	});
+	return { context, coachId: coach.id };
+}
+
+async function makeChallenge(
+	context: Context,
+	coachId: string,
+	startsOn: string,
+	people: number,
+	session: Session
+) {
+	const id = await createChallenge({ ...context, clock: { now: () => NOW - 40 * 86_400_000 } }, coachId, {
+		name: `For ${people}`,
+		goal: 'measured',
+		startsOn,
+		weeks: 6,
+		trainingDays: [1, 2, 3, 5, 6],
+		budgetMinutes: 30,
+		ownZones: true,
+		opensAt: '05:30',
+		lateHours: 168,
+		lateWorth: 75,
+		partial: 'share',
+		afterClose: 'store',
+		lateJoiners: 'group'
+	});
+	const challenge = await challengeOf(context.db, coachId, id);
+	const { id: sessionId } = await createSession(context, coachId, {
+		name: `Session ${people}`,
+		body: session
+	});
+	const days = (await planOf(context.db, challenge))
+		.filter((day) => day.kind !== 'rest')
+		.map((day) => day.day);
+	await layDays(context, coachId, id, { days, kind: 'train', sessionId });
+	const zones = Intl.supportedValuesOf('timeZone');
+	const links = await enrol(
+		{ ...context, clock: { now: () => NOW - 40 * 86_400_000 } },
+		challenge,
+		Array.from({ length: people }, (_, i) => ({
+			name: `Person ${i}`,
+			mail: `p${people}.${i}@example.org`,
+			zone: zones[(i * 7) % zones.length] ?? 'UTC',
+			level: 'beginner' as const,
+			equipment: ['mat']
+		}))
+	);
+	return { challenge, links };
+}
+
+async function roll(context: Context, coachId: string): Promise<void> {
+	const { challenge } = await makeChallenge(context, coachId, '2026-10-26', 300, TWENTY_SETS);
+	// Thirty days of history for everybody, as check-ins would have left it.
+	const strip = Object.fromEntries(
+		Array.from({ length: 30 }, (_, i) => [
+			i + 1,
+			packEntry({
+				kind: 'check-in',
+				credit: i % 5 === 0 ? 0.6 : 1,
+				at: NOW - (30 - i) * 86_400_000,
+				pain: false
+			})
+		])
+	);
+	await context.db.query('update enrolment set strip = $1::jsonb', [JSON.stringify(strip)]);
+	const plan = await planOf(context.db, challenge);
+	const whole: number[] = [];
+	const query: number[] = [];
+	const cold = await timed(() => loadRoll(context.db, challenge, plan, NOW));
+	for (let i = 0; i < 60; i++) {
+		query.push(await timed(() => enrolmentsOf(context.db, challenge.id)));
+		whole.push(await timed(() => loadRoll(context.db, challenge, plan, NOW)));
+	}
+	report(
+		'roll of 300 people × 42 days, against its one query',
+		median(whole) / median(query),
+		'×',
+		2,
+		`${median(whole).toFixed(1)} ms against ${median(query).toFixed(1)} ms; the very first ${cold.toFixed(0)} ms`
+	);
+}
+
+async function checkins(context: Context, coachId: string): Promise<void> {
+	const { challenge, links } = await makeChallenge(context, coachId, '2026-10-27', 40, TWENTY_SETS);
+	const plan = await planOf(context.db, challenge);
+	const days = plan.filter((day) => day.kind !== 'rest' && day.day <= 25).map((day) => day.day);
+	const [first] = await context.db.query<{ version: string }>(
+		'select version_id as version from plan_day where challenge_id = $1 and version_id is not null limit 1',
+		[challenge.id]
+	);
+	const sets = [0, 1, 2, 3].flatMap((block) =>
+		Array.from({ length: 5 }, (_, i) => ({ block, part: 0, set: i + 1, amount: 10, kg: null }))
+	);
+	const bare: number[] = [];
+	const through: number[] = [];
+	let spare = 0;
+	for (const link of links) {
+		const person = { enrolmentId: link.enrolmentId, challengeId: challenge.id, name: link.name, zone: 'UTC' };
+		for (const day of days.slice(0, 8)) {
+			through.push(
+				await timed(() => checkIn(context, person, { id: randomIds.uuid(), day, done: 'part', sets }))
+			);
+			// The same rows in one transaction, with nothing looked up and nothing added up.
+			const id = randomIds.uuid();
+			bare.push(
+				await timed(() =>
+					context.db.transaction(async (tx) => {
+						await tx.query(
+							`insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, received_at, replaced_at)
+							 values ($1, $2, $3, $4, 'part', 0.5, 'on time', $5, $5)`,
+							[id, link.enrolmentId, day, first?.version, instant(NOW - spare++)]
+						);
+						for (const set of sets)
+							await tx.query(
+								'insert into set_log (checkin_id, block, part, set, amount, kg) values ($1, $2, $3, $4, $5, $6)',
+								[id, set.block, set.part, set.set, set.amount, set.kg]
+							);
+					})
+				)
+			);
+		}
+	}
+	report(
+		'check-in with 20 sets, against the bare inserts of its rows',
+		median(through) / median(bare),
+		'×',
+		3,
+		`${median(through).toFixed(1)} ms against ${median(bare).toFixed(1)} ms for 21 inserts in one transaction`
+	);
+}
+
+await compile();
+linear();
+search();
+const { context, coachId } = await world();
+await roll(context, coachId);
+await checkins(context, coachId);
+await context.db.close();

@@ -1,0 +1,80 @@
+import { createServer, connect, type Server, type Socket } from 'node:net';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, expect, it } from 'vitest';
+import pg from 'pg';
+import { startServer, type RunningServer } from '../support/server';
+
+/** A relay before the database that can be cut and mended. */
+class Relay {
+	private server: Server | null = null;
+	private readonly sockets = new Set<Socket>();
+	port = 0;
+
+	constructor(private readonly to: { host: string; port: number }) {}
+
+	open(): Promise<void> {
+		this.server = createServer((socket) => {
+			const onward = connect(this.to.port, this.to.host);
+			for (const end of [socket, onward]) {
+				this.sockets.add(end);
+				end.on('error', () => end.destroy());
+			}
+			socket.pipe(onward).pipe(socket);
+		});
+		return new Promise((resolve) =>
+			this.server?.listen(this.port, '127.0.0.1', () => {
+				const address = this.server?.address();
+				if (typeof address === 'object' && address) this.port = address.port;
+				resolve();
+			})
+		);
+	}
+
+	async cut(): Promise<void> {
+		for (const socket of this.sockets) socket.destroy();
+		this.sockets.clear();
+		await new Promise((resolve) => this.server?.close(resolve));
+	}
+}
+
+let app: RunningServer | null = null;
+let relay: Relay;
+afterAll(async () => {
+	await app?.kill();
+	await relay.cut();
+});
+
+it('the database goes and comes back: 503 with a message meanwhile, then all is as before', async () => {
+	const server = new URL(process.env.TEST_DATABASE_URL ?? '');
+	const admin = new pg.Client({ connectionString: server.href });
+	await admin.connect();
+	const name = `cadrex_gone_${process.pid}`;
+	await admin.query(`create database ${name}`);
+	await admin.end();
+	relay = new Relay({ host: server.hostname, port: Number(server.port) });
+	await relay.open();
+	const url = new URL(server);
+	url.port = String(relay.port);
+	url.pathname = `/${name}`;
+
+	app = await startServer({
+		DATABASE_URL: url.href,
+		CADREX_DATA: mkdtempSync(join(tmpdir(), 'cadrex-gone-'))
+	});
+	const health = async () => (await fetch(`${app!.url}/healthz`)).status;
+	expect(await (await fetch(`${app.url}/healthz`)).json()).toMatchObject({ ok: true, database: 'postgres' });
+	await relay.cut();
+	expect(await health()).toBe(503);
+	expect((await fetch(`${app.url}/sign-in`)).status).toBe(500);
+	// A visitor with a cookie fails before any page of ours: still our words, and a reference that the log holds.
+	const answer = await fetch(`${app.url}/challenges`, { headers: { cookie: 'cadrex_coach=anything' } });
+	const reference = /Reference ([0-9a-f]{8})/.exec(await answer.text())?.[1];
+	expect(answer.status).toBe(500);
+	expect(reference).toBeTruthy();
+	await expect.poll(() => app?.output()).toContain(`"request":"${reference}"`);
+	await relay.open();
+	expect(await health()).toBe(200);
+	expect((await fetch(`${app.url}/sign-in`)).status).toBe(200);
+}, 60_000);

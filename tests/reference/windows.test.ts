@@ -1,0 +1,89 @@
+/** Due windows against luxon (its own zone arithmetic over the IANA database) in all zones, day by day. */
+import { DateTime, IANAZone } from 'luxon';
+import { describe, expect, it } from 'vitest';
+import { dueWindow, type ReleasePolicy } from '$core/release';
+
+const FROM = '2025-01-01';
+const DAYS = 3 * 365;
+const ZONES = Intl.supportedValuesOf('timeZone').filter((zone) => IANAZone.isValidZone(zone));
+const POLICY: ReleasePolicy = { startsOn: FROM, zone: null, opensAt: 330, lateHours: 36 };
+
+/**
+ * The instant of a local time as luxon sees it. Luxon moves a time within a gap on by the gap's length, so
+ * the first valid minute is found by asking for each minute before until one is not moved.
+ */
+function withLuxon(date: DateTime, minutes: number): number {
+	const at = (m: number) => date.set({ hour: Math.floor(m / 60), minute: m % 60 });
+	let wanted = minutes;
+	let found = at(wanted);
+	while (found.hour * 60 + found.minute !== wanted) {
+		wanted += 1;
+		found = at(wanted);
+	}
+	// Of an hour that comes twice, the first.
+	const earlier = found.getPossibleOffsets().map((d) => d.toMillis());
+	return Math.min(found.toMillis(), ...earlier);
+}
+
+describe(`due windows in ${ZONES.length} zones over three years`, () => {
+	it('knows hundreds of zones', () => {
+		expect(ZONES.length).toBeGreaterThan(400);
+	});
+
+	it.each([
+		'Africa',
+		'America',
+		'Antarctica',
+		'Arctic',
+		'Asia',
+		'Atlantic',
+		'Australia',
+		'Europe',
+		'Indian',
+		'Pacific'
+	])(
+		'%s: opens and is due as luxon says, opens before it is due, and is due before the next is',
+		(region) => {
+			const wrong: string[] = [];
+			for (const zone of ZONES.filter((name) => name.startsWith(`${region}/`))) {
+				let date = DateTime.fromISO(FROM, { zone });
+				let due = 0;
+				for (let day = 1; day <= DAYS; day++) {
+					const window = dueWindow(day, { zone, shiftDays: 0 }, POLICY);
+					const next = date.plus({ days: 1 }).startOf('day');
+					if (window.opens !== withLuxon(date, 330) || window.due !== next.toMillis())
+						wrong.push(`${zone} day ${day}`);
+					if (!(window.opens < window.due && window.due < window.closes && due < window.due))
+						wrong.push(`${zone} order ${day}`);
+					due = window.due;
+					date = next;
+				}
+			}
+			expect(wrong).toEqual([]);
+		},
+		240_000
+	);
+
+	it('agrees on release hours that fall into gaps and doubled hours', () => {
+		const changes = [
+			['Europe/Oslo', '2026-03-29', 150],
+			['Europe/Oslo', '2026-10-25', 150],
+			['America/New_York', '2026-03-08', 135],
+			['America/New_York', '2026-11-01', 90],
+			['Australia/Lord_Howe', '2026-10-04', 135],
+			['Australia/Lord_Howe', '2026-04-05', 105],
+			['America/Santiago', '2026-09-06', 15],
+			['Africa/Cairo', '2026-04-24', 20]
+		] as const;
+		for (const [zone, date, minutes] of changes) {
+			const { opens } = dueWindow(
+				1,
+				{ zone, shiftDays: 0 },
+				{ startsOn: date, zone: null, opensAt: minutes, lateHours: 0 }
+			);
+			expect(new Date(opens).toISOString(), `${zone} ${date}`).toBe(
+				new Date(withLuxon(DateTime.fromISO(date, { zone }), minutes)).toISOString()
+			);
+		}
+	});
+});

@@ -1,0 +1,142 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { anyCoach, coachOf, createCoach, signIn, signOut, signOutEverywhere } from '$lib/server/auth/coach';
+import { openLink, personOf, renewLink, revokeLink } from '$lib/server/auth/link';
+import { TooOften, TryLimit } from '$lib/server/auth/limits';
+import { mayEnter } from '$lib/server/auth/roles';
+import {
+	makeCoach,
+	makeWorld,
+	PASSWORD,
+	testContext,
+	type TestContext,
+	type World
+} from '../support/context';
+
+let context: TestContext;
+let world: World;
+
+beforeAll(async () => {
+	context = await testContext();
+	expect(await anyCoach(context)).toBe(false);
+	world = await makeWorld(context);
+});
+afterAll(() => context.db.close());
+
+describe('coaches', () => {
+	it('sign in with the exact pair only, and are not told which half was wrong', async () => {
+		const token = await signIn(context, ' RUNA@example.org ', PASSWORD);
+		expect((await coachOf(context, token))?.coach.name).toBe('Runa');
+		const answers = await Promise.all(
+			[signIn(context, 'runa@example.org', 'wrong'), signIn(context, 'nobody@example.org', PASSWORD)].map(
+				(tried) => tried.catch((error: Error) => error.message)
+			)
+		);
+		expect(new Set(answers).size).toBe(1);
+	});
+
+	it('are made once for an address, with faults by field', async () => {
+		await expect(makeCoach(context)).rejects.toMatchObject({ status: 409 });
+		await expect(
+			createCoach(context, { email: 'x', name: '', zone: 'Mars/Base', password: 'short' })
+		).rejects.toMatchObject({
+			status: 400,
+			faults: expect.arrayContaining([
+				expect.objectContaining({ field: 'email' }),
+				expect.objectContaining({ field: 'zone', message: expect.stringContaining('Mars/Base') as string }),
+				expect.objectContaining({ field: 'password' })
+			]) as unknown
+		});
+	});
+
+	it('keep only hashes of passwords and tokens', async () => {
+		const token = await signIn(context, 'runa@example.org', PASSWORD);
+		const rows = await context.db.query(
+			'select c.password_hash, l.token_hash from coach c join coach_login l on l.coach_id = c.id'
+		);
+		expect(JSON.stringify(rows)).not.toContain(token);
+		expect(rows[0]?.password_hash).toMatch(/^\$argon2id\$/);
+	});
+
+	it('get a new token after an hour; the old one lasts a minute more, and then ends the login', async () => {
+		context.at('2026-11-25T12:00:00Z');
+		const first = await signIn(context, 'runa@example.org', PASSWORD);
+		context.at('2026-11-25T13:01:00Z');
+		const second = (await coachOf(context, first))?.newToken;
+		expect(second).toBeTruthy();
+		expect((await coachOf(context, first))?.newToken).toBeNull();
+		context.at('2026-11-25T13:05:00Z');
+		expect(await coachOf(context, first)).toBeNull();
+		expect(await coachOf(context, second ?? '')).toBeNull();
+	});
+
+	it('are signed out after thirty days without use', async () => {
+		const token = await signIn(context, 'runa@example.org', PASSWORD);
+		context.at('2026-12-26T00:00:00Z');
+		expect(await coachOf(context, token)).toBeNull();
+		context.at('2026-11-25T12:00:00Z');
+	});
+
+	it('sign out here or everywhere', async () => {
+		const [a, b, c] = await Promise.all([1, 2, 3].map(() => signIn(context, 'runa@example.org', PASSWORD)));
+		await signOut(context, a!);
+		expect([await coachOf(context, a!), (await coachOf(context, b!)) !== null]).toEqual([null, true]);
+		await signOutEverywhere(context, world.coach.id);
+		expect([await coachOf(context, b!), await coachOf(context, c!)]).toEqual([null, null]);
+	});
+});
+
+describe('personal links', () => {
+	it('are exchanged for a token of their own', async () => {
+		const token = await openLink(context, world.secrets[0]!);
+		expect(token).not.toBe(world.secrets[0]);
+		expect(await personOf(context, token!)).toEqual(world.people[0]);
+		expect(await openLink(context, 'no such secret')).toBeNull();
+	});
+
+	it('end with their devices when made anew or revoked', async () => {
+		const token = await openLink(context, world.secrets[1]!);
+		const fresh = await renewLink(context, world.coach.id, world.people[1]!.enrolmentId);
+		expect([await personOf(context, token!), await openLink(context, world.secrets[1]!)]).toEqual([
+			null,
+			null
+		]);
+		const again = await openLink(context, fresh);
+		expect(await personOf(context, again!)).toMatchObject({ name: 'Person 2' });
+		await revokeLink(context, world.coach.id, world.people[1]!.enrolmentId);
+		expect([await personOf(context, again!), await openLink(context, fresh)]).toEqual([null, null]);
+	});
+
+	it('are nobody’s to renew but their own coach’s', async () => {
+		const other = await makeCoach(context, 'Other');
+		await expect(renewLink(context, other.id, world.people[0]!.enrolmentId)).rejects.toMatchObject({
+			status: 404
+		});
+		await expect(revokeLink(context, other.id, 'not-a-uuid')).rejects.toMatchObject({ status: 404 });
+	});
+});
+
+describe('roles', () => {
+	it.each([
+		['/(coach)/c/[challenge]/roll', 'enter', 'not found', 'sign in'],
+		['/(me)/me', 'not found', 'enter', 'sign in'],
+		['/api/me/checkins', 'not found', 'enter', 'sign in'],
+		['/sign-in', 'enter', 'enter', 'enter']
+	])('%s: coach %s, participant %s, nobody %s', (route, coach, participant, nobody) => {
+		expect(mayEnter(route, { coach: true, participant: false })).toBe(coach);
+		expect(mayEnter(route, { coach: false, participant: true })).toBe(participant);
+		expect(mayEnter(route, { coach: false, participant: false })).toBe(nobody);
+	});
+});
+
+describe('the limit on tries', () => {
+	it('lets so many through, then says for how long not', async () => {
+		const limit = new TryLimit(context.db, 'test', 3, 900);
+		for (let i = 0; i < 3; i++) await limit.take('10.0.0.1');
+		const refusal = await limit.take('10.0.0.1').catch((error: unknown) => error);
+		expect(refusal).toBeInstanceOf(TooOften);
+		expect((refusal as TooOften).retryAfter).toBeGreaterThan(800);
+		await limit.take('10.0.0.2');
+		await limit.clear('10.0.0.1');
+		await limit.take('10.0.0.1');
+	});
+});

@@ -1,0 +1,96 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { adherence } from '$core/cohort';
+import { weekdayOf } from '$core/release';
+import { forgetAfter, liveUntil } from '$demo/live';
+import { writeDemo } from '$demo/seed';
+import { challengesOf, type Challenge } from '$lib/server/challenges/challenge';
+import type { Database } from '$lib/server/db/database';
+import { sumsOf } from '$lib/server/checkins/rebuild';
+import { randomIds } from '$lib/server/ids';
+import { planOf } from '$lib/server/plan/plan';
+import { loadRoll, type Roll } from '$lib/server/roll/roll';
+import { emptyDatabase } from '../support/context';
+
+const NOW = Date.parse('2026-05-13T05:40:00Z');
+const HOUR = 3_600_000;
+let one: Database;
+let other: Database;
+
+beforeAll(async () => {
+	[one, other] = [await emptyDatabase(), await emptyDatabase()];
+	for (const db of [one, other]) await writeDemo({ db, clock: { now: () => NOW } });
+}, 120_000);
+afterAll(() => Promise.all([one.close(), other.close()]));
+
+async function challenges(db: Database): Promise<(Challenge & { people: number })[]> {
+	const [coach] = await db.query<{ id: string }>('select id from coach');
+	return challengesOf(db, coach?.id ?? '');
+}
+async function rollAt(db: Database, now: number): Promise<Roll> {
+	const running = (await challenges(db)).find((challenge) => challenge.weeks === 6)!;
+	return loadRoll(db, running, await planOf(db, running), now);
+}
+const everything = (db: Database) =>
+	db.query(
+		'select id, enrolment_id, day, done, credit, standing, effort, hurts, note, received_at from checkin order by id'
+	);
+
+describe('the demo world', () => {
+	it('is the same for the same day', async () => {
+		expect(await everything(one)).toEqual(await everything(other));
+		expect((await everything(one)).length).toBeGreaterThan(500);
+	});
+
+	it('has a challenge in its fourth week, a finished one and one being planned', async () => {
+		const all = await challenges(one);
+		expect(all.map(({ weeks, startsOn }) => [weeks, startsOn])).toEqual([
+			[8, '2026-06-15'],
+			[6, '2026-04-20'],
+			[4, '2026-03-09']
+		]);
+		expect(all.map((challenge) => weekdayOf(challenge.startsOn))).toEqual([1, 1, 1]);
+		expect(all[1]?.people).toBe(26);
+	});
+
+	it('has all kinds of trouble', async () => {
+		const { rows } = await rollAt(one, NOW);
+		const row = (name: string) => rows.find(({ person }) => person.name.startsWith(name))!;
+		expect(row('Ingrith').person.fromDay).toBe(9);
+		expect(row('Mirela').silent).toBeGreaterThanOrEqual(4);
+		expect(row('Yelena').trend).toBeLessThanOrEqual(-25);
+		expect(row('Beatrix').trend).toBeLessThanOrEqual(-25);
+		expect(row('Noor').days.filter((day) => day.pain)).toHaveLength(2);
+		expect(
+			row('Lupe')
+				.days.slice(8, 13)
+				.map((day) => day.state)
+		).toEqual(['excused', 'excused', 'rest', 'excused', 'excused']);
+		expect(row('Lupe').days[19]?.state).toBe('done');
+		expect(row('Anahí').days[15]?.state).toBe('excused');
+		expect(new Set(rows.map(({ person }) => person.zone)).size).toBeGreaterThan(20);
+		const levels = new Set(rows.map(({ person }) => person.level));
+		expect(levels.size).toBe(3);
+	});
+
+	it('nobody has checked in for a day before it was open for them, or in the future', async () => {
+		const [{ n } = { n: -1 }] = await one.query<{ n: number }>(
+			'select count(*)::int as n from checkin where received_at > $1',
+			[new Date(NOW).toISOString()]
+		);
+		expect(n).toBe(0);
+	});
+
+	it('lives on with the clock, and goes back without a trace', async () => {
+		const before = await everything(one);
+		const context = { db: one, ids: randomIds, clock: { now: () => NOW + 24 * HOUR } };
+		expect(await liveUntil(context, NOW, NOW + 24 * HOUR)).toBeGreaterThan(8);
+		const today = adherence((await rollAt(one, NOW + 24 * HOUR)).rows.map((row) => row.days[23]!));
+		expect(today.credit).toBeGreaterThan(12);
+		// Living through the same hours again changes nothing.
+		expect(await liveUntil(context, NOW, NOW + 24 * HOUR)).toBe(0);
+		await forgetAfter(context, NOW);
+		expect(await everything(one)).toEqual(before);
+		const [first] = (await rollAt(one, NOW)).rows;
+		expect(first?.person.strip).toEqual((await sumsOf(one, first?.person.id ?? '')).strip);
+	});
+});

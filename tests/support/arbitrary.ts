@@ -1,0 +1,245 @@
+import fc from 'fast-check';
+import type { FORMATS } from '$core/session';
+import { type Block, type Part, type PartialRule, type Repeat, type Role, type Session } from '$core/session';
+
+const NAMES = ['Goblet squat', 'Push-up', 'One-arm row', 'Plank', 'Suitcase carry', 'Hut lift', 'Rope climb'];
+
+const target = fc.oneof(
+	fc.integer({ min: 1, max: 30 }).map((reps) => ({ kind: 'reps' as const, reps })),
+	fc.integer({ min: 5, max: 90 }).map((seconds) => ({ kind: 'seconds' as const, seconds })),
+	fc.integer({ min: 5, max: 200 }).map((metres) => ({ kind: 'metres' as const, metres }))
+);
+const tempo = fc.option(
+	fc.tuple(
+		fc.integer({ min: 1, max: 5 }),
+		fc.integer({ min: 0, max: 3 }),
+		fc.integer({ min: 1, max: 3 }),
+		fc.integer({ min: 0, max: 2 })
+	),
+	{ nil: null }
+);
+/** A choice only between two ways to count. */
+const OTHER = {
+	reps: { kind: 'seconds' as const, seconds: 40 },
+	seconds: { kind: 'reps' as const, reps: 12 },
+	metres: { kind: 'seconds' as const, seconds: 45 }
+};
+const part: fc.Arbitrary<Part> = fc
+	.record({
+		exercise: fc.constantFrom(...NAMES),
+		target,
+		perSide: fc.boolean(),
+		tempo,
+		kg: fc.option(
+			fc.integer({ min: 1, max: 80 }).map((half) => half / 2),
+			{ nil: null }
+		),
+		choice: fc.boolean(),
+		rule: fc.option(fc.constantFrom<PartialRule>('1¼', '1½', 'lower half', 'upper half'), {
+			nil: null,
+			freq: 4
+		})
+	})
+	.map(({ choice, rule, ...p }) => ({
+		...p,
+		...(choice && { or: OTHER[p.target.kind] }),
+		...(rule && { partial: rule })
+	}));
+const timed =
+	(seconds: number) =>
+	({ or, ...p }: Part): Part => ({
+		...p,
+		target: { kind: 'seconds', seconds },
+		...(or && { or: OTHER.seconds })
+	});
+const role: fc.Arbitrary<Role> = fc.constantFrom('warm-up', 'main', 'cool-down');
+const parts = (min: number, max: number) => fc.array(part, { minLength: min, maxLength: max });
+const rest = fc.integer({ min: 0, max: 180 });
+const rounds = fc.integer({ min: 1, max: 6 });
+
+const sets = fc
+	.record({
+		format: fc.constant('straight-sets' as const),
+		role,
+		sets: rounds,
+		rest,
+		parts: parts(1, 1),
+		drop: fc.option(
+			fc.record({
+				times: fc.integer({ min: 1, max: 5 }),
+				percent: fc.integer({ min: 5, max: 60 }),
+				on: fc.constantFrom('last' as const, 'every' as const)
+			}),
+			{ nil: null, freq: 4 }
+		)
+	})
+	.map(({ drop, ...block }) =>
+		drop ? { ...block, drop, parts: block.parts.map((p) => ({ ...p, kg: p.kg ?? 8 })) } : block
+	);
+const superset = fc.record({
+	format: fc.constant('superset' as const),
+	role,
+	rounds,
+	restInside: rest,
+	restAfter: rest,
+	parts: parts(2, 3)
+});
+const circuit = fc
+	.record({
+		format: fc.constant('interval-circuit' as const),
+		role,
+		rounds,
+		work: fc.integer({ min: 10, max: 60 }),
+		rest,
+		roundRest: fc.option(rest, { nil: null }),
+		keepLastRest: fc.boolean(),
+		parts: parts(1, 8)
+	})
+	.map((block) => ({ ...block, parts: block.parts.map(timed(block.work)) }));
+const holds = fc
+	.record({ format: fc.constant('holds' as const), role, rounds, rest, parts: parts(1, 6) })
+	.map((block) => ({ ...block, parts: block.parts.map(timed(30)) }));
+/** Work that leaves some of every minute: two parts of ten seconds a group at most. */
+const emom = fc
+	.record({
+		format: fc.constant('emom' as const),
+		role,
+		minutes: fc.integer({ min: 1, max: 20 }),
+		sizes: fc.array(fc.integer({ min: 1, max: 2 }), { minLength: 1, maxLength: 3 }),
+		pool: parts(6, 6)
+	})
+	.map(({ sizes, pool, ...block }) => {
+		let next = 0;
+		const groups = sizes.map((size) => Array.from({ length: size }, () => next++));
+		return { ...block, groups, parts: pool.slice(0, next).map(timed(10)) };
+	});
+
+const forTime = fc.record({
+	format: fc.constant('for-time' as const),
+	role,
+	rounds,
+	limit: fc.integer({ min: 30, max: 1800 }),
+	parts: parts(1, 5)
+});
+const amrap = fc.record({
+	format: fc.constant('amrap' as const),
+	role,
+	length: fc.integer({ min: 30, max: 1800 }),
+	parts: parts(1, 5)
+});
+const stations = fc
+	.record({
+		format: fc.constant('stations' as const),
+		role,
+		rounds: fc.integer({ min: 1, max: 3 }),
+		seconds: fc.integer({ min: 20, max: 300 }),
+		change: fc.integer({ min: 0, max: 60 }),
+		people: fc.option(fc.integer({ min: 2, max: 40 }), { nil: null }),
+		sizes: fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 1, maxLength: 4 }),
+		pool: parts(12, 12)
+	})
+	.map(({ sizes, pool, ...block }) => {
+		let next = 0;
+		const groups = [2, ...sizes].map((size) =>
+			Array.from({ length: Math.min(size, 12 - next) }, () => next++)
+		);
+		return { ...block, groups: groups.filter((group) => group.length > 0), parts: pool.slice(0, next) };
+	});
+const steady = fc
+	.record({
+		format: fc.constant('steady-cardio' as const),
+		role,
+		minutes: fc.integer({ min: 1, max: 90 }),
+		bpm: fc.option(
+			fc.integer({ min: 90, max: 150 }).map((low) => ({ low, high: low + 10 })),
+			{ nil: null }
+		),
+		parts: parts(1, 1)
+	})
+	.map((block) => ({ ...block, parts: block.parts.map(timed(block.minutes * 60)) }));
+const hiit = fc
+	.record({
+		format: fc.constant('hard-intervals' as const),
+		role,
+		times: fc.integer({ min: 1, max: 12 }),
+		hard: fc.integer({ min: 10, max: 60 }),
+		easy: fc.integer({ min: 1, max: 90 }),
+		parts: parts(1, 2)
+	})
+	.map((block) => ({
+		...block,
+		parts: block.parts.map((p, i) => timed(i === 0 ? block.hard : block.easy)(p))
+	}));
+
+/** Every format, so that a law that holds for these holds for a new one or says where it does not. */
+const BLOCKS: { [F in keyof typeof FORMATS]: fc.Arbitrary<Block> } = {
+	'straight-sets': sets,
+	superset,
+	'interval-circuit': circuit,
+	emom,
+	'for-time': forTime,
+	amrap,
+	stations,
+	'steady-cardio': steady,
+	'hard-intervals': hiit,
+	holds
+};
+export const anyBlock: fc.Arbitrary<Block> = fc.oneof(...Object.values(BLOCKS));
+
+const line = fc.stringMatching(/^[a-z][a-z ]{0,20}[a-z]$/);
+const setup = fc.option(fc.record({ text: line, seconds: fc.integer({ min: 0, max: 90 }) }), {
+	nil: null,
+	freq: 3
+});
+const optional = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: null, freq: 3 });
+
+/** Repeats that do not overlap: each takes some blocks, then some are left out. */
+const repeats = (count: number): fc.Arbitrary<Repeat[]> =>
+	fc
+		.array(
+			fc.record({
+				skip: fc.integer({ min: 0, max: 2 }),
+				length: fc.integer({ min: 1, max: 3 }),
+				times: fc.integer({ min: 2, max: 4 }),
+				rest: fc.integer({ min: 0, max: 60 })
+			}),
+			{ maxLength: 3 }
+		)
+		.map((list) => {
+			let from = 0;
+			return list.flatMap(({ skip, length, times, rest: between }) => {
+				const repeat = { from: from + skip, to: from + skip + length - 1, times, rest: between };
+				from = repeat.to + 1;
+				return repeat.to < count ? [repeat] : [];
+			});
+		});
+
+export const anySession: fc.Arbitrary<Session> = fc
+	.array(fc.tuple(anyBlock, setup), { minLength: 1, maxLength: 8 })
+	.chain((made) =>
+		fc.record({
+			blocks: fc.constant(made.map(([block, before]) => (before ? { ...block, setup: before } : block))),
+			repeats: repeats(made.length),
+			note: optional(line),
+			links: optional(
+				fc.array(
+					fc.record({
+						title: line,
+						url: fc.webUrl({ validSchemes: ['https'] }).filter((url) => url.length <= 500)
+					}),
+					{
+						minLength: 1,
+						maxLength: 3
+					}
+				)
+			),
+			recovery: optional(fc.array(line, { minLength: 1, maxLength: 3 }))
+		})
+	)
+	.map(({ blocks, repeats: again, note, links, recovery }) => ({
+		blocks,
+		...(again.length > 0 && { repeats: again }),
+		...(note && { note }),
+		...(links && { links }),
+		...(recovery && { recovery })
+	}));

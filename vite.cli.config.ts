@@ -1,0 +1,16 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vite';
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** Bundles what runs outside the web server (administration, benchmarks); packages stay external. */
+export default defineConfig({
+	resolve: { alias: { $core: here('src/core'), $lib: here('src/lib'), $demo: here('src/demo') } },
+	publicDir: false,
+	build: {
+		ssr: true,
+		outDir: 'build-cli',
+		target: 'node20',
+		rolldownOptions: { input: { admin: 'src/cli/admin.ts', bench: 'tests/load/bench.ts' } }
+	}
+});

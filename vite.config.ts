@@ -11,6 +11,8 @@ export default defineConfig({
 			? ['tests/{server,postgres}/**/*.test.ts']
 			: ['src/**/*.test.ts', 'tests/{reference,server,faults}/**/*.test.ts'],
 		globalSetup: ['tests/support/global-setup.ts'],
+		// One process a core: the longest files wait for a child process or a clock, not for the core.
+		maxWorkers: '100%',
 		testTimeout: 30_000,
 		hookTimeout: 60_000
 	}

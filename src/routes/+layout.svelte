@@ -11,6 +11,8 @@
 	/** A page that is there at once shows nothing; one that takes its time says that it is coming. */
 	let slow = $state(false);
 	$effect(() => {
+		// Says that the scripts run and nothing is on its way: what drives a page from outside waits for it.
+		document.documentElement.dataset.settled = navigating.to ? 'no' : 'yes';
 		if (!navigating.to) {
 			slow = false;
 			return;

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 
 export interface DemoSignIn {
@@ -28,8 +29,26 @@ export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }>({
 });
 export { expect };
 
+/** Waits until the scripts of a page run and no other page is on its way. */
 export async function ready(page: Page): Promise<void> {
-	await page.waitForLoadState('networkidle');
+	await page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
+}
+
+/**
+ * No barrier that axe-core finds by the rules of WCAG 2.1 A and AA. The two themes differ in colours alone:
+ * a dark page is judged by its contrasts, the rest is judged on the light one.
+ */
+export async function noBarriers(page: Page, name: string): Promise<void> {
+	const dark = await page.evaluate(() => matchMedia('(prefers-color-scheme: dark)').matches);
+	const axe = new AxeBuilder({ page });
+	const { violations } = await (
+		dark
+			? axe.withRules(['color-contrast', 'link-in-text-block'])
+			: axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+	).analyze();
+	expect(
+		violations.map((v) => `${name}: ${v.id} ${v.nodes.map((node) => node.target.join(' ')).join(' | ')}`)
+	).toEqual([]);
 }
 
 export async function signIn(page: Page, demo: DemoSignIn): Promise<void> {

@@ -1,16 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { expect, openPlace, ready, signIn, test } from './support';
-
-async function noBarriers(page: Page, name: string): Promise<void> {
-	const { violations } = await new AxeBuilder({ page })
-		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
-		.analyze();
-	const found = violations.map(
-		(v) => `${name}: ${v.id} ${v.nodes.map((node) => node.target.join(' ')).join(' | ')}`
-	);
-	expect(found).toEqual([]);
-}
+import { expect, noBarriers, openPlace, ready, signIn, test } from './support';
 
 for (const colorScheme of ['light', 'dark'] as const) {
 	test(`main views have no barriers, ${colorScheme}`, async ({ page, demo }) => {

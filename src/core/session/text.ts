@@ -97,7 +97,12 @@ class SessionReader {
 
 	private block(text: string, line: number): void {
 		const read = parseLine(text, this.library);
-		if ('faults' in read) return read.faults.forEach((fault) => this.fault(line, text, fault.message, fault));
+		if ('faults' in read) {
+			// People put the name on top as it is.
+			const title = this.name === null && this.blocks.length === 0 && !/\d/.test(text);
+			const hint = title ? `; if it is the name, write session: ${text.trim()}` : '';
+			return read.faults.forEach((fault) => this.fault(line, text, fault.message + hint, fault));
+		}
 		this.notes.push(...read.notes.map((message) => ({ line, message })));
 		this.blocks.push(this.setup ? { ...read.block, setup: this.setup } : read.block);
 		this.setup = null;

@@ -52,7 +52,7 @@
 	<div class="flex flex-wrap gap-3">
 		<label
 			><span class="label-text">Movement</span><select
-				class="select select-sm mt-1 block w-40"
+				class="select select-sm mt-1 flex w-40"
 				name="pattern"
 				value={value.pattern ?? 'squat'}
 				>{#each PATTERNS as one (one)}<option>{one}</option>{/each}</select
@@ -60,7 +60,7 @@
 		>{@render fault('pattern')}
 		<label
 			><span class="label-text">Position</span><select
-				class="select select-sm mt-1 block w-36"
+				class="select select-sm mt-1 flex w-36"
 				name="position"
 				value={value.position ?? 'standing'}
 				>{#each POSITIONS as one (one)}<option>{one}</option>{/each}</select
@@ -70,7 +70,7 @@
 	<div class="flex flex-wrap items-end gap-3">
 		<label
 			><span class="label-text">Counted in</span><select
-				class="select select-sm mt-1 block w-28"
+				class="select select-sm mt-1 flex w-28"
 				name="countedIn"
 				value={value.countedIn ?? 'reps'}
 				>{#each COUNTED_IN as one (one)}<option>{one}</option>{/each}</select
@@ -90,7 +90,7 @@
 		>{@render fault('tempo')}
 		<label
 			><span class="label-text">Landing</span><select
-				class="select select-sm mt-1 block w-24"
+				class="select select-sm mt-1 flex w-24"
 				name="impact"
 				value={value.impact ?? 'none'}
 				>{#each IMPACTS as one (one)}<option value={one}
@@ -100,7 +100,7 @@
 		>
 		<label
 			><span class="label-text">Balance</span><select
-				class="select select-sm mt-1 block w-40"
+				class="select select-sm mt-1 flex w-40"
 				name="balance"
 				value={String(value.balance ?? 0)}
 				><option value="0">none to speak of</option><option value="1">some</option><option value="2"

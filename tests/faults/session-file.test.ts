@@ -79,6 +79,16 @@ describe('a session file', () => {
 		expect(({} as { admin?: boolean }).admin).toBeUndefined();
 	});
 
+	it.each(['valueOf', 'constructor', 'toString', 'hasOwnProperty'])(
+		'with a field called %s, as every object inherits one, is refused',
+		(name) => {
+			expect(read(`{"${name}":null}`).faults.length).toBeGreaterThan(0);
+			expect(
+				read(changed((f) => ((f.session as unknown as Record<string, unknown>)[name] = 1))).faults
+			).not.toEqual([]);
+		}
+	);
+
 	it('whatever it holds, there is an answer', () => {
 		fc.assert(
 			fc.property(fc.oneof(fc.string({ maxLength: 400 }), fc.json()), (text) => {

@@ -52,6 +52,11 @@ for (const place of ['desk', 'roll', 'plan', 'people']) {
 	await desk.go(`${challenge}/${place}`);
 	await desk.shoot(place);
 }
+await desk.go(`${challenge}/plan?show=progression`);
+await desk.page.getByRole('button', { name: /^Overhead press/ }).click();
+await desk.shoot('progression');
+await desk.go(`${challenge}/plan?show=charts`);
+await desk.shoot('plan-charts');
 await desk.go(`${challenge}/build`);
 const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');
 await desk.go(session ?? '');

@@ -1,4 +1,5 @@
 import type { Library } from '$core/library';
+import { REST_DAY, type Plan, type PlannedDay } from '$core/plan';
 import { addDays, dateIn, instantOf, weekdayOf } from '$core/release';
 import { parseSessionText, type Session } from '$core/session';
 import type { App } from '$lib/server/app';
@@ -9,11 +10,12 @@ import type { Context } from '$lib/server/context';
 import { seededIds } from '$lib/server/ids';
 import { enrol } from '$lib/server/people/enrolments';
 import { excuse } from '$lib/server/people/excuses';
-import { layDays } from '$lib/server/plan/plan';
+import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { createExercise, libraryFor } from '$lib/server/library/exercises';
 import { createSession, saveSession, type Saved } from '$lib/server/sessions/sessions';
 import { mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
+import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
 import {
 	OWN_EXERCISES,
 	RIDGE_LOAD_SECOND,
@@ -57,27 +59,35 @@ async function writeSessions(context: Context, coach: Coach): Promise<Sessions> 
 	return saved as Sessions;
 }
 
+/** Lays the usual week over the first weeks of a challenge, with its tests, and with what makes it harder. */
 async function layWeeks(
 	context: Context,
 	challenge: Challenge,
 	sessions: Sessions,
-	weeks: number
+	weeks: number,
+	rules: (ids: Record<DemoSession, string>) => Pick<Plan, 'rules' | 'deload'> = () => ({
+		rules: [],
+		deload: null
+	})
 ): Promise<void> {
-	for (let day = 1; day <= weeks * 7; day++) {
-		const planned = WEEK[(day - 1) % 7];
-		if (TEST_DAYS.includes(day) && day <= weeks * 7)
-			await layDays(context, challenge.coachId, challenge.id, {
-				days: [day],
-				kind: 'test',
-				sessionId: sessions['Carry test'].id
-			});
-		else if (planned)
-			await layDays(context, challenge.coachId, challenge.id, {
-				days: [day],
-				kind: planned.kind,
-				sessionId: sessions[planned.session].id
-			});
-	}
+	const { plan, revision } = await openPlan(context, challenge);
+	const ids = Object.fromEntries(Object.entries(sessions).map(([name, { id }]) => [name, id])) as Record<
+		DemoSession,
+		string
+	>;
+	const tests = BENCHMARKS.map(({ id }) => id);
+	const days = plan.days.map((day, i): PlannedDay => {
+		if (i >= weeks * 7) return day;
+		if (TEST_DAYS.includes(i + 1)) return { kind: 'test', session: ids['Carry test'], effort: null, tests };
+		const planned = WEEK[i % 7];
+		return planned
+			? { kind: planned.kind, session: ids[planned.session], effort: null, tests: [] }
+			: REST_DAY;
+	});
+	await savePlan(context, challenge.coachId, challenge.id, {
+		revision,
+		plan: { days, tests: BENCHMARKS, audience: AUDIENCE, ...rules(ids) }
+	});
 }
 
 const rowOf = (person: DemoPerson) => ({
@@ -162,7 +172,7 @@ async function writeRunning(
 		weeks: 6,
 		afterClose: 'store'
 	});
-	await layWeeks(context, challenge, sessions, 6);
+	await layWeeks(context, challenge, sessions, 6, progressionOf);
 	const links = await enrolAll(context, challenge, PEOPLE, now);
 	// Before week 3 the coach made one session harder: the days after it go over to version 2.
 	const sunday = instantOf(addDays(startsOn, 11), 20 * 60, COACH_ZONE);

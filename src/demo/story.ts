@@ -1,7 +1,7 @@
 import { fullLog, type LoggedSet } from '$core/log';
 import { prescriptionOf, type Session } from '$core/session';
 import type { DueWindow } from '$core/release';
-import { chance } from './chance';
+import { chance } from '$core/stats';
 import type { DemoPerson } from './people.data';
 
 const HOUR = 3_600_000;

@@ -58,9 +58,7 @@ export function signed(value: number): string {
 	return whole > 0 ? `+${whole}` : `−${-whole}`;
 }
 
-/** A number with its thing, in the singular where it is one. */
-export const counted = (n: number, one: string, many = `${one}s`): string =>
-	`${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+export { counted } from '$core/words';
 
 /** `31 min` of seconds. */
 export const minutesText = (seconds: number): string => `${Math.round(seconds / 60)} min`;

@@ -55,11 +55,15 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 	await test.step('lays it on days', async () => {
 		await page.getByRole('link', { name: 'Plan' }).click();
 		await ready(page);
-		for (const day of [1, 2, 3]) await page.getByLabel(`Choose day ${day}`, { exact: true }).check();
+		const cell = (day: number) => page.getByRole('gridcell', { name: new RegExp(`^Day ${day},`) });
+		await cell(1).click();
+		await cell(3).click({ modifiers: ['Shift'] });
+		await expect(page.getByRole('heading', { name: '3 days' })).toBeVisible();
 		await page.getByLabel('Kind of day').selectOption('train');
-		await page.getByRole('combobox', { name: 'Session' }).selectOption({ label: 'Path load, 9 min' });
-		await page.getByRole('button', { name: 'Lay on 3 days' }).click();
-		await expect(page.getByLabel('Week 1')).toContainText('Path load');
+		await page.getByRole('combobox', { name: 'Session' }).selectOption({ label: 'Path load' });
+		await page.getByRole('button', { name: 'Save the plan' }).click();
+		await expect(page.getByText('The plan is saved.')).toBeVisible();
+		await expect(cell(3)).toContainText('Path load');
 		await expect(page.getByRole('heading', { name: 'Release of day 1' })).toBeVisible();
 	});
 

@@ -9,7 +9,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		await noBarriers(page, 'sign-in');
 		await signIn(page, demo);
 		await noBarriers(page, 'challenges');
-		for (const place of ['Desk', 'Roll', 'Plan', 'Build', 'People', 'Settings']) {
+		for (const place of ['Desk', 'Roll', 'Build', 'People', 'Settings']) {
 			await openPlace(page, place === 'Desk' ? 'desk' : place);
 			await noBarriers(page, place);
 		}

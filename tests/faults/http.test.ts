@@ -186,7 +186,7 @@ describe('answers', () => {
 	});
 
 	it('say how things are', async () => {
-		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 2 });
+		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 3 });
 	});
 
 	it('after too many tries, say when to come back', async () => {

@@ -6,6 +6,18 @@ import { PGlite } from '@electric-sql/pglite';
 import { Bench } from 'tinybench';
 import { packEntry } from '$core/cohort';
 import { libraryOf, STANDARD, type Exercise } from '$core/library';
+import {
+	checkPlan,
+	emptyForms,
+	EMPTY_PLAN,
+	layOut,
+	newRule,
+	REST_DAY,
+	swapDays,
+	type Plan,
+	type PlannedDay,
+	type PlanSession
+} from '$core/plan';
 import { ExerciseSearch } from '$lib/exercise-search';
 import { compileSession, parseSessionText, type Session } from '$core/session';
 import { challengeOf, createChallenge } from '$lib/server/challenges/challenge';
@@ -118,6 +130,43 @@ function search(): void {
 		'ms',
 		30,
 		asked.map((text, i) => `“${text}” ${times[i]?.toFixed(1)}`).join(', ')
+	);
+}
+
+/** Twelve weeks of five sessions, sixty in all, with rules and lighter weeks; every session a form of its own. */
+function bigPlan(): { plan: Plan; sessions: PlanSession[] } {
+	const sessions = Array.from({ length: 60 }, (_, i): PlanSession => {
+		const first = HOUR.blocks[0];
+		const blocks = first ? [...HOUR.blocks.slice(1 + (i % 3)), first] : HOUR.blocks;
+		return { key: `s${i}`, name: `Session ${i}`, body: { blocks } };
+	});
+	const days = Array.from({ length: 84 }, (_, i): PlannedDay => {
+		const weekday = i % 7;
+		if (weekday > 4) return REST_DAY;
+		return { kind: 'train', session: `s${Math.floor(i / 7) * 5 + weekday}`, effort: null, tests: [] };
+	});
+	const rules = [
+		newRule('a', { exercise: 'Goblet squat' }, [{ kind: 'double', top: 12, kg: 1 }]),
+		newRule('b', { exercise: 'One-arm row' }, [{ kind: 'load', kg: 1 }]),
+		newRule('c', { exercise: 'Plank' }, [{ kind: 'seconds', seconds: 1 }])
+	];
+	return { plan: { ...EMPTY_PLAN, days, rules, deload: { every: 4, keep: 0.6 } }, sessions };
+}
+
+/** What a change of the plan costs: one day is another, and everything is worked out and checked again. */
+function checkPlans(): void {
+	const { plan, sessions } = bigPlan();
+	const known = emptyForms();
+	const check = (p: Plan) => checkPlan(layOut(p, sessions, { known }), { budgetMinutes: 45 });
+	const first = timesOf(1, () => void checkPlan(layOut(plan, sessions), { budgetMinutes: 45 }))[0] ?? NaN;
+	let turn = 0;
+	const times = timesOf(30, () => void check(swapDays(plan, 1 + (turn++ % 80), 84)));
+	report(
+		'checks of a 12-week plan with 60 sessions after a move, median',
+		median(times),
+		'ms',
+		100,
+		`${check(plan).length} findings; with every session compiled anew ${first.toFixed(0)} ms`
 	);
 }
 
@@ -264,6 +313,7 @@ async function checkins(context: Context, coachId: string): Promise<void> {
 await compile();
 linear();
 search();
+checkPlans();
 const { context, coachId } = await world();
 await roll(context, coachId);
 await checkins(context, coachId);

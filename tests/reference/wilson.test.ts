@@ -5,7 +5,7 @@
  */
 import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
-import { wilson } from '$core/stats/wilson';
+import { wilson } from '$core/stats';
 
 describe('Wilson score interval', () => {
 	it.each([

@@ -44,8 +44,8 @@ describe('the database, whichever it is', () => {
 	it('holds its invariants by itself', async () => {
 		const insert = (zone: string, partial: string) =>
 			db.query(
-				`insert into challenge (id, coach_id, name, goal, starts_on, weeks, training_days, budget_minutes, opens_at, late_hours, late_worth, partial, after_close, late_joiners, created_at, release_zone)
-				 values (gen_random_uuid(), gen_random_uuid(), 'x', 'x', '2026-01-01', 13, '{1}', 30, 0, 0, 1, $2, 'store', 'group', now(), $1)`,
+				`insert into challenge (id, coach_id, name, goal, starts_on, days, training_days, budget_minutes, opens_at, late_hours, late_worth, partial, after_close, late_joiners, created_at, release_zone)
+				 values (gen_random_uuid(), gen_random_uuid(), 'x', 'x', '2026-01-01', 85, '{1}', 30, 0, 0, 1, $2, 'store', 'group', now(), $1)`,
 				[zone, partial]
 			);
 		await expect(insert('UTC', 'share')).rejects.toThrow(/check|violates/);

@@ -1,4 +1,9 @@
 declare module 'jstat' {
-	const jstat: { normal: { inv(p: number, mean: number, sd: number): number } };
+	const jstat: {
+		normal: { inv(p: number, mean: number, sd: number): number };
+		mean(data: number[]): number;
+		stdev(data: number[], sample: boolean): number;
+		quantiles(data: number[], shares: number[], alphap: number, betap: number): number[];
+	};
 	export default jstat;
 }

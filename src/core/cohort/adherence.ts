@@ -1,5 +1,5 @@
 import type { DayResult, DayState } from '../release';
-import { wilson } from '../stats/wilson';
+import { wilson } from '../stats';
 
 export interface Adherence {
 	/** Sum of credits over the days that were due. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DAY_STATES } from '../release/day-state';
 import type { DayResult, DayState } from '../release';
-import { wilson } from '../stats/wilson';
+import { wilson } from '../stats';
 import { adherence } from './adherence';
 import { packDays, unpackDays } from './day-code';
 import { personDays } from './person-days';
@@ -91,7 +91,13 @@ describe('personDays', () => {
 			days.map((d) => [d, packEntry({ kind: 'check-in', credit: 1, at: d * DAY - 1000, pain: false })])
 		);
 	const look = (done: number[], now: number, fromDay = 1) =>
-		personDays(kinds, windows, { strip: strip(done), fromDay }, policy, now);
+		personDays(
+			kinds.map((kind) => ({ kind })),
+			windows,
+			{ strip: strip(done), fromDay },
+			policy,
+			now
+		);
 
 	it('packs and unpacks an entry as it was', () => {
 		const entry = { kind: 'excuse' as const, credit: 0.25, at: 123, pain: true };

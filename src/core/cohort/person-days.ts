@@ -12,6 +12,13 @@ export interface PersonDays {
 	silent: number;
 }
 
+/** What of a day of the plan decides its states. */
+export interface PlannedKind {
+	kind: DayKind;
+	/** Why nobody does it; null or left out: they do. */
+	held?: string | null;
+}
+
 export interface PersonFacts {
 	strip: Strip;
 	/** First day that is this person's; a late joiner is excused from those before. */
@@ -46,15 +53,15 @@ function silentDays(days: DayResult[], strip: Strip, now: number): number {
 
 /** How one person stands at an instant: every day's state, and what they add up to. */
 export function personDays(
-	kinds: DayKind[],
+	plan: readonly PlannedKind[],
 	windows: DueWindow[],
 	person: PersonFacts,
 	policy: CreditPolicy,
 	now: number
 ): PersonDays {
-	const days = kinds.map((kind, i) =>
+	const days = plan.map(({ kind, held }, i) =>
 		dayState(kind, windows[i] as DueWindow, entryOf(person.strip, i + 1), policy, now, {
-			held: person.held,
+			held: (person.held ?? false) || (held ?? null) !== null,
 			notYours: i + 1 < person.fromDay
 		})
 	);

@@ -98,6 +98,19 @@ export const ITEMS = [
 ] as const;
 export type Item = (typeof ITEMS)[number];
 
+/** Furniture and household things: everybody has them, or something that does. */
+export const AT_HOME: ReadonlySet<Item> = new Set([
+	'chair',
+	'wall',
+	'towel',
+	'table',
+	'cushion',
+	'stairs',
+	'low step',
+	'water bottle',
+	'broomstick'
+]);
+
 export interface Need {
 	item: Item;
 	count: number;

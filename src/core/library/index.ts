@@ -1,4 +1,5 @@
 export {
+	AT_HOME,
 	COUNTED_IN,
 	EXERCISE_LIMITS,
 	IMPACTS,

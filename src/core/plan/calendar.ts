@@ -6,6 +6,8 @@ export interface Frame {
 	startsOn: string;
 	/** 1 … 12; a week is seven days from day 1, whatever weekday that is. */
 	weeks: number;
+	/** Length where it is not whole weeks; the last week is then shorter. */
+	days?: number;
 	/** Weekdays on which one trains, 1 Monday … 7 Sunday. */
 	trainingDays: readonly number[];
 }
@@ -35,12 +37,12 @@ const MAX_WEEKS = 12;
  *
  * @throws RangeError naming the argument that is out of bounds
  */
-export function calendarOf({ startsOn, weeks, trainingDays }: Frame): Calendar {
+export function calendarOf({ startsOn, weeks, days: length = weeks * 7, trainingDays }: Frame): Calendar {
 	if (!isDate(startsOn)) throw new RangeError(`startsOn: “${startsOn}” is no day of the calendar`);
 	if (!Number.isInteger(weeks) || weeks < 1 || weeks > MAX_WEEKS)
 		throw new RangeError(`weeks: ${weeks}; 1 to ${MAX_WEEKS} are possible`);
 	const train = new Set(trainingDays);
-	const days = Array.from({ length: weeks * 7 }, (_, i): CalendarDay => {
+	const days = Array.from({ length }, (_, i): CalendarDay => {
 		const date = addDays(startsOn, i);
 		const weekday = weekdayOf(date);
 		return { day: i + 1, week: Math.floor(i / 7) + 1, date, weekday, trains: train.has(weekday) };
@@ -48,7 +50,7 @@ export function calendarOf({ startsOn, weeks, trainingDays }: Frame): Calendar {
 	const training = days.filter((day) => day.trains);
 	return {
 		days,
-		weekEnds: Array.from({ length: weeks }, (_, w) => addDays(startsOn, w * 7 + 6)),
+		weekEnds: Array.from({ length: weeks }, (_, w) => addDays(startsOn, Math.min(w * 7 + 7, length) - 1)),
 		halfway: training[Math.max(0, Math.ceil(training.length / 2) - 1)]?.day ?? Math.ceil(days.length / 2),
 		trainingDays: training.length
 	};

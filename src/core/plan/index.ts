@@ -1,1 +1,24 @@
 export { calendarOf, type Calendar } from './calendar';
+export { changedFindings, checkPlan } from './check-plan';
+export { copyDay, insertDays, pasteWeek, putDays, removeDays, swapDays } from './edit';
+export type { PlanFinding } from './finding';
+export { emptyForms, layOut, type LaidDay, type LaidPlan, type LaidWeek, type PlanSession } from './laid';
+export {
+	EMPTY_PLAN,
+	MEASURES,
+	newRule,
+	PLAN_LIMITS,
+	REST_DAY,
+	weekOf,
+	type Audience,
+	type Benchmark,
+	type Measure,
+	type Plan,
+	type PlannedDay,
+	type Rule,
+	type RuleTarget,
+	type Step,
+	type StepKind
+} from './model';
+export { followsRules, isEverywhere, sessionInWeek } from './progress';
+export { ruleText } from './rule-text';

@@ -22,11 +22,23 @@ export interface HouseRules {
 	/** Minutes, at least. */
 	warmUp: number;
 	coolDown: number;
+	/** Sets on one muscle that make a day hard for it. */
+	hardSets: number;
+	/** Sets for each muscle in a week that are shown as the mark to reach. */
+	weekSets: number;
+	/** Percent by which a week may be harder than the one before. */
+	riseMost: number;
+	/** Cardio sessions in a week. */
+	steadyAWeek: number;
+	hardAWeek: number;
+	/** Sessions back to which an exercise is looked for before it counts as new again. */
+	dullAfter: number;
 }
 
 /**
  * Stretch 30 s, warm-up and cool-down 5 min: ACSM's Guidelines for Exercise Testing and Prescription (10-30 s, older
- * adults 30-60 s; 5-10 min), from memory. The rest is common practice, no source.
+ * adults 30-60 s; 5-10 min), from memory. Ten sets a muscle and week: Schoenfeld, Ogborn and Krieger 2017, J Sports
+ * Sci 35:1073. The rest is common practice, no source.
  */
 export const DEFAULT_HOUSE: HouseRules = {
 	knee: 'may pass the toes',
@@ -37,7 +49,13 @@ export const DEFAULT_HOUSE: HouseRules = {
 	floorChanges: 4,
 	minuteLeft: 15,
 	warmUp: 5,
-	coolDown: 5
+	coolDown: 5,
+	hardSets: 4,
+	weekSets: 10,
+	riseMost: 10,
+	steadyAWeek: 2,
+	hardAWeek: 2,
+	dullAfter: 8
 };
 
 const KNEE_CUES = { 'behind the toes': 'Knees stay behind the toes', 'may pass the toes': 'Heels stay down' };

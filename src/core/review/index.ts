@@ -3,7 +3,7 @@ export { callSheetOf, type CallBlock } from './call-sheet';
 export { checkSession } from './check-session';
 export { coolDownFor, warmUpFor } from './checks/roles';
 export { compareSessions } from './compare';
-export type { Finding, Group } from './finding';
+export { COMMON, type Finding, type Group } from './finding';
 export { fitToMinutes, type Fit, type Proposal } from './fit/fit';
 export {
 	COUNT_RULES,
@@ -16,4 +16,5 @@ export {
 	type HouseRules
 } from './house';
 export { muchText, outlineOf, partMark, roleTitle, type Outline } from './outline';
+export { turned } from './turned';
 export { KIT_VIEWS, LEVEL_VIEWS, viewSession, type KitView, type LevelView, type View } from './views';

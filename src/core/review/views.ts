@@ -1,4 +1,4 @@
-import type { Exercise, Library, Muscle } from '../library';
+import { AT_HOME, type Exercise, type Item, type Library, type Muscle } from '../library';
 import { DEFAULT_OPTIONS, putBlock, putPart, type Session, type TimelineOptions } from '../session';
 import { turned } from './turned';
 
@@ -23,19 +23,8 @@ export interface View {
 	stuck: { block: number; part: number; exercise: string; why: string }[];
 }
 
-/** What every home has counts as nothing. */
-const HOUSEHOLD = new Set([
-	'mat',
-	'chair',
-	'wall',
-	'table',
-	'towel',
-	'stairs',
-	'low step',
-	'step',
-	'broomstick',
-	'cushion'
-]);
+/** What counts as nothing: what every home has, and something soft or raised to stand on. */
+const HOUSEHOLD: ReadonlySet<Item> = new Set([...AT_HOME, 'mat', 'step']);
 
 /** Whether an exercise can be done with a kit. */
 export function possibleWith(exercise: Exercise, kit: KitView): boolean {

@@ -24,7 +24,7 @@ export {
 } from './model';
 export { amountOf, targetOf, targetText } from './amount';
 export { prescriptionOf, type PrescribedExercise } from './prescription';
-export { haveReady } from './ready';
+export { equipmentOf, haveReady } from './ready';
 export { passesOf, repeatAround } from './repeats';
 export { workOnOneSide } from './rep-time';
 export { formatSessionText, parseSessionText } from './text';

@@ -20,7 +20,19 @@
 			max: 50
 		},
 		{ name: 'warmUp', label: 'Warm-up at least, min', value: house.warmUp, min: 0, max: 30 },
-		{ name: 'coolDown', label: 'Cool-down at least, min', value: house.coolDown, min: 0, max: 30 }
+		{ name: 'coolDown', label: 'Cool-down at least, min', value: house.coolDown, min: 0, max: 30 },
+		{
+			name: 'hardSets',
+			label: 'Sets that make a day hard for a muscle',
+			value: house.hardSets,
+			min: 1,
+			max: 30
+		},
+		{ name: 'weekSets', label: 'Sets a muscle and week to reach', value: house.weekSets, min: 1, max: 40 },
+		{ name: 'riseMost', label: 'A week rises by at most, %', value: house.riseMost, min: 1, max: 100 },
+		{ name: 'steadyAWeek', label: 'Steady cardio a week', value: house.steadyAWeek, min: 0, max: 7 },
+		{ name: 'hardAWeek', label: 'Hard cardio a week', value: house.hardAWeek, min: 0, max: 7 },
+		{ name: 'dullAfter', label: 'New again after, sessions', value: house.dullAfter, min: 1, max: 40 }
 	]);
 </script>
 
@@ -60,8 +72,8 @@
 	{/each}
 	<p class="quiet text-[13px] sm:col-span-2 lg:col-span-3">
 		Warm-up, cool-down and stretches as set here follow ACSM’s Guidelines for Exercise Testing and
-		Prescription (from memory: 5 to 10 min, 10 to 30 s, older adults 30 to 60 s). The rest is common practice,
-		no source.
+		Prescription (from memory: 5 to 10 min, 10 to 30 s, older adults 30 to 60 s); ten sets a muscle and week
+		follow Schoenfeld, Ogborn and Krieger 2017. The rest is common practice, no source.
 	</p>
 	<p class="sm:col-span-2 lg:col-span-3">
 		<button class="btn btn-primary btn-sm">Save the house rules</button>

@@ -10,11 +10,11 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 		coach,
 		now: app.clock.now(),
 		demo: app.demoClock ? { moved: app.demoClock.moved } : null,
-		challenges: challenges.map(({ id, name, startsOn, weeks, people }) => ({
+		challenges: challenges.map(({ id, name, startsOn, days, people }) => ({
 			id,
 			name,
 			startsOn,
-			weeks,
+			days,
 			people
 		}))
 	};

@@ -1,8 +1,7 @@
 <script lang="ts">
-	import Redo2 from '@lucide/svelte/icons/redo-2';
-	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import { enhance } from '$app/forms';
 	import { counted } from '$lib/format';
+	import UndoRedo from '../UndoRedo.svelte';
 	import type { Editor, Panel } from './editor.svelte';
 
 	/** The name of a session, its version, the steps back and forth, and saving. */
@@ -32,21 +31,7 @@
 	}: Props = $props();
 	const empty = $derived(editor.session.blocks.length === 0);
 	const toggle = (which: 'fit' | 'text') => (panel = panel === which ? null : which);
-
-	function onkeydown(event: KeyboardEvent) {
-		if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-		const target = event.target instanceof HTMLElement ? event.target : null;
-		const letter = event.key.toLowerCase();
-		// Within a field of text the browser's own undo comes first.
-		if (target?.closest('input:not([type=number]), textarea')) return;
-		if (letter !== 'z' && letter !== 'y') return;
-		event.preventDefault();
-		if (letter === 'y' || event.shiftKey) editor.redo();
-		else editor.undo();
-	}
 </script>
-
-<svelte:window {onkeydown} />
 
 <form
 	method="post"
@@ -77,22 +62,7 @@
 			<b class="text-base-content">changed</b>{keeps ? ', draft kept' : ''}{/if}
 	</span>
 	<span class="ml-auto flex flex-wrap items-center gap-1.5">
-		<button
-			type="button"
-			class="btn btn-ghost btn-sm px-2"
-			onclick={() => editor.undo()}
-			disabled={!editor.canUndo}
-			aria-label="Undo"
-			title="Undo, Ctrl+Z"><Undo2 size={16} aria-hidden="true" /></button
-		>
-		<button
-			type="button"
-			class="btn btn-ghost btn-sm px-2"
-			onclick={() => editor.redo()}
-			disabled={!editor.canRedo}
-			aria-label="Redo"
-			title="Redo, Ctrl+Shift+Z"><Redo2 size={16} aria-hidden="true" /></button
-		>
+		<UndoRedo history={editor} />
 		<button
 			type="button"
 			class="btn btn-outline btn-sm"

@@ -4,12 +4,13 @@
 		BarElement,
 		CategoryScale,
 		Chart,
+		Legend,
 		LinearScale,
 		Tooltip,
 		type ChartConfiguration
 	} from 'chart.js';
 
-	Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
+	Chart.register(BarController, BarElement, CategoryScale, Legend, LinearScale, Tooltip);
 
 	/** Chart.js once for all: our fonts and colours, no motion when none is wanted. `label` says the chart in words. */
 	let {
@@ -31,7 +32,9 @@
 			pale: colour('--color-base-300'),
 			text: colour('--quiet'),
 			line: colour('--color-base-300'),
-			attention: colour('--color-warning')
+			attention: colour('--color-warning'),
+			info: colour('--color-info'),
+			test: colour('--color-secondary')
 		};
 		Chart.defaults.font.family = style.fontFamily;
 		Chart.defaults.font.size = 12;

@@ -14,6 +14,8 @@ export interface Challenge {
 	name: string;
 	goal: string;
 	startsOn: string;
+	/** Length in days; days put into a running challenge make it no longer a matter of weeks. */
+	days: number;
 	weeks: number;
 	trainingDays: number[];
 	budgetMinutes: number;
@@ -29,7 +31,7 @@ export interface Challenge {
 }
 
 const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.name, ch.goal,
-	ch.starts_on as "startsOn", ch.weeks, ch.training_days as "trainingDays",
+	ch.starts_on as "startsOn", ch.days, (ch.days + 6) / 7 as weeks, ch.training_days as "trainingDays",
 	ch.budget_minutes as "budgetMinutes", ch.release_zone as "releaseZone", ch.opens_at as "opensAt",
 	ch.late_hours as "lateHours", ch.late_worth as "lateWorth", ch.partial, ch.after_close as "afterClose",
 	ch.late_joiners as "lateJoiners"`;
@@ -91,11 +93,11 @@ export const inputOf = (challenge: Challenge): ChallengeInput => ({
 	lateJoiners: challenge.lateJoiners
 });
 
-const valuesOf = (input: ChallengeInput): unknown[] => [
+const valuesOf = (input: ChallengeInput, days: number): unknown[] => [
 	input.name,
 	input.goal,
 	input.startsOn,
-	input.weeks,
+	days,
 	[...new Set(input.trainingDays)].sort((a, b) => a - b),
 	input.budgetMinutes,
 	input.ownZones ? null : input.releaseZone,
@@ -111,8 +113,13 @@ const valuesOf = (input: ChallengeInput): unknown[] => [
  * Lays days over the frame: training where one trains, rest elsewhere. Days that have a session, or were given
  * another kind by hand, stay as they are.
  */
-async function layDays(tx: Queries, challengeId: string, input: ChallengeInput): Promise<void> {
-	const { days } = calendarOf(input);
+async function layDays(
+	tx: Queries,
+	challengeId: string,
+	input: ChallengeInput,
+	length: number
+): Promise<void> {
+	const { days } = calendarOf({ ...input, days: length });
 	await tx.query(
 		`insert into plan_day (challenge_id, day, kind)
 		 select $1, d.day, d.kind from jsonb_to_recordset($2::jsonb) as d(day int, kind text)
@@ -132,12 +139,12 @@ export async function createChallenge(
 	const id = ids.uuid();
 	return db.transaction(async (tx) => {
 		await tx.query(
-			`insert into challenge (name, goal, starts_on, weeks, training_days, budget_minutes, release_zone, opens_at,
+			`insert into challenge (name, goal, starts_on, days, training_days, budget_minutes, release_zone, opens_at,
 				late_hours, late_worth, partial, after_close, late_joiners, id, coach_id, created_at)
 			 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
-			[...valuesOf(input), id, coachId, instant(clock.now())]
+			[...valuesOf(input, input.weeks * 7), id, coachId, instant(clock.now())]
 		);
-		await layDays(tx, id, input);
+		await layDays(tx, id, input, input.weeks * 7);
 		return id;
 	});
 }
@@ -155,7 +162,9 @@ export async function changeChallenge(
 	const input = validate(challengeSchema, raw);
 	return db.transaction(async (tx) => {
 		const before = await challengeOf(tx, coachId, id);
-		const moved = before.startsOn !== input.startsOn || before.weeks !== input.weeks;
+		// A length in whole weeks is what the form can say; one that says the same leaves odd days alone.
+		const days = before.weeks === input.weeks ? before.days : input.weeks * 7;
+		const moved = before.startsOn !== input.startsOn || before.days !== days;
 		if (moved) {
 			const [used] = await tx.query(
 				'select 1 from checkin c join enrolment e on e.id = c.enrolment_id where e.challenge_id = $1 limit 1',
@@ -165,13 +174,13 @@ export async function changeChallenge(
 				throw new Refusal(409, 'Start and length stay as they are: people have checked in on these days.');
 		}
 		await tx.query(
-			`update challenge set name = $1, goal = $2, starts_on = $3, weeks = $4, training_days = $5, budget_minutes = $6,
+			`update challenge set name = $1, goal = $2, starts_on = $3, days = $4, training_days = $5, budget_minutes = $6,
 				release_zone = $7, opens_at = $8, late_hours = $9, late_worth = $10, partial = $11, after_close = $12,
-				late_joiners = $13
+				late_joiners = $13, plan_revision = plan_revision + 1
 			 where id = $14`,
-			[...valuesOf(input), id]
+			[...valuesOf(input, days), id]
 		);
-		await tx.query('delete from plan_day where challenge_id = $1 and day > $2', [id, input.weeks * 7]);
-		await layDays(tx, id, input);
+		await tx.query('delete from plan_day where challenge_id = $1 and day > $2', [id, days]);
+		await layDays(tx, id, input, days);
 	});
 }

@@ -42,7 +42,8 @@ export async function standingOf({ db, clock }: Context, person: Person): Promis
 	const policy = creditPolicyOf(challenge);
 	const days = plan.map((day, i) =>
 		dayState(day.kind, windows[i] as DueWindow, entryOf(own.strip, day.day), policy, now, {
-			notYours: day.day < own.fromDay
+			notYours: day.day < own.fromDay,
+			held: day.held !== null
 		})
 	);
 	const opened = windows.filter((window) => window.opens <= now).length;

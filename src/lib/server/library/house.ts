@@ -44,7 +44,13 @@ const houseSchema = object({
 	floorChanges: whole('times down to the floor', 0, 50),
 	minuteLeft: whole('the rest of a minute', 1, 45),
 	warmUp: whole('minutes of warm-up', 0, 30),
-	coolDown: whole('minutes of cool-down', 0, 30)
+	coolDown: whole('minutes of cool-down', 0, 30),
+	hardSets: whole('the sets that make a day hard', 1, 30),
+	weekSets: whole('sets in a week', 1, 40),
+	riseMost: whole('the rise of a week, in percent,', 1, 100),
+	steadyAWeek: whole('steady cardio sessions', 0, 7),
+	hardAWeek: whole('hard cardio sessions', 0, 7),
+	dullAfter: whole('the sessions looked back', 1, 40)
 });
 
 /** A coach's house rules; what she has not set is as usual. */

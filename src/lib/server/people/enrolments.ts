@@ -77,8 +77,7 @@ export interface NewLink {
 function startOf(challenge: Challenge, zone: string, now: number): { fromDay: number; shiftDays: number } {
 	const dayNow = daysBetween(challenge.startsOn, dateIn(challenge.releaseZone ?? zone, now)) + 1;
 	if (dayNow <= 1) return { fromDay: 1, shiftDays: 0 };
-	if (dayNow > challenge.weeks * 7)
-		throw new Refusal(409, 'This challenge is over; nobody can join it any more.');
+	if (dayNow > challenge.days) throw new Refusal(409, 'This challenge is over; nobody can join it any more.');
 	return challenge.lateJoiners === 'own'
 		? { fromDay: 1, shiftDays: dayNow - 1 }
 		: { fromDay: dayNow, shiftDays: 0 };

@@ -9,10 +9,10 @@ const CACHE_SIZE = 2000;
 export function windowsOf(challenge: Challenge, person: { zone: string; shiftDays: number }): DueWindow[] {
 	const policy = releasePolicyOf(challenge);
 	const zone = policy.zone ?? person.zone;
-	const key = `${zone} ${person.shiftDays} ${policy.startsOn} ${policy.opensAt} ${policy.lateHours} ${challenge.weeks}`;
+	const key = `${zone} ${person.shiftDays} ${policy.startsOn} ${policy.opensAt} ${policy.lateHours} ${challenge.days}`;
 	let windows = cache.get(key);
 	if (!windows) {
-		windows = Array.from({ length: challenge.weeks * 7 }, (_, i) => dueWindow(i + 1, person, policy));
+		windows = Array.from({ length: challenge.days }, (_, i) => dueWindow(i + 1, person, policy));
 		if (cache.size >= CACHE_SIZE) cache.clear();
 		cache.set(key, windows);
 	}

@@ -1,35 +1,185 @@
 import { array, mixed, number, object, string } from 'yup';
-import { DAY_KINDS, dateOfDay, type DayKind } from '$core/release';
+import { dateOfDay, DAY_KINDS, type DayKind } from '$core/release';
+import type { Plan, PlannedDay, PlanSession } from '$core/plan';
+import type { Session } from '$core/session';
 import type { Context } from '../context';
 import type { Queries } from '../db/database';
 import { challengeOf, type Challenge } from '../challenges/challenge';
 import { Refusal } from '../errors';
-import { sessionOf } from '../sessions/sessions';
+import { timingOf } from '../library/house';
+import { sessionOf, sessionsOf } from '../sessions/sessions';
 import { validate } from '../validate';
+import { planSchema } from './schema';
+import { outTo, planRules, refreshSent, type PlanRules } from './sent';
 
 export interface PlanDay {
 	day: number;
 	date: string;
 	kind: DayKind;
+	/** What is sent. */
 	versionId: string | null;
 	sessionId: string | null;
 	session: string | null;
+	/** Number of the version that was laid. */
 	version: number | null;
-	/** Expected length in seconds; null without a session. */
+	/** Expected length in seconds of what is sent; null without a session. */
 	seconds: number | null;
+	/** Why nobody does this day; null: they do. */
+	held: string | null;
 }
 
 /** Every day of a challenge in order, with what it sends. */
 export async function planOf(db: Queries, challenge: Pick<Challenge, 'id' | 'startsOn'>): Promise<PlanDay[]> {
 	const rows = await db.query<Omit<PlanDay, 'date'>>(
-		`select p.day, p.kind, p.version_id as "versionId", s.id as "sessionId", s.name as session, v.version, v.seconds
+		`select p.day, p.kind, p.held, p.version_id as "versionId", s.id as "sessionId", s.name as session,
+			b.version, v.seconds
 		 from plan_day p
 		 left join session_version v on v.id = p.version_id
+		 left join session_version b on b.id = p.base_id
 		 left join session s on s.id = v.session_id
 		 where p.challenge_id = $1 order by p.day`,
 		[challenge.id]
 	);
 	return rows.map((row) => ({ ...row, date: dateOfDay(row.day, challenge.startsOn) }));
+}
+
+/** A plan with everything that is needed to work it out. */
+export interface OpenPlan {
+	plan: Plan;
+	/** The newest of each of the coach’s sessions, and older ones that days still have. */
+	sessions: PlanSession[];
+	revision: number;
+	/** Days up to this one are out for somebody. */
+	outTo: number;
+}
+
+const olderKey = (sessionId: string, version: number): string => `${sessionId}@${version}`;
+
+/** The plan of a challenge for the coach who changes it. */
+export async function openPlan({ db, clock }: Context, challenge: Challenge): Promise<OpenPlan> {
+	const { rules, revision } = await planRules(db, challenge.id);
+	const newest = await sessionsOf(db, challenge.coachId);
+	const rows = await db.query<
+		Omit<PlannedDay, 'session'> & {
+			sessionId: string | null;
+			version: number | null;
+			name: string;
+			body: Session;
+		}
+	>(
+		`select p.kind, p.effort, p.tests, b.session_id as "sessionId", b.version, b.body, s.name
+		 from plan_day p
+		 left join session_version b on b.id = p.base_id
+		 left join session s on s.id = b.session_id
+		 where p.challenge_id = $1 order by p.day`,
+		[challenge.id]
+	);
+	const versions = new Map(newest.map((session) => [session.id, session.version]));
+	const sessions = new Map<string, PlanSession>(
+		newest.map(({ id, name, body }) => [id, { key: id, name, body }])
+	);
+	const days = rows.map(({ sessionId, version, name, body, ...day }): PlannedDay => {
+		if (sessionId === null || version === null) return { ...day, session: null };
+		if (versions.get(sessionId) === version) return { ...day, session: sessionId };
+		const key = olderKey(sessionId, version);
+		sessions.set(key, { key, of: sessionId, name: `${name}, version ${version}`, body });
+		return { ...day, session: key };
+	});
+	return {
+		plan: { ...rules, days },
+		sessions: [...sessions.values()],
+		revision,
+		outTo: outTo(challenge.startsOn, clock.now())
+	};
+}
+
+/** What days are laid with: by the key that a plan gives a session, the version and its place. */
+async function laidVersions(
+	tx: Queries,
+	coachId: string,
+	keys: readonly string[]
+): Promise<Map<string, string>> {
+	const rows = await tx.query<{ key: string; id: string }>(
+		`select v.id, k.key from unnest($2::text[]) as k(key)
+		 join session s on s.coach_id = $1 and s.id::text = split_part(k.key, '@', 1)
+		 join session_version v on v.session_id = s.id and v.version is not null
+			and (v.version::text = split_part(k.key, '@', 2) or (position('@' in k.key) = 0
+				and v.version = (select max(version) from session_version x where x.session_id = s.id)))`,
+		[coachId, keys]
+	);
+	return new Map(rows.map(({ key, id }) => [key, id]));
+}
+
+/** Who has a day that moves or goes away, as far as it is out already. */
+function checkLength(days: number, out: number): void {
+	if (days < out)
+		throw new Refusal(409, `Day ${out} is out already; the plan cannot end before it.`, [
+			{ field: 'days', message: `at least ${out} days` }
+		]);
+}
+
+/**
+ * Saves a whole plan. Days that are out and keep their session keep what they were sent with; those who have done
+ * one keep what they did in any case.
+ *
+ * @param raw.revision the one that was edited; a plan saved meanwhile is not written over
+ * @returns the new revision
+ * @throws Refusal 400 with faults, 404, 409
+ */
+export async function savePlan(
+	context: Context,
+	coachId: string,
+	challengeId: string,
+	raw: { revision: unknown; plan: unknown }
+): Promise<number> {
+	const { days, ...rules } = validate(planSchema, raw.plan) as { days: PlannedDay[] } & PlanRules;
+	const timing = await timingOf(context.db, coachId);
+	return context.db.transaction(async (tx) => {
+		await tx.query('select 1 from challenge where id = $1 for update', [challengeId]);
+		const challenge = await challengeOf(tx, coachId, challengeId);
+		const { revision } = await planRules(tx, challengeId);
+		if (revision !== raw.revision)
+			throw new Refusal(
+				409,
+				'The plan was changed meanwhile, in another window or by a setting. Nothing was written over: open it anew and bring your changes there.'
+			);
+		checkLength(days.length, outTo(challenge.startsOn, context.clock.now()));
+		const versions = await laidVersions(tx, coachId, [
+			...new Set(days.flatMap(({ session }) => (session === null ? [] : [session])))
+		]);
+		const unknown = days.findIndex(({ session }) => session !== null && !versions.has(session));
+		if (unknown >= 0)
+			throw new Refusal(404, `Day ${unknown + 1} has a session that is not there any more.`, [
+				{ field: `days[${unknown}].session`, message: 'choose another session' }
+			]);
+		const laid = days.map(({ session, ...day }, i) => ({
+			...day,
+			day: i + 1,
+			base: session === null ? null : (versions.get(session) ?? null)
+		}));
+		const before = await tx.query<{ day: number; base: string | null }>(
+			'select day, base_id as base from plan_day where challenge_id = $1',
+			[challengeId]
+		);
+		const had = new Map(before.map(({ day, base }) => [day, base]));
+		await tx.query(
+			`insert into plan_day (challenge_id, day, kind, base_id, version_id, effort, tests)
+			 select $1, d.day, d.kind, d.base, d.base, d.effort, d.tests
+			 from jsonb_to_recordset($2::jsonb) as d(day int, kind text, base uuid, effort double precision, tests text[])
+			 on conflict (challenge_id, day) do update set kind = excluded.kind, effort = excluded.effort,
+				tests = excluded.tests, base_id = excluded.base_id,
+				version_id = case when plan_day.base_id = excluded.base_id then plan_day.version_id else excluded.base_id end`,
+			[challengeId, JSON.stringify(laid)]
+		);
+		await tx.query('delete from plan_day where challenge_id = $1 and day > $2', [challengeId, days.length]);
+		await tx.query(
+			'update challenge set days = $2, plan = $3, plan_revision = plan_revision + 1 where id = $1',
+			[challengeId, days.length, JSON.stringify(rules)]
+		);
+		const anew = laid.filter(({ day, base }) => had.get(day) !== base).map(({ day }) => day);
+		await refreshSent(tx, context, challengeId, timing, anew);
+		return revision + 1;
+	});
 }
 
 const layDaysSchema = object({
@@ -41,12 +191,12 @@ const layDaysSchema = object({
 });
 
 /**
- * Gives days a kind and a session (its newest version). Those who have checked in on one of them keep what
+ * Gives some days a kind and a session (its newest version). Those who have checked in on one of them keep what
  * they did.
  * @throws Refusal 400, 404
  */
 export async function layDays(
-	{ db }: Context,
+	context: Context,
 	coachId: string,
 	challengeId: string,
 	raw: unknown
@@ -54,15 +204,19 @@ export async function layDays(
 	const { days, kind, sessionId } = validate(layDaysSchema, raw);
 	if (kind === 'rest' && sessionId)
 		throw new Refusal(400, 'A rest day has no session; choose another kind of day for it.');
-	return db.transaction(async (tx) => {
+	const timing = await timingOf(context.db, coachId);
+	return context.db.transaction(async (tx) => {
 		const challenge = await challengeOf(tx, coachId, challengeId);
-		const beyond = days.find((day) => day > challenge.weeks * 7);
+		const beyond = days.find((day) => day > challenge.days);
 		if (beyond)
-			throw new Refusal(400, `The challenge has ${challenge.weeks * 7} days; there is no day ${beyond}.`);
+			throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${beyond}.`);
 		const session = sessionId ? await sessionOf(tx, coachId, sessionId) : null;
 		await tx.query(
-			'update plan_day set kind = $3, version_id = $4 where challenge_id = $1 and day = any($2::int[])',
+			`update plan_day set kind = $3, base_id = $4, version_id = $4
+			 where challenge_id = $1 and day = any($2::int[])`,
 			[challengeId, days, kind, session?.versionId ?? null]
 		);
+		await tx.query('update challenge set plan_revision = plan_revision + 1 where id = $1', [challengeId]);
+		await refreshSent(tx, context, challengeId, timing, days);
 	});
 }

@@ -54,12 +54,11 @@ export async function loadRoll(
 }
 
 export function rollOf(people: Enrolment[], challenge: Challenge, plan: PlanDay[], asOf: number): Roll {
-	const kinds = plan.map((day) => day.kind);
 	const policy = creditPolicyOf(challenge);
 	const rows = people.map((person) => ({
 		person,
 		...personDays(
-			kinds,
+			plan,
 			windowsOf(challenge, person),
 			{ strip: person.strip, fromDay: person.fromDay },
 			policy,

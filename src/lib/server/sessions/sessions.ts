@@ -5,6 +5,7 @@ import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../errors';
 import { validate } from '../validate';
 import { timingOf } from '../library/house';
+import { moveToVersion } from '../plan/sent';
 import { readSession } from './schema';
 
 export interface SessionSummary {
@@ -49,7 +50,7 @@ export interface VersionNote {
 
 export function versionsOf(db: Queries, sessionId: string): Promise<VersionNote[]> {
 	return db.query(
-		`select version, created_at as "savedAt", seconds from session_version where session_id = $1 order by version desc`,
+		`select version, created_at as "savedAt", seconds from session_version where session_id = $1 and version is not null order by version desc`,
 		[sessionId]
 	);
 }
@@ -164,39 +165,18 @@ export async function saveSession(
 		await nameIsFree(tx, coachId, name, id);
 		await tx.query('update session set name = $2, tags = $3 where id = $1', [id, name, [...new Set(tags)]]);
 		const versionId = await addVersion(tx, context, id, before.version + 1, body, timing);
-		const days = await moveUnreleasedDays(tx, context, id, versionId);
+		const days = await moveToVersion(tx, context, id, versionId, timing);
 		return { id, versionId, version: before.version + 1, days };
 	});
 }
 
-/**
- * Days not yet out anywhere: local midnight of a day comes first at UTC+14, which is as early as any zone
- * opens it.
- */
-async function moveUnreleasedDays(
-	tx: Queries,
-	{ clock }: Context,
-	sessionId: string,
-	versionId: string
-): Promise<number> {
-	const moved = await tx.query(
-		`update plan_day p set version_id = $2
-		 from challenge ch
-		 where ch.id = p.challenge_id
-			and p.version_id in (select id from session_version where session_id = $1)
-			and ch.starts_on + (p.day - 1) > ($3::timestamptz at time zone 'UTC' + interval '14 hours')::date
-		 returning p.day`,
-		[sessionId, versionId, instant(clock.now())]
-	);
-	return moved.length;
-}
-
-/** The exact version that a day was sent with. */
+/** The exact version that a day was sent with; of one that the rules of a plan made, the number is that of its base. */
 export async function versionById(db: Queries, versionId: string): Promise<SessionVersion> {
 	return only(
 		await db.query<SessionVersion>(
-			`select s.id, s.name, s.tags, v.id as "versionId", v.version, v.seconds, v.body, v.created_at as "savedAt"
-			 from session_version v join session s on s.id = v.session_id where v.id = $1`,
+			`select s.id, s.name, s.tags, v.id as "versionId", b.version, v.seconds, v.body, v.created_at as "savedAt"
+			 from session_version v join session s on s.id = v.session_id
+			 join session_version b on b.id = coalesce(v.made_from, v.id) where v.id = $1`,
 			[versionId]
 		)
 	);
@@ -231,7 +211,7 @@ export function usedOn(db: Queries, coachId: string, id: string): Promise<UsedOn
 	return db.query(
 		`select c.id as "challengeId", c.name as challenge, p.day, v.version
 		 from plan_day p
-		 join session_version v on v.id = p.version_id
+		 join session_version v on v.id = p.base_id
 		 join challenge c on c.id = p.challenge_id
 		 where v.session_id = $2 and c.coach_id = $1
 		 order by c.starts_on desc, p.day`,

@@ -7,11 +7,11 @@
 	let { data }: PageProps = $props();
 	const today = $derived(new Date(data.now).toLocaleDateString('en-CA', { timeZone: data.coach.zone }));
 
-	function stand(startsOn: string, weeks: number): string {
+	function stand(startsOn: string, days: number): string {
 		const day = daysBetween(startsOn, today) + 1;
 		if (day < 1) return `starts in ${counted(1 - day, 'day')}`;
-		if (day > weeks * 7) return `ended ${dayText(addDays(startsOn, weeks * 7 - 1))}`;
-		return `day ${day} of ${weeks * 7}, ${counted(weeks * 7 - day, 'day')} left`;
+		if (day > days) return `ended ${dayText(addDays(startsOn, days - 1))}`;
+		return `day ${day} of ${days}, ${counted(days - day, 'day')} left`;
 	}
 </script>
 
@@ -36,9 +36,9 @@
 				{#each data.challenges as challenge (challenge.id)}
 					<tr>
 						<td class="pl-4"><a class="link-quiet" href="/c/{challenge.id}/desk">{challenge.name}</a></td>
-						<td>{stand(challenge.startsOn, challenge.weeks)}</td>
+						<td>{stand(challenge.startsOn, challenge.days)}</td>
 						<td class="quiet">{dayText(challenge.startsOn)}</td>
-						<td class="quiet">{counted(challenge.weeks, 'week')}</td>
+						<td class="quiet">{counted(challenge.days, 'day')}</td>
 						<td class="quiet">{counted(challenge.people, 'person', 'people')}</td>
 					</tr>
 				{/each}

@@ -8,7 +8,7 @@ import type { LayoutServerLoad } from './$types';
 
 /** Where a challenge stands, in words; halfway and the days left are what keeps people going. */
 function standText(challenge: Challenge, groupDay: number, halfway: number): string {
-	const days = challenge.weeks * 7;
+	const days = challenge.days;
 	const date = (day: number) => dayText(dateOfDay(day, challenge.startsOn));
 	if (groupDay < 1) return `starts in ${counted(1 - groupDay, 'day')}, ${date(1)}`;
 	if (groupDay > days) return `ended ${date(days)}`;

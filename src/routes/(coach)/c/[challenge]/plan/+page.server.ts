@@ -1,8 +1,12 @@
+import { fail } from '@sveltejs/kit';
 import { openingsOf } from '$lib/server/desk/desk';
+import { formText } from '$lib/server/form-text';
 import { orFail } from '$lib/server/http';
+import { parseJson } from '$lib/server/json';
+import { ownExercises } from '$lib/server/library/exercises';
+import { houseOf } from '$lib/server/library/house';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { layDays } from '$lib/server/plan/plan';
-import { sessionsOf } from '$lib/server/sessions/sessions';
+import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { planIn } from '$lib/server/roll/of-request';
 import { coachIn } from '$lib/server/viewer';
 import type { Actions, PageServerLoad } from './$types';
@@ -10,27 +14,36 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
 	const { challenge, day } = await parent();
-	const plan = await planIn(locals, challenge);
-	const sessions = await sessionsOf(app.db, challenge.coachId);
 	const people = await enrolmentsOf(app.db, challenge.id);
 	const shown = day ?? 1;
+	const sent = await planIn(locals, challenge);
 	return {
-		plan,
-		sessions: sessions.map(({ id, name, version, seconds }) => ({ id, name, version, seconds })),
+		...(await openPlan(app, challenge)),
+		own: await ownExercises(app.db, challenge.coachId),
+		house: await houseOf(app.db, challenge.coachId),
 		shown,
+		sent: sent[shown - 1] ?? null,
+		held: sent.flatMap(({ day: d, held }) => (held === null ? [] : [[d, held] as const])),
+		people: people.length,
 		openings: openingsOf(challenge, people, shown)
 	};
 };
 
 export const actions: Actions = {
-	lay: async ({ request, locals, params }) => {
+	save: async ({ request, locals, params }) => {
 		const form = await request.formData();
-		const raw = {
-			days: form.getAll('day').map(Number),
-			kind: form.get('kind'),
-			sessionId: form.get('session') || null
-		};
-		const laid = await orFail(layDays(locals.app, coachIn(locals).id, params.challenge, raw));
-		return 'failed' in laid ? laid.failed : { laid: raw.days.length };
+		let plan: unknown;
+		try {
+			plan = parseJson(formText(form, 'plan'));
+		} catch {
+			return fail(400, { message: 'The plan did not arrive whole; save it once more.' });
+		}
+		const saved = await orFail(
+			savePlan(locals.app, coachIn(locals).id, params.challenge, {
+				revision: Number(formText(form, 'revision')),
+				plan
+			})
+		);
+		return 'failed' in saved ? saved.failed : { saved: true };
 	}
 };

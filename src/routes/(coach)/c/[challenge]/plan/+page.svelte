@@ -1,230 +1,150 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
-	import { DAY_KINDS } from '$core/release';
+	import { page } from '$app/state';
 	import Empty from '$lib/components/Empty.svelte';
-	import { KIND_TEXT } from '$lib/components/marks';
-	import { counted, dayAndTimeIn, dayText, longDayText, minutesText, placeOf, timeIn } from '$lib/format';
+	import { provideWorkshop, workshopOf } from '$lib/components/library-context';
+	import DayPanel from '$lib/components/plan/DayPanel.svelte';
+	import PlanBar from '$lib/components/plan/PlanBar.svelte';
+	import PlanChecks from '$lib/components/plan/PlanChecks.svelte';
+	import PlanGrid from '$lib/components/plan/PlanGrid.svelte';
+	import { PlanEditor } from '$lib/components/plan/plan-editor.svelte';
+	import ReleasePanel from '$lib/components/plan/ReleasePanel.svelte';
+	import RulesPanel from '$lib/components/plan/RulesPanel.svelte';
+	import TestsPanel from '$lib/components/plan/TestsPanel.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
 	const base = $derived(`/c/${data.challenge.id}`);
-	const weeks = $derived(
-		Array.from({ length: data.challenge.weeks }, (_, w) => data.plan.slice(w * 7, w * 7 + 7))
-	);
-	const longest = $derived(
-		Math.max(data.challenge.budgetMinutes * 60, ...data.plan.map((day) => day.seconds ?? 0))
-	);
-	const shown = $derived(data.plan[data.shown - 1]);
-	const bare = $derived(
-		data.plan.filter((day) => day.kind !== 'rest' && day.kind !== 'active-rest' && !day.sessionId)
-	);
+	const shop = $derived(workshopOf(data.own, data.house));
+	provideWorkshop(() => shop);
+	// svelte-ignore state_referenced_locally
+	const editor = new PlanEditor(data.plan, () => ({
+		sessions: data.sessions,
+		shop,
+		budgetMinutes: data.challenge.budgetMinutes,
+		outTo: data.outTo
+	}));
+	// svelte-ignore state_referenced_locally
+	let revision = $state(data.revision);
+	const held = $derived(new Map(data.held));
+	const tab = $derived(page.url.searchParams.get('show') ?? 'grid');
+	const carried = $derived(editor.carry && editor.laid.days[editor.carry.from - 1]);
+	const link = (show: string) => `${base}/plan${show === 'grid' ? '' : `?show=${show}`}`;
 
-	let chosen = $state<number[]>([]);
-	let kind = $state<string>('train');
-	let session = $state('');
-
-	function choose(day: number, on: boolean) {
-		chosen = on ? [...chosen, day].sort((a, b) => a - b) : chosen.filter((d) => d !== day);
-		const only = chosen.length === 1 ? data.plan[(chosen[0] ?? 1) - 1] : undefined;
-		if (only) {
-			kind = only.kind;
-			session = only.sessionId ?? '';
-		}
+	function saved() {
+		editor.settle();
+		revision += 1;
 	}
-	const weekMinutes = (week: typeof data.plan) => week.reduce((sum, day) => sum + (day.seconds ?? 0), 0);
-	const over = (seconds: number | null) => (seconds ?? 0) > data.challenge.budgetMinutes * 60;
 </script>
 
 <svelte:head><title>Plan · {data.challenge.name}</title></svelte:head>
-<div class="mb-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
-	<h1>Plan</h1>
-	<p class="quiet">
-		{data.challenge.weeks} weeks, {counted(data.plan.filter((day) => day.kind !== 'rest').length, 'day')} with work,
-		budget {data.challenge.budgetMinutes} min a session
-	</p>
-	{#if bare.length > 0}
-		<p class="attention font-semibold">
-			{counted(bare.length, 'training day')} without a session, the first on day {bare[0]?.day}
-		</p>
-	{/if}
-</div>
+<PlanBar
+	{editor}
+	{revision}
+	startsOn={data.challenge.startsOn}
+	outTo={data.outTo}
+	people={data.people}
+	saved={{ days: data.challenge.days }}
+	onsaved={saved}
+/>
+{#if form && 'message' in form && form.message}<p class="remark remark-attention mb-3" role="alert">
+		{form.message}
+	</p>{:else if form && 'saved' in form && !editor.changed}<p class="remark mb-3" role="status">
+		The plan is saved.
+	</p>{/if}
+<nav class="mb-3 flex gap-4 text-sm" aria-label="Parts of the plan">
+	{#each [['grid', 'Weeks and days'], ['progression', 'Progression and tests'], ['charts', 'Charts']] as [show = '', text] (show)}
+		<a
+			href={link(show)}
+			data-sveltekit-noscroll
+			aria-current={tab === show ? 'page' : undefined}
+			class={[
+				'border-b-2 pb-0.5 font-semibold',
+				tab === show ? 'border-primary' : 'hover:text-primary border-transparent'
+			]}>{text}</a
+		>
+	{/each}
+</nav>
 
-<div class="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_18rem]">
-	<div>
-		{#if data.sessions.length === 0}
-			<div class="mb-3">
-				<Empty says="There is no session to lay yet."
-					><a class="link-quiet" href="{base}/build/new">Build the first one</a></Empty
+{#if tab === 'progression'}
+	<div class="flex flex-col gap-4"><RulesPanel {editor} /><TestsPanel {editor} /></div>
+{:else if tab === 'charts'}
+	{#await import('$lib/components/plan/PlanCharts.svelte') then { default: PlanCharts }}
+		<PlanCharts laid={editor.laid} weekSets={data.house.weekSets} />
+	{/await}
+{:else}
+	<div class="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_19rem]">
+		<div>
+			{#if data.sessions.length === 0}
+				<div class="mb-3">
+					<Empty says="There is no session to lay yet."
+						><a class="link-quiet" href="{base}/build/new">Build the first one</a></Empty
+					>
+				</div>
+			{/if}
+			{#if carried && editor.carry}
+				<!-- Over the page, so that nothing moves under the pointer while a day is carried. -->
+				<p
+					class="panel border-base-content fixed bottom-4 left-1/2 z-20 w-[44rem] max-w-[90vw] -translate-x-1/2 px-3 py-2 text-sm"
+					role="status"
 				>
-			</div>
-		{/if}
-		<div class="flex flex-col gap-1.5">
-			<div
-				class="quiet grid grid-cols-[4.5rem_repeat(7,minmax(0,1fr))] gap-1.5 text-[13px]"
-				aria-hidden="true"
-			>
-				<span></span>
-				{#each data.plan.slice(0, 7) as day (day.day)}<span class="pl-2">{dayText(day.date).slice(0, 3)}</span
-					>{/each}
-			</div>
-			{#each weeks as week, w (w)}
-				<section aria-label="Week {w + 1}" class="grid grid-cols-[4.5rem_repeat(7,minmax(0,1fr))] gap-1.5">
-					<div class="pt-1 text-sm">
-						<b>Week {w + 1}</b>
-						<p class="quiet">{minutesText(weekMinutes(week))}</p>
-					</div>
-					{#each week as day (day.day)}
-						<div
-							class={[
-								'relative flex min-h-[84px] flex-col rounded border px-2 py-1',
-								day.kind === 'rest' ? 'border-base-300 border-dashed' : 'bg-base-100 border-base-300',
-								day.day === data.shown && 'outline-base-content outline-2',
-								chosen.includes(day.day) && '!border-primary bg-primary/10'
-							]}
-						>
-							<div class="flex items-center justify-between text-[12px]">
-								<a
-									class="hover:underline"
-									href="{base}/plan?day={day.day}"
-									data-sveltekit-noscroll
-									aria-label="Release of day {day.day}"
-								>
-									<b class="text-sm">{day.day}</b><span class="quiet pl-1">{dayText(day.date).slice(4)}</span>
-								</a>
-								<input
-									type="checkbox"
-									class="checkbox checkbox-xs"
-									aria-label="Choose day {day.day}"
-									checked={chosen.includes(day.day)}
-									onchange={(event) => choose(day.day, event.currentTarget.checked)}
-								/>
-							</div>
-							{#if day.kind === 'rest'}
-								<p class="quiet m-auto text-sm">rest</p>
-							{:else}
-								<p class="mt-0.5 line-clamp-2 text-sm leading-tight font-semibold">
-									{#if day.kind === 'test'}<span class="text-secondary pr-1" aria-hidden="true">◆</span
-										>{/if}{day.session ?? ''}
-									{#if !day.session}<span class="attention">no session</span>{/if}
-								</p>
-								<p class="quiet mt-auto truncate text-[12px]">
-									{KIND_TEXT[day.kind]}{#if day.seconds}<span
-											class={['pl-1', over(day.seconds) && 'font-bold']}
-											style={over(day.seconds) ? 'color:var(--marigold-text)' : ''}
-											>{minutesText(day.seconds)}</span
-										>{/if}
-								</p>
-								<div class="bg-base-300 mt-1 h-1 overflow-hidden rounded" aria-hidden="true">
-									<div
-										class={[
-											'h-full',
-											day.kind === 'test' ? 'bg-secondary' : day.kind === 'cardio' ? 'bg-info' : 'bg-primary'
-										]}
-										style="width:{(100 * (day.seconds ?? 0)) / longest}%"
-									></div>
-								</div>
-							{/if}
-						</div>
-					{/each}
-				</section>
-			{/each}
-		</div>
-		<p class="quiet mt-2 text-[13px]">
-			The bar is the session’s length; minutes in marigold are over the budget of {data.challenge
-				.budgetMinutes}. ◆ test day.
-		</p>
-	</div>
-
-	<div class="flex flex-col gap-4 xl:sticky xl:top-3">
-		<section class="panel p-4" aria-labelledby="lay">
-			<h2 id="lay">Lay a session</h2>
-			<p class="quiet mb-2 text-sm">
-				{chosen.length === 0 ? 'Choose days with the boxes in the grid.' : `on day ${chosen.join(', ')}`}
-			</p>
-			<form
-				method="post"
-				action="?/lay"
-				class="flex flex-col gap-2"
-				use:enhance={() =>
-					async ({ update, result }) => {
-						await update({ reset: false });
-						if (result.type === 'success') chosen = [];
-					}}
-			>
-				{#each chosen as day (day)}<input type="hidden" name="day" value={day} />{/each}
-				<label class="text-sm"
-					>Kind of day
-					<select name="kind" class="select select-sm w-full" bind:value={kind}>
-						{#each DAY_KINDS as k (k)}<option value={k}>{KIND_TEXT[k]}</option>{/each}
-					</select>
-				</label>
-				{#if kind !== 'rest'}
-					<label class="text-sm"
-						>Session
-						<select name="session" class="select select-sm w-full" bind:value={session}>
-							<option value="">none yet</option>
-							{#each data.sessions as s (s.id)}<option value={s.id}>{s.name}, {minutesText(s.seconds)}</option
-								>{/each}
-						</select>
-					</label>
-				{/if}
-				{#if chosen.some((day) => day <= data.groupDay)}
-					<p class="remark remark-attention text-sm">
-						Days up to {Math.min(data.groupDay, data.plan.length)} are out. Who has done one keeps what they did;
-						the others get what you lay now.
-					</p>
-				{/if}
-				{#if form?.message}<p class="field-fault" role="alert">{form.message}</p>{/if}
-				<button class="btn btn-primary btn-sm" disabled={chosen.length === 0}
-					>{chosen.length > 1 ? `Lay on ${chosen.length} days` : 'Lay on this day'}</button
-				>
-			</form>
-		</section>
-
-		{#if shown}
-			<section class="panel p-4" aria-labelledby="release">
-				<h2 id="release">Release of day {shown.day}</h2>
-				<p class="quiet text-sm">{longDayText(shown.date)}</p>
-				{#if shown.kind === 'rest'}
-					<p class="mt-2 text-sm">Rest: nothing is sent.</p>
-				{:else}
-					<p class="mt-2">
-						{#if shown.sessionId}
-							<a class="link-quiet" href="{base}/build/{shown.sessionId}">{shown.session}</a>, version {shown.version},
-							{minutesText(shown.seconds ?? 0)}
-						{:else}<span class="attention font-semibold">Nothing to send yet: no session on this day.</span
-							>{/if}
-					</p>
-					{#if data.openings.length === 0}
-						<p class="quiet mt-2 text-sm">Nobody is enrolled for it.</p>
+					<b
+						>{editor.carry.how === 'swap' ? 'Swap' : 'Copy'} day {editor.carry.from}{editor.carry.to !==
+						editor.carry.from
+							? ` ${editor.carry.how === 'swap' ? 'and' : 'to'} ${editor.carry.to}`
+							: ''}.</b
+					>
+					{#if editor.carry.to === editor.carry.from}Choose where it goes; Esc leaves it.
+					{:else if !editor.effect}That day is out and keeps its place.
+					{:else if editor.effect.brings.length + editor.effect.ends.length === 0}It breaks nothing.
 					{:else}
-						<table class="sheet mt-2 text-sm">
-							<thead><tr><th>{placeOf(data.coach.zone)}</th><th>for whom it is then</th></tr></thead>
-							<tbody>
-								{#each data.openings as opening (opening.opens)}
-									<tr>
-										<td class="align-top whitespace-nowrap"
-											><span class={['clock', opening.opens <= data.asOf && 'quiet']}
-												>{dayAndTimeIn(data.coach.zone, opening.opens).slice(4)}</span
-											></td
-										>
-										<td>
-											{#each opening.people as person, i (person.id)}{i > 0 ? ', ' : ''}<span
-													title="{timeIn(person.zone, opening.opens)} in {placeOf(person.zone)}"
-													>{person.name.split(' ')[0]}</span
-												>{/each}
-											<span class="quiet"
-												>{timeIn(opening.people[0]?.zone ?? 'UTC', opening.opens)}
-												{[...new Set(opening.people.map((p) => placeOf(p.zone)))].join(', ')}</span
-											>
-										</td>
-									</tr>
-								{/each}
-							</tbody>
-						</table>
+						{#if editor.effect.brings.length > 0}<span class="attention font-semibold"
+								>Brings: {editor.effect.brings
+									.slice(0, 3)
+									.map(({ title }) => title)
+									.join('; ')}.</span
+							>{/if}
+						{#if editor.effect.ends.length > 0}<span
+								>Ends: {editor.effect.ends
+									.slice(0, 3)
+									.map(({ title }) => title)
+									.join('; ')}.</span
+							>{/if}
 					{/if}
-				{/if}
-			</section>
-		{/if}
+				</p>
+			{/if}
+			<PlanGrid
+				{editor}
+				startsOn={data.challenge.startsOn}
+				budgetMinutes={data.challenge.budgetMinutes}
+				outTo={data.outTo}
+				shown={data.shown}
+				people={data.people}
+				{held}
+				onenter={() => document.querySelector<HTMLElement>('#chosen select')?.focus()}
+			/>
+			<p class="quiet mt-2 text-[13px]">
+				Bar: load, effort × minutes; ◆ a test; minutes in marigold are over the budget of {data.challenge
+					.budgetMinutes}. Keys: arrows go, <kbd>m</kbd> moves a day, <kbd>c</kbd> copies it, space chooses, Enter
+				opens.
+			</p>
+		</div>
+		<div class="flex flex-col gap-4">
+			<DayPanel
+				{editor}
+				sessions={data.sessions}
+				startsOn={data.challenge.startsOn}
+				outTo={data.outTo}
+				people={data.people}
+				{base}
+			/>
+			<PlanChecks {editor} />
+			{#if data.sent}<ReleasePanel
+					day={data.sent}
+					openings={data.openings}
+					zone={data.coach.zone}
+					asOf={data.asOf}
+					{base}
+				/>{/if}
+		</div>
 	</div>
-</div>
+{/if}

@@ -37,9 +37,9 @@ export const actions: Actions = {
 		const person = formText(form, 'person');
 		const from = Number(form.get('from'));
 		const to = Number(form.get('to') || form.get('from'));
-		if (!(from >= 1 && to >= from && to <= challenge.weeks * 7))
+		if (!(from >= 1 && to >= from && to <= challenge.days))
 			return fail(400, {
-				message: `Days go from 1 to ${challenge.weeks * 7}, the first before the last.`,
+				message: `Days go from 1 to ${challenge.days}, the first before the last.`,
 				faults: []
 			});
 		const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);

@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE } from '$core/review';
 import { fail } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
@@ -31,11 +32,7 @@ export const actions: Actions = {
 	house: async ({ request, locals }) => {
 		const form = await request.formData();
 		const typed = {
-			...Object.fromEntries(
-				['knee', 'depth', 'count', 'stretchHold', 'floorChanges', 'minuteLeft', 'warmUp', 'coolDown'].map(
-					(name) => [name, formText(form, name)]
-				)
-			),
+			...Object.fromEntries(Object.keys(DEFAULT_HOUSE).map((name) => [name, formText(form, name)])),
 			tempo: formText(form, 'tempo').trim().split('-')
 		};
 		const saved = await orFail(saveHouse(locals.app.db, coachIn(locals).id, typed));

@@ -18,7 +18,7 @@ export const load: PageServerLoad = async ({ params, parent, locals }) => {
 	const person = await orError(enrolmentOf(app.db, challenge.id, params.person));
 	const plan = await planIn(locals, challenge);
 	const { days, adherence, trend, silent } = personDays(
-		plan.map((day) => day.kind),
+		plan,
 		windowsOf(challenge, person),
 		person,
 		creditPolicyOf(challenge),

@@ -1,0 +1,258 @@
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_HOUSE } from '../review';
+import { parseSessionText } from '../session';
+import { changedFindings, checkPlan } from './check-plan';
+import { putDays, swapDays } from './edit';
+import type { PlanFinding } from './finding';
+import { layOut, type PlanSession } from './laid';
+import { DEFAULT_AUDIENCE, EMPTY_PLAN, newRule, REST_DAY, type Plan, type PlannedDay } from './model';
+
+const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
+	L: ['train', '4 x 10 goblet squat @ 12 kg, rest 60\n4 x 10 Romanian deadlift @ 12 kg, rest 60'],
+	U: ['train', '4 x 10 push-up, rest 60\n4 x 10 band row, rest 60'],
+	B: [
+		'train',
+		'3 x 10 push-up, rest 60\n3 x 10 band row, rest 60\n3 x 10 squat, rest 60\n3 x 30 s plank, rest 30\n3 x 10 glute bridge, rest 30\n3 x 10 curl @ 5 kg, rest 30'
+	],
+	S: ['cardio', 'steady 40 min, talk test: brisk walk'],
+	H: ['cardio', 'hiit 8 x 30/90: hill run + easy walk'],
+	E: ['train', 'emom 8 min: 10 squat / 8 push-up'],
+	J: ['train', '3 x 10 jump squat, rest 60'],
+	T: ['test', '1 x 60 s plank, rest 60'],
+	'?': ['train', '']
+};
+const sessions: PlanSession[] = Object.entries(SESSIONS).map(([key, [, text]]) => {
+	const { session, faults } = parseSessionText(text);
+	expect(faults).toEqual([]);
+	return { key, name: `Session ${key}`, body: session };
+});
+
+/** A letter a day; `-` rests, `?` trains without a session. */
+const planOf = (letters: string, more: Partial<Plan> = {}): Plan => ({
+	...EMPTY_PLAN,
+	days: [...letters.replace(/\s/g, '')].map((letter): PlannedDay => {
+		if (letter === '-') return REST_DAY;
+		return {
+			kind: SESSIONS[letter]?.[0] ?? 'train',
+			session: letter === '?' ? null : letter,
+			effort: null,
+			tests: []
+		};
+	}),
+	...more
+});
+const find = (plan: Plan, rule: string, more: Parameters<typeof checkPlan>[1] = {}): PlanFinding[] =>
+	checkPlan(layOut(plan, sessions, more), more).filter((finding) => finding.rule === rule);
+/** What is left of a finding after its remedy. */
+const mended = (plan: Plan, rule: string, more: Parameters<typeof checkPlan>[1] = {}) => {
+	const [finding] = find(plan, rule, more);
+	expect(finding?.remedy, rule).toBeTruthy();
+	return find(finding?.remedy?.apply(plan) ?? plan, rule, more);
+};
+const rule = newRule.bind(null, 'r1');
+const TEST = {
+	id: 't',
+	name: 'Plank',
+	exercise: 'Plank',
+	measure: 'longest hold',
+	seconds: null,
+	reps: null,
+	kg: null
+} as const;
+
+describe('checks over the weeks', () => {
+	it('see the same muscles hard two days running, and swap a day away', () => {
+		const [found] = find(planOf('LL-U-S-'), 'hard two days running');
+		expect(found).toMatchObject({ days: [1, 2], weight: 'watch' });
+		expect(found?.figure).toContain('8 and 8 sets on glutes');
+		expect(mended(planOf('LL-U-S-'), 'hard two days running')).toEqual([]);
+		expect(find(planOf('LUL-S--'), 'hard two days running')).toEqual([]);
+		expect(
+			find(planOf('LL-U-S-'), 'hard two days running', { house: { ...DEFAULT_HOUSE, hardSets: 9 } })
+		).toEqual([]);
+		// Across the end of a week too.
+		expect(find(planOf('U-S---L L------'), 'hard two days running')[0]?.days).toEqual([7, 8]);
+	});
+
+	it('gather the same clash of several weeks, and say nothing of days that are out', () => {
+		const plan = planOf('LL----- LL----- LL-----');
+		const [all, ...more] = find(plan, 'hard two days running');
+		expect(more).toEqual([]);
+		expect(all).toMatchObject({ days: [1, 2, 8, 9, 15, 16] });
+		expect(all?.title).toContain('in 3 weeks');
+		expect(mended(plan, 'hard two days running')).toEqual([]);
+		expect(find(plan, 'hard two days running', { out: 8 })[0]).toMatchObject({ days: [8, 9, 15, 16] });
+		// Day 9 may still move, day 8 is out.
+		const after = find(plan, 'hard two days running', { out: 8 })[0]?.remedy?.apply(plan);
+		expect(after?.days.slice(0, 8)).toEqual(plan.days.slice(0, 8));
+		expect(find(plan, 'hard two days running', { out: 21 })).toEqual([]);
+	});
+
+	it('see training days without a session, and weeks without training', () => {
+		expect(find(planOf('L?-?---'), 'day without a session')[0]).toMatchObject({ days: [2, 4] });
+		expect(mended(planOf('L?-?---'), 'day without a session')).toEqual([]);
+		expect(find(planOf('L------ -------'), 'week without training')[0]?.title).toBe('Week 2 has no training');
+	});
+
+	it('see more than six training days in a row', () => {
+		expect(find(planOf('UUUUUU- UUUUUU-'), 'no rest day')).toEqual([]);
+		expect(find(planOf('UUUUUUU U------'), 'no rest day')[0]?.title).toContain('8 training days in a row');
+		expect(mended(planOf('UUUUUUU UUU----'), 'no rest day')).toEqual([]);
+	});
+
+	it('see sessions over the budget, in the weeks in which they are', () => {
+		// An EMOM of two groups: a round more is two minutes more.
+		const longer = [rule({ session: 'E' }, [{ kind: 'rounds', rounds: 1 }])];
+		const plan = planOf('E------ E------ E------', { rules: longer });
+		const minutes = layOut(plan, sessions).days.map((day) => day.minutes);
+		expect(minutes.filter(Boolean)).toEqual([8, 10, 12]);
+		expect(find(plan, 'over the budget', { budgetMinutes: 11 })[0]).toMatchObject({ days: [15] });
+		expect(find(plan, 'over the budget', { budgetMinutes: 12 })).toEqual([]);
+	});
+
+	it('see guidance missed: strengthening days, sets a week, aerobic minutes, cardio', () => {
+		const whole = planOf('B-S-BHS B-S-BHS');
+		expect(find(whole, 'strengthening days')).toEqual([]);
+		expect(find(planOf('L-S-L--'), 'strengthening days')[0]?.title).toContain('chest');
+		expect(find(whole, 'sets a week')[0]?.figure).toContain('in 2 weeks');
+		// 2 × 40 min moderate; 8 × 30 s with 7 × 90 s between are 14.5 min vigorous and count twice: 80 + 29.
+		expect(find(whole, 'aerobic minutes')[0]?.figure).toContain('Week 1 has 109');
+		expect(find(planOf('SSSSB--'), 'aerobic minutes')).toEqual([]);
+		expect(find(whole, 'hard cardio')[0]?.title).toBe('Hard cardio 1 times a week, not 2');
+		expect(find(whole, 'steady cardio')).toEqual([]);
+		expect(find(planOf('L-H-S--', {}), 'hard cardio after lifting')).toEqual([]);
+	});
+
+	it('see a week much harder than the one before, alike days, and a lighter week that never comes', () => {
+		expect(find(planOf('U-U-U-- U-U-UL-'), 'rise of the week')[0]?.title).toMatch(
+			/Week 2 is \d+ % harder than week 1/
+		);
+		expect(find(planOf('U-U-U-- U-U-U--'), 'rise of the week')).toEqual([]);
+		expect(find(planOf('UUUUUUU'), 'monotony')).toEqual([]);
+		expect(find(planOf('UUUUUU-'), 'monotony')[0]?.figure).toContain('Monotony 2.3');
+		const never = planOf('U------ U------ U------', { deload: { every: 4, keep: 0.6 } });
+		expect(find(never, 'lighter week')[0]?.title).toBe('The lighter week never comes');
+		expect(mended(never, 'lighter week')).toEqual([]);
+	});
+
+	it('see a test without its repeat, and lay it', () => {
+		const plan = planOf('T-U-U-- U-U-U-- U-U-UT-', { tests: [TEST] });
+		expect(find(plan, 'test and repeat')[0]?.title).toBe('Plank is on no day');
+		const once = putDays(plan, [1], { tests: ['t'] });
+		expect(find(once, 'test and repeat')[0]?.title).toBe('Plank has no repeat');
+		expect(mended(once, 'test and repeat')).toEqual([]);
+		expect(find(putDays(once, [12], { tests: ['t'] }), 'test and repeat')[0]?.title).toBe('Plank ends early');
+		expect(find(putDays(plan, [10, 20], { tests: ['t'] }), 'test and repeat')[0]?.title).toBe(
+			'Plank begins late'
+		);
+		expect(mended(planOf('T-U-U-- U-U-UT-', { tests: [TEST] }), 'test day without a test')).toEqual([]);
+		expect(find(planOf('U-U-U-- U-U-U--'), 'no test')).toHaveLength(1);
+	});
+
+	it('see a hard day before a test', () => {
+		const plan = planOf('LT-----', {});
+		expect(find(plan, 'tired into a test')[0]?.days).toEqual([1, 2]);
+		expect(mended(plan, 'tired into a test')).toEqual([]);
+	});
+
+	it('see a week that brings nothing new', () => {
+		const same = planOf('U-L---- U-L----');
+		expect(find(same, 'nothing new')[0]?.title).toContain('Week 2: the same');
+		expect(
+			find({ ...same, rules: [rule({ exercise: 'Push-up' }, [{ kind: 'reps', reps: 1 }])] }, 'nothing new')
+		).toEqual([]);
+		expect(find(planOf('U-L---- U-B----'), 'nothing new')).toEqual([]);
+	});
+
+	it('see equipment that is needed once only', () => {
+		expect(find(planOf('LUJ-JJJ L-J----'), 'equipment on one day')[0]?.title).toBe(
+			'A band is needed on day 2 alone'
+		);
+	});
+
+	it('see where a rule runs into a wall, in which week, and offer a way', () => {
+		const emom = planOf('E------ E------ E------ E------ E------', {
+			rules: [rule({ exercise: 'squat' }, [{ kind: 'reps', reps: 2 }])]
+		});
+		const [full] = find(emom, 'progression');
+		// 10 squats take 30 s; from 16, in week 4, fewer than 15 s are left.
+		expect(full?.title).toBe('Week 4, Session E: the minute is full');
+		expect(full?.figure).toContain('12 s of rest');
+		const after = full?.remedy?.apply(emom);
+		expect(after?.rules).toHaveLength(2);
+		expect(find(after ?? emom, 'progression')).toEqual([]);
+
+		const heavy = planOf('L------ L------ L------', {
+			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'load', kg: 2 }])],
+			audience: { ...DEFAULT_AUDIENCE, heaviestKg: 14 }
+		});
+		expect(find(heavy, 'progression')[0]?.title).toBe('Week 3, Session L: Goblet squat at 16 kg');
+		expect(mended(heavy, 'progression')).toEqual([]);
+
+		const longer = planOf('U------ U------ U------', {
+			rules: [rule({ session: 'U' }, [{ kind: 'rounds', rounds: 1 }])]
+		});
+		expect(find(longer, 'progression', { budgetMinutes: 15 })[0]?.title).toContain(
+			'Week 3, Session U: over the budget'
+		);
+
+		const top = planOf('L------ L------ L------', {
+			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'rung' }])]
+		});
+		expect(find(top, 'progression')[0]?.title).toContain('highest rung');
+
+		const idle = planOf('U------', { rules: [rule({ exercise: 'Rope haul' }, [{ kind: 'reps', reps: 1 }])] });
+		expect(find(idle, 'progression')[0]?.title).toContain('changes nothing');
+		expect(mended(idle, 'progression')).toEqual([]);
+	});
+
+	it('leave tests as they are, whatever the week: they are always taken under the same conditions', () => {
+		const plan = planOf('T------ T------', {
+			deload: { every: 2, keep: 0.5 },
+			rules: [rule({ exercise: 'Plank' }, [{ kind: 'seconds', seconds: 5 }])]
+		});
+		const { days } = layOut(plan, sessions);
+		expect(days[7]?.sent?.session).toBe(days[0]?.sent?.session);
+		expect(days[7]?.light).toBe(true);
+	});
+
+	it('see what does not fit the audience', () => {
+		const beginners = { level: 'beginner', items: ['mat'], heaviestKg: 8 } as const;
+		expect(find(planOf('J------', { audience: beginners }), 'audience, level')[0]).toMatchObject({
+			weight: 'safety'
+		});
+		expect(find(planOf('U------', { audience: beginners }), 'audience, equipment')[0]?.title).toContain(
+			'band'
+		);
+		expect(mended(planOf('U------', { audience: beginners }), 'audience, equipment')).toEqual([]);
+		expect(find(planOf('L------', { audience: beginners }), 'audience, load')[0]?.title).toContain(
+			'Goblet squat 12 kg'
+		);
+	});
+
+	it('say nothing of an empty plan, and what a move would bring and end', () => {
+		expect(checkPlan(layOut(EMPTY_PLAN, []))).toEqual([]);
+		const plan = planOf('L-L-U--');
+		const before = checkPlan(layOut(plan, sessions));
+		const after = checkPlan(layOut(swapDays(plan, 2, 3), sessions));
+		const { brings } = changedFindings(before, after);
+		expect(brings.map(({ rule: name }) => name)).toContain('hard two days running');
+		expect(changedFindings(before, before)).toEqual({ brings: [], ends: [] });
+	});
+
+	it('give every finding a figure and a source, and every remedy a plan', () => {
+		const plan = planOf('LL?TUUU JJJJJJJ LLHESHB', {
+			tests: [TEST],
+			rules: [rule({ session: 'L' }, [{ kind: 'rung' }])]
+		});
+		const findings = checkPlan(layOut(plan, sessions), { budgetMinutes: 10 });
+		expect(findings.length).toBeGreaterThan(10);
+		for (const { rule: name, title, figure, source, remedy } of findings) {
+			expect(
+				[title, figure, source].every((text) => text.trim().length > 0),
+				name
+			).toBe(true);
+			if (remedy) expect(remedy.apply(plan), name).not.toEqual(plan);
+		}
+	});
+});

@@ -1,0 +1,93 @@
+import { AT_HOME, needWords, type Item } from '../../library';
+import { COMMON } from '../../review';
+import { equipmentOf } from '../../session';
+import { counted, listed } from '../../words';
+import type { PlanCheck, PlanFinding } from '../finding';
+import type { LaidDay } from '../laid';
+
+const notOwned: PlanCheck = ({ laid, plan, timing }) => {
+	const owned = new Set<Item>([...AT_HOME, ...plan.audience.items]);
+	// One who has dumbbells has light ones or can use less; a step is as good as a low one.
+	if (owned.has('dumbbell')) owned.add('light dumbbell');
+	if (owned.has('step')) owned.add('low step');
+	const missing = new Map<Item, { days: LaidDay[]; count: number }>();
+	for (const day of laid.days)
+		for (const { item, count } of day.sent ? equipmentOf(day.sent.session, timing.library) : []) {
+			if (owned.has(item)) continue;
+			const seen = missing.get(item) ?? { days: [], count: 0 };
+			missing.set(item, { days: [...seen.days, day], count: Math.max(seen.count, count) });
+		}
+	return [...missing].map(([item, { days, count }]): PlanFinding => ({
+		rule: 'audience, equipment',
+		weight: 'watch',
+		title: `Not taken to be at hand: ${needWords({ item, count })}`,
+		figure: `Needed on ${counted(days.length, 'day')}: ${listed(days.map((day) => day.day))}, in ${listed([...new Set(days.map((day) => day.sent?.name ?? ''))], 4)}.`,
+		days: days.map((day) => day.day),
+		source: 'the audience set for this plan',
+		remedy: {
+			label: 'People have it',
+			apply: (p) => ({ ...p, audience: { ...p.audience, items: [...p.audience.items, item] } })
+		}
+	}));
+};
+
+const tooHeavy: PlanCheck = ({ laid, plan }) => {
+	const { heaviestKg } = plan.audience;
+	if (heaviestKg === null) return [];
+	const found = new Map<string, { kg: number; days: number[] }>();
+	for (const day of laid.days)
+		for (const block of day.sent?.session.blocks ?? [])
+			for (const part of block.parts) {
+				if (part.kg === null || part.kg <= heaviestKg) continue;
+				const changed = day.sent?.changes.some(({ what, to }) => what === 'load' && to === `${part.kg} kg`);
+				if (changed) continue;
+				const seen = found.get(part.exercise) ?? { kg: 0, days: [] };
+				found.set(part.exercise, {
+					kg: Math.max(seen.kg, part.kg),
+					days: [...new Set([...seen.days, day.day])]
+				});
+			}
+	if (found.size === 0) return [];
+	const days = [...new Set([...found.values()].flatMap((one) => one.days))].sort((a, b) => a - b);
+	return [
+		{
+			rule: 'audience, load',
+			weight: 'watch',
+			title: `Heavier than ${heaviestKg} kg: ${listed(
+				[...found].map(([name, { kg }]) => `${name} ${kg} kg`),
+				4
+			)}`,
+			figure: `On ${counted(days.length, 'day')}; the heaviest that people are taken to have is ${heaviestKg} kg.`,
+			days,
+			source: 'the audience set for this plan',
+			remedy: null
+		}
+	];
+};
+
+/** Jumps, and balance without support, in a plan for beginners. */
+const tooHard: PlanCheck = ({ laid, plan, timing }) => {
+	if (plan.audience.level !== 'beginner') return [];
+	const hard = new Map<string, number[]>();
+	for (const day of laid.days)
+		for (const name of day.sent?.exercises ?? []) {
+			const exercise = timing.library.find(name);
+			if (!exercise || (exercise.impact !== 'high' && exercise.balance < 2)) continue;
+			hard.set(name, [...(hard.get(name) ?? []), day.day]);
+		}
+	if (hard.size === 0) return [];
+	const days = [...new Set([...hard.values()].flat())].sort((a, b) => a - b);
+	return [
+		{
+			rule: 'audience, level',
+			weight: 'safety',
+			title: `For beginners: ${listed([...hard.keys()], 4)}`,
+			figure: `Hard landings or balance without a hold on ${counted(days.length, 'day')}; a lower rung, or a chair in reach.`,
+			days,
+			source: COMMON,
+			remedy: null
+		}
+	];
+};
+
+export const AUDIENCE_CHECKS: PlanCheck[] = [tooHard, notOwned, tooHeavy];

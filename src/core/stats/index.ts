@@ -1,0 +1,3 @@
+export { chance } from './chance';
+export { moments, quantile } from './moments';
+export { wilson } from './wilson';

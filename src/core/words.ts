@@ -1,0 +1,16 @@
+/** Words for figures, as sentences of findings and proposals need them. */
+
+/** `1 day`, `3 days`. */
+export const counted = (n: number, one: string, many = `${one}s`): string =>
+	`${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+
+/** `1, 2 and 3`; of more than `most` the first ones and how many more there are. */
+export function listed(items: readonly (string | number)[], most = 8): string {
+	if (items.length > most)
+		return `${items.slice(0, most - 1).join(', ')} and ${items.length - most + 1} more`;
+	if (items.length < 2) return items.join('');
+	return `${items.slice(0, -1).join(', ')} and ${String(items.at(-1))}`;
+}
+
+/** With its first letter large, as at the head of a sentence. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

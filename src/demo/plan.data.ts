@@ -1,0 +1,51 @@
+import { newRule, type Audience, type Benchmark, type Plan } from '$core/plan';
+import type { DemoSession } from './sessions.data';
+
+/** What Hut Season measures, on its first days, half-way and at the end. */
+export const BENCHMARKS: Benchmark[] = [
+	{
+		id: 'plank',
+		name: 'Plank hold',
+		exercise: 'Plank',
+		measure: 'longest hold',
+		seconds: null,
+		reps: null,
+		kg: null
+	},
+	{
+		id: 'push-ups',
+		name: 'Push-ups in 60 s',
+		exercise: 'Push-up',
+		measure: 'most reps in a time',
+		seconds: 60,
+		reps: null,
+		kg: null
+	},
+	{
+		id: 'carry',
+		name: 'Carry with 20 kg',
+		exercise: 'Pack carry',
+		measure: 'carry distance',
+		seconds: 600,
+		reps: null,
+		kg: 20
+	}
+];
+
+export const AUDIENCE: Audience = {
+	level: 'some experience',
+	items: ['dumbbell', 'light dumbbell', 'band', 'mat', 'step', 'loaded backpack'],
+	heaviestKg: 20
+};
+
+/** How Hut Season rises: the presses by repetitions and load, the holds by seconds, the stairs by less rest. */
+export const progressionOf = (ids: Record<DemoSession, string>): Pick<Plan, 'rules' | 'deload'> => ({
+	deload: { every: 4, keep: 0.6 },
+	rules: [
+		newRule('press', { exercise: 'Overhead press' }, [{ kind: 'double', top: 12, kg: 1 }]),
+		newRule('side-plank', { exercise: 'Side plank' }, [{ kind: 'seconds', seconds: 5 }]),
+		newRule('stairs', { session: ids['Stair intervals'], block: 1 }, [{ kind: 'rest', seconds: 1 }]),
+		newRule('deadlift', { session: ids['Every minute'], block: 1 }, [{ kind: 'reps', reps: 1 }]),
+		newRule('carry', { exercise: 'Suitcase carry' }, [{ kind: 'load', kg: 2 }], { from: 3, every: 2 })
+	]
+});

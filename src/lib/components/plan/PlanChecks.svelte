@@ -1,0 +1,38 @@
+<script lang="ts">
+	import type { PlanFinding } from '$core/plan';
+	import FindingsPanel from '../FindingsPanel.svelte';
+	import Remark from '../Remark.svelte';
+	import type { PlanEditor } from './plan-editor.svelte';
+
+	/** What a careful coach would see in the weeks, each with its remedy; pointing at one shows its days. */
+	let { editor }: { editor: PlanEditor } = $props();
+	const nothing = $derived.by(() => {
+		if (!editor.laid.days.some((day) => day.sent)) return 'Checks show as soon as a session is laid.';
+		if (editor.findings.length > 0) return null;
+		return 'Nothing to remark: load, muscles, tests and rest days are as they should be.';
+	});
+</script>
+
+<FindingsPanel
+	findings={editor.findings}
+	{nothing}
+	onpoint={(finding: PlanFinding | null) => (editor.pointed = finding?.days ?? [])}
+>
+	{#snippet found(finding: PlanFinding)}
+		<Remark {finding}>
+			{#snippet action()}
+				{#if finding.remedy}
+					{@const remedy = finding.remedy}
+					<button
+						type="button"
+						class="link-quiet"
+						onclick={() => {
+							editor.pointed = [];
+							editor.change(remedy.apply(editor.plan));
+						}}>{remedy.label}</button
+					>
+				{/if}
+			{/snippet}
+		</Remark>
+	{/snippet}
+</FindingsPanel>

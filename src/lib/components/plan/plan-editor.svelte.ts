@@ -1,0 +1,108 @@
+import {
+	changedFindings,
+	checkPlan,
+	copyDay,
+	emptyForms,
+	layOut,
+	swapDays,
+	type LaidPlan,
+	type Plan,
+	type PlanFinding,
+	type PlanSession
+} from '$core/plan';
+import { History } from '../history.svelte';
+import type { Workshop } from '../library-context';
+
+/** A day that is on its way to another: by the pointer or by keys. */
+export interface Carry {
+	from: number;
+	/** Where it would be laid down; itself at first. */
+	to: number;
+	how: 'swap' | 'copy';
+}
+
+export interface PlanSetting {
+	sessions: readonly PlanSession[];
+	shop: Workshop;
+	budgetMinutes: number;
+	/** Days up to this one are out and keep their place. */
+	outTo: number;
+}
+
+/** A plan that is being edited: what it adds up to, what checks say, and what is chosen in it. */
+export class PlanEditor extends History<Plan> {
+	private readonly setting: () => PlanSetting;
+	/** Sessions in their weeks stay worked out while the plan is moved about. */
+	private readonly known = emptyForms();
+	/** Chosen days, ascending. */
+	chosen = $state.raw<readonly number[]>([]);
+	carry = $state.raw<Carry | null>(null);
+	/** Days that a finding points at. */
+	pointed = $state.raw<readonly number[]>([]);
+
+	constructor(start: Plan, setting: () => PlanSetting) {
+		super(start);
+		this.setting = setting;
+	}
+
+	get plan(): Plan {
+		return this.state;
+	}
+
+	private worked(plan: Plan): { laid: LaidPlan; findings: PlanFinding[] } {
+		const { sessions, shop, budgetMinutes, outTo } = this.setting();
+		const { library, house } = shop;
+		const laid = layOut(plan, sessions, { library, house, known: this.known });
+		return { laid, findings: checkPlan(laid, { library, house, budgetMinutes, out: outTo }) };
+	}
+
+	private readonly now = $derived.by(() => this.worked(this.state));
+	get laid(): LaidPlan {
+		return this.now.laid;
+	}
+	get findings(): PlanFinding[] {
+		return this.now.findings;
+	}
+
+	change(plan: Plan, what = ''): void {
+		if (plan !== this.state) this.step(plan, what);
+	}
+
+	/** Whether a day may change places: those that are out stay where they are. */
+	movable(day: number): boolean {
+		return day > this.setting().outTo;
+	}
+
+	private carried({ from, to, how }: Carry): Plan | null {
+		if (from === to || !this.movable(to) || (how === 'swap' && !this.movable(from))) return null;
+		return how === 'swap' ? swapDays(this.state, from, to) : copyDay(this.state, from, [to]);
+	}
+
+	/** What laying the carried day down here would bring and end; null where it cannot be laid down. */
+	readonly effect = $derived.by(() => {
+		if (!this.carry) return null;
+		const next = this.carried(this.carry);
+		return next && changedFindings(this.findings, this.worked(next).findings);
+	});
+
+	drop(): void {
+		const next = this.carry && this.carried(this.carry);
+		const to = this.carry?.to;
+		this.carry = null;
+		if (!next || to === undefined) return;
+		this.change(next);
+		this.chosen = [to];
+	}
+
+	/** Chooses a day alone, or with those chosen before, or all up to it. */
+	choose(day: number, how: 'alone' | 'toggle' | 'range' = 'alone'): void {
+		if (how === 'toggle')
+			this.chosen = this.chosen.includes(day)
+				? this.chosen.filter((other) => other !== day)
+				: [...this.chosen, day].sort((a, b) => a - b);
+		else if (how === 'range' && this.chosen.length > 0) {
+			const [first, last] = [Math.min(this.chosen[0] ?? day, day), Math.max(this.chosen.at(-1) ?? day, day)];
+			this.chosen = Array.from({ length: last - first + 1 }, (_, i) => first + i);
+		} else this.chosen = [day];
+	}
+}

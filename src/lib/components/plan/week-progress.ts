@@ -1,0 +1,36 @@
+import type { LaidPlan, LaidWeek } from '$core/plan';
+
+/** One thing that a week asks for and the week before did not, in words. */
+export interface WeekStep {
+	session: string;
+	text: string;
+}
+
+/** What the rules have changed by a week, the exercise or block with its new value: `Goblet squat 14 kg`. */
+function stateOf(week: LaidWeek): Map<string, WeekStep> {
+	const state = new Map<string, WeekStep>();
+	for (const { sent } of week.days) {
+		if (!sent) continue;
+		for (const { rule, block, part, what, to } of sent.changes) {
+			if (rule === null) continue;
+			const exercise = part === null ? null : sent.session.blocks[block]?.parts[part]?.exercise;
+			const text =
+				exercise && exercise !== to
+					? `${exercise} ${to}`
+					: part === null
+						? `${sent.name}: ${what} ${to}`
+						: to;
+			state.set(`${sent.key} ${block} ${part} ${what} ${rule}`, { session: sent.name, text });
+		}
+	}
+	return state;
+}
+
+/** What is new in a week by the rules of the plan, against the week before. */
+export function weekSteps(laid: LaidPlan, week: number): WeekStep[] {
+	const now = laid.weeks[week - 1];
+	if (!now) return [];
+	const before = laid.weeks[week - 2];
+	const had = before ? stateOf(before) : new Map<string, WeekStep>();
+	return [...stateOf(now)].filter(([key, step]) => had.get(key)?.text !== step.text).map(([, step]) => step);
+}

@@ -1,0 +1,126 @@
+/**
+ * What a day sends: the version that was laid on it, or what the rules of the plan make of that in its week. The
+ * latter are rows of session_version too, without a number, so that they are sent, logged and kept like any other.
+ */
+import { EMPTY_PLAN, followsRules, sessionInWeek, weekOf, type Plan } from '$core/plan';
+import { dateIn, daysBetween, type DayKind } from '$core/release';
+import { compileSession, type Session, type TimelineOptions } from '$core/session';
+import type { Context } from '../context';
+import { instant, only, type Queries } from '../db/database';
+
+/** Rules, deload, tests and audience of a plan, without its days. */
+export type PlanRules = Omit<Plan, 'days'>;
+
+const { days: _none, ...NO_RULES } = EMPTY_PLAN;
+
+export async function planRules(
+	db: Queries,
+	challengeId: string
+): Promise<{ rules: PlanRules; revision: number; startsOn: string }> {
+	const row = only(
+		await db.query<{ plan: Partial<PlanRules>; revision: number; startsOn: string }>(
+			'select plan, plan_revision as revision, starts_on as "startsOn" from challenge where id = $1',
+			[challengeId]
+		)
+	);
+	return { rules: { ...NO_RULES, ...row.plan }, revision: row.revision, startsOn: row.startsOn };
+}
+
+/** The last day that may be out for somebody: local midnight comes first at UTC+14. 0 before day 1. */
+export const outTo = (startsOn: string, now: number): number =>
+	Math.max(0, daysBetween(startsOn, dateIn('Etc/GMT-14', now)) + 1);
+
+interface LaidRow {
+	day: number;
+	kind: DayKind;
+	baseId: string;
+	sessionId: string;
+	body: Session;
+}
+
+/** The row of what the rules make of a version; one that is there already is used again. */
+async function madeVersion(
+	tx: Queries,
+	{ clock, ids }: Context,
+	row: LaidRow,
+	body: Session,
+	timing: TimelineOptions
+): Promise<string> {
+	const json = JSON.stringify(body);
+	const [known] = await tx.query<{ id: string }>(
+		'select id from session_version where made_from = $1 and body = $2::jsonb',
+		[row.baseId, json]
+	);
+	if (known) return known.id;
+	const id = ids.uuid();
+	await tx.query(
+		`insert into session_version (id, session_id, version, made_from, body, seconds, created_at)
+		 values ($1, $2, null, $3, $4, $5, $6)`,
+		[id, row.sessionId, row.baseId, json, compileSession(body, timing).totals.duration, instant(clock.now())]
+	);
+	return id;
+}
+
+/**
+ * Works out anew what days send. Days that are out keep what they were sent with, unless they are among `also`.
+ */
+export async function refreshSent(
+	tx: Queries,
+	context: Context,
+	challengeId: string,
+	timing: TimelineOptions,
+	also: readonly number[] = []
+): Promise<void> {
+	const { rules, startsOn } = await planRules(tx, challengeId);
+	const rows = await tx.query<LaidRow>(
+		`select p.day, p.kind, p.base_id as "baseId", v.session_id as "sessionId", v.body
+		 from plan_day p join session_version v on v.id = p.base_id
+		 where p.challenge_id = $1 and (p.day > $2 or p.day = any($3::int[])) order by p.day`,
+		[challengeId, outTo(startsOn, context.clock.now()), also]
+	);
+	const made = new Map<string, string>();
+	for (const row of rows) {
+		const week = weekOf(row.day);
+		const key = `${row.baseId} ${week}`;
+		let id = followsRules(row) ? made.get(key) : row.baseId;
+		if (id === undefined) {
+			const { session, changes } = sessionInWeek(row.body, row.sessionId, week, rules, timing);
+			id = changes.length === 0 ? row.baseId : await madeVersion(tx, context, row, session, timing);
+			made.set(key, id);
+		}
+		await tx.query('update plan_day set version_id = $3 where challenge_id = $1 and day = $2', [
+			challengeId,
+			row.day,
+			id
+		]);
+	}
+	await tx.query(
+		`delete from session_version v
+		 where v.made_from = any(select id from session_version where session_id = any($1::uuid[]))
+			and not exists (select 1 from plan_day p where p.version_id = v.id)
+			and not exists (select 1 from checkin c where c.version_id = v.id)`,
+		[[...new Set(rows.map((row) => row.sessionId))]]
+	);
+}
+
+/** A new version of a session takes the place of those before it on all days that nobody has opened yet. */
+export async function moveToVersion(
+	tx: Queries,
+	context: Context,
+	sessionId: string,
+	versionId: string,
+	timing: TimelineOptions
+): Promise<number> {
+	const moved = await tx.query<{ challengeId: string }>(
+		`update plan_day p set base_id = $2, version_id = $2
+		 from challenge ch
+		 where ch.id = p.challenge_id
+			and p.base_id in (select id from session_version where session_id = $1)
+			and ch.starts_on + (p.day - 1) > ($3::timestamptz at time zone 'UTC' + interval '14 hours')::date
+		 returning p.challenge_id as "challengeId"`,
+		[sessionId, versionId, instant(context.clock.now())]
+	);
+	for (const challengeId of new Set(moved.map((row) => row.challengeId)))
+		await refreshSent(tx, context, challengeId, timing);
+	return moved.length;
+}

@@ -1,0 +1,139 @@
+import type { Page } from '@playwright/test';
+import { expect, noBarriers, openPlace, ready, signIn, test } from './support';
+
+test.beforeEach(async ({ page, demo }) => {
+	await signIn(page, demo);
+});
+
+/** The plan of the challenge that begins in some weeks: nothing of it is out. */
+async function openSpring(page: Page): Promise<void> {
+	await page.goto('/challenges');
+	await page.getByRole('link', { name: 'Spring Ridge, eight weeks' }).click();
+	await page.waitForURL('**/desk');
+	await page.goto(page.url().replace('/desk', '/plan'));
+	await ready(page);
+}
+const cell = (page: Page, day: number) => page.getByRole('gridcell', { name: new RegExp(`^Day ${day},`) });
+const part = async (page: Page, name: string) => {
+	await page.getByRole('navigation', { name: 'Parts of the plan' }).getByRole('link', { name }).click();
+	await ready(page);
+};
+
+test('a day is dragged onto another: what it breaks is said before it is dropped, and it is undone', async ({
+	page
+}) => {
+	await openSpring(page);
+	await expect(cell(page, 1)).toContainText('Carry test');
+	await expect(cell(page, 2)).toContainText('Pull and press');
+	await cell(page, 2).hover();
+	await page.mouse.down();
+	await cell(page, 5).hover();
+	await cell(page, 5).hover();
+	await expect(page.getByText('Swap day 2 and 5.')).toBeVisible();
+	await page.mouse.up();
+	await expect(cell(page, 2)).toContainText('Every minute');
+	await expect(cell(page, 5)).toContainText('Pull and press');
+	await expect(page.getByText('changed', { exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(cell(page, 2)).toContainText('Pull and press');
+	await expect(page.getByRole('button', { name: 'Save the plan' })).toBeDisabled();
+});
+
+test('by keys alone: move, copy, choose, lay a week over others, and save', async ({ page }) => {
+	await openSpring(page);
+	await cell(page, 1).focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(cell(page, 2)).toBeFocused();
+	await page.keyboard.press('c');
+	await page.keyboard.press('ArrowRight');
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByText('Copy day 2 to 4.')).toBeVisible();
+	await page.keyboard.press('Enter');
+	await expect(cell(page, 4)).toContainText('Pull and press');
+	await page.keyboard.press('Shift+ArrowRight');
+	await expect(page.getByRole('heading', { name: '2 days' })).toBeVisible();
+	await page.keyboard.press('m');
+	await expect(page.getByText('Choose where it goes')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(page.getByText('Choose where it goes')).toBeHidden();
+	await page.getByRole('button', { name: 'Week 1' }).press('Enter');
+	await page.getByLabel('Lay it over week').first().selectOption('2');
+	await page.getByRole('button', { name: 'Lay', exact: true }).first().click();
+	await expect(cell(page, 11)).toContainText('Pull and press');
+	await page.getByRole('button', { name: 'Save the plan' }).press('Enter');
+	await expect(page.getByText('The plan is saved.')).toBeVisible();
+	await page.reload();
+	await expect(cell(page, 11)).toContainText('Pull and press');
+	// A second save begins from the first one.
+	await cell(page, 11).click();
+	await page.getByLabel('Kind of day').selectOption('rest');
+	await page.getByRole('button', { name: 'Save the plan' }).click();
+	await expect(page.getByText('The plan is saved.')).toBeVisible();
+});
+
+test('a rule makes the weeks harder, runs into a wall, and a way is offered', async ({ page }) => {
+	await openSpring(page);
+	await cell(page, 1).click();
+	await cell(page, 7).click({ modifiers: ['Shift'] });
+	await page.getByRole('button', { name: 'Week 1' }).click();
+	await page.getByLabel('Lay it over week').first().selectOption('all of them');
+	await page.getByRole('button', { name: 'Lay', exact: true }).first().click();
+	await part(page, 'Progression and tests');
+	await page.getByRole('button', { name: 'Add a rule' }).click();
+	await page.getByLabel('About').selectOption({ label: 'Overhead press' });
+	await page.getByLabel('Each step').selectOption('more load');
+	await page.getByLabel('kg', { exact: true }).fill('4');
+	await page.getByLabel('kg', { exact: true }).press('Tab');
+	const row = page.getByRole('row', { name: /Overhead press: load/ });
+	await expect(row).toContainText('8 kg12 kg16 kg20 kg24 kg');
+	await part(page, 'Weeks and days');
+	const wall = page.getByText(/Week 5, Pull and press: Overhead press at 24 kg/);
+	await expect(wall).toBeVisible();
+	await page.getByRole('button', { name: 'Go on slower instead of heavier' }).click();
+	await expect(wall).toBeHidden();
+	await part(page, 'Progression and tests');
+	await page
+		.getByRole('button', { name: 'Overhead press: +4 kg every week from week 2 to week 4' })
+		.first()
+		.click();
+	await page.getByLabel('lighter weeks').check();
+	await expect(page.getByRole('columnheader', { name: 'week 4, lighter' }).first()).toBeVisible();
+});
+
+test('a day put in makes the challenge longer for those who are in it; days that are out stay', async ({
+	page
+}) => {
+	await openPlace(page, 'Plan');
+	await cell(page, 24).click();
+	await expect(page.getByText('Day 24 is out.')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Put a rest day before it' })).toBeDisabled();
+	await cell(page, 29).click();
+	await page.getByRole('button', { name: 'Put a rest day before it' }).click();
+	await expect(page.getByText('1 day longer, for 26 people from day 25 on')).toBeVisible();
+	await expect(cell(page, 30)).toContainText('Ridge load');
+	await cell(page, 23).focus();
+	await page.keyboard.press('m');
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByText('That day is out and keeps its place.')).toBeVisible();
+	page.once('dialog', (dialog) => void dialog.dismiss());
+	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Roll' }).click();
+	await expect(page).toHaveURL(/plan/);
+});
+
+for (const colorScheme of ['light', 'dark'] as const)
+	test(`no barriers in Plan, ${colorScheme}`, async ({ page }) => {
+		test.setTimeout(90_000);
+		await page.emulateMedia({ colorScheme });
+		await openPlace(page, 'Plan');
+		await cell(page, 29).click();
+		await noBarriers(page, 'plan');
+		await part(page, 'Progression and tests');
+		await page
+			.getByRole('button', { name: /Overhead press/ })
+			.first()
+			.click();
+		await noBarriers(page, 'progression');
+		await part(page, 'Charts');
+		await expect(page.getByRole('img', { name: /Planned load by week/ }).first()).toBeVisible();
+		await noBarriers(page, 'charts');
+	});

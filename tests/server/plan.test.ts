@@ -1,0 +1,212 @@
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { EMPTY_PLAN, insertDays, newRule, putDays, REST_DAY, type Plan } from '$core/plan';
+import { challengeOf } from '$lib/server/challenges/challenge';
+import { checkIn } from '$lib/server/checkins/check-in';
+import { checkinsOf } from '$lib/server/checkins/history';
+import { openPlan, planOf, savePlan, type OpenPlan } from '$lib/server/plan/plan';
+import { createSession, saveSession, versionById, versionsOf } from '$lib/server/sessions/sessions';
+import { refusal } from '../support/refusal';
+import {
+	body,
+	makeCoach,
+	makeWorld,
+	SMALL,
+	testContext,
+	type TestContext,
+	type World
+} from '../support/context';
+
+let context: TestContext;
+let world: World;
+async function begin() {
+	context = await testContext();
+	// Monday of week 1 in Europe; day 1 is out, day 2 is not out anywhere before 10:00 UTC.
+	context.at('2026-11-23T07:00:00Z');
+	world = await makeWorld(context);
+}
+const end = () => context.db.close();
+
+const open = async (): Promise<OpenPlan> =>
+	openPlan(context, await challengeOf(context.db, world.coach.id, world.challenge.id));
+const save = async (change: (plan: Plan, opened: OpenPlan) => unknown, revision?: number) => {
+	const opened = await open();
+	return savePlan(context, world.coach.id, world.challenge.id, {
+		revision: revision ?? opened.revision,
+		plan: change(opened.plan, opened)
+	});
+};
+const days = () => planOf(context.db, world.challenge);
+const repsOn = async (day: number) => {
+	const planned = (await days())[day - 1];
+	const { body: sent } = await versionById(context.db, planned?.versionId ?? '');
+	return sent.blocks[0]?.parts[0]?.target;
+};
+const MORE = newRule('more', { exercise: 'Squat' }, [{ kind: 'reps', reps: 2 }]);
+const withRule = (plan: Plan): Plan => ({ ...plan, rules: [MORE] });
+
+describe('a plan', () => {
+	beforeEach(begin);
+	afterEach(end);
+
+	it('comes back as it was saved', async () => {
+		const before = await open();
+		expect(before).toMatchObject({ outTo: 1, revision: 2 });
+		const test = {
+			id: 't',
+			name: 'Plank',
+			exercise: 'Plank',
+			measure: 'longest hold',
+			seconds: null,
+			reps: null,
+			kg: null
+		};
+		const next = {
+			...putDays(before.plan, [3], { kind: 'test', effort: 8, tests: ['t'] }),
+			tests: [test],
+			rules: [MORE],
+			deload: { every: 2, keep: 0.5 },
+			audience: { level: 'beginner', items: ['mat'], heaviestKg: 8 }
+		};
+		expect(await save(() => next)).toBe(3);
+		expect((await open()).plan).toEqual(next);
+	});
+
+	it('sends what its rules make of a session, under the name of its version', async () => {
+		await save(withRule);
+		expect(await repsOn(5)).toEqual({ kind: 'reps', reps: 10 });
+		expect(await repsOn(8)).toEqual({ kind: 'reps', reps: 12 });
+		const plan = await days();
+		expect(plan[7]).toMatchObject({ session: 'Small', version: 1 });
+		// The same form is one row, however many days send it, and is no version that one could choose.
+		expect(new Set(plan.slice(7, 12).map((day) => day.versionId)).size).toBe(1);
+		expect(await versionsOf(context.db, world.session.id)).toHaveLength(1);
+		await save((p) => ({ ...p, rules: [] }));
+		expect(await repsOn(8)).toEqual({ kind: 'reps', reps: 10 });
+		const rows = await context.db.query('select 1 from session_version where made_from is not null');
+		expect(rows).toHaveLength(0);
+	});
+
+	it('goes over to a new version of a session with its rules, on days that are not out', async () => {
+		await save(withRule);
+		await saveSession(context, world.coach.id, world.session.id, {
+			name: 'Small',
+			body: body(SMALL.replace('3 x 10', '3 x 15')),
+			basedOn: 1
+		});
+		expect(await Promise.all([1, 2, 8].map(repsOn))).toEqual([
+			{ kind: 'reps', reps: 10 },
+			{ kind: 'reps', reps: 15 },
+			{ kind: 'reps', reps: 17 }
+		]);
+		const { plan, sessions } = await open();
+		expect(plan.days[0]?.session).toBe(`${world.session.id}@1`);
+		expect(sessions.find(({ key }) => key === plan.days[0]?.session)?.name).toBe('Small, version 1');
+		// Saved as it was opened, the older version stays where it is.
+		await save((p) => p);
+		expect(await repsOn(1)).toEqual({ kind: 'reps', reps: 10 });
+	});
+
+	it('keeps what was sent on days that are out, and what was done', async () => {
+		await save(withRule);
+		context.at('2026-12-01T09:00:00Z');
+		const person = world.people[0]!;
+		await checkIn(context, person, {
+			id: '11111111-1111-4111-8111-111111111111',
+			day: 8,
+			done: 'all',
+			effort: 6,
+			energy: 3,
+			sleepHours: null,
+			hurts: null,
+			note: null
+		});
+		await save((p) => ({ ...p, rules: [{ ...MORE, steps: [{ kind: 'reps', reps: 5 }] }] }));
+		expect(await repsOn(8)).toEqual({ kind: 'reps', reps: 12 });
+		expect(await repsOn(11)).toEqual({ kind: 'reps', reps: 15 });
+		const [done] = await checkinsOf(context, person.enrolmentId, context.clock.now());
+		expect(done).toMatchObject({ day: 8, session: 'Small', version: 1, credit: 1 });
+	});
+
+	it('takes days in and gives days up, but not those that are out', async () => {
+		await save((p) => insertDays(p, 3, 2));
+		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).days).toBe(16);
+		expect((await days()).map((day) => day.kind).slice(0, 6)).toEqual([
+			'train',
+			'train',
+			'rest',
+			'rest',
+			'train',
+			'train'
+		]);
+		await save((p) => ({ ...p, days: p.days.slice(0, 10) }));
+		expect(await days()).toHaveLength(10);
+		context.at('2026-11-30T12:00:00Z');
+		expect(await refusal(save((p) => ({ ...p, days: p.days.slice(0, 7) })))).toMatchObject({ status: 409 });
+		expect(await days()).toHaveLength(10);
+	});
+
+	it('is not written over by a window that began from an older one', async () => {
+		const { revision } = await open();
+		await save(withRule);
+		const refused = await refusal(save((p) => p, revision));
+		expect(refused).toMatchObject({ status: 409 });
+		expect((await open()).plan.rules).toHaveLength(1);
+	});
+});
+
+describe('a plan that is refused', () => {
+	beforeAll(begin);
+	afterAll(end);
+
+	it.each<[string, (plan: Plan) => unknown, RegExp]>([
+		['200 days', (p) => ({ ...p, days: Array(200).fill(REST_DAY) }), /at most 84 days/],
+		['no day', (p) => ({ ...p, days: [] }), /at least one day/],
+		[
+			'a rest day with a session',
+			(p) => ({ ...p, days: p.days.map((d) => ({ ...d, kind: 'rest' })) }),
+			/rest day has no session/
+		],
+		['an effort of 11', (p) => putDays(p, [1], { effort: 11 }), /0 to 10/],
+		['a rule without a step', (p) => ({ ...p, rules: [{ ...MORE, steps: [] }] }), /at least one step/],
+		[
+			'a step of no kilograms',
+			(p) => ({ ...p, rules: [{ ...MORE, steps: [{ kind: 'load', kg: 0 }] }] }),
+			/above 0/
+		],
+		[
+			'a step of another kind',
+			(p) => ({ ...p, rules: [{ ...MORE, steps: [{ kind: 'valueOf' }] }] }),
+			/A step is one of/
+		],
+		['a lighter week that keeps all', (p) => ({ ...p, deload: { every: 4, keep: 1 } }), /10 to 90 %/],
+		['a lighter week every week', (p) => ({ ...p, deload: { every: 1, keep: 0.5 } }), /2 to 12/],
+		['no plan at all', () => null, /./],
+		[
+			'the session of nobody',
+			(p) => putDays(p, [2], { session: '22222222-2222-4222-8222-222222222222' }),
+			/not there any more/
+		],
+		['a session that is no id', (p) => putDays(p, [2], { session: "x' or 1=1" }), /not there any more/]
+	])('with %s is refused, and nothing is written', async (_, change, message) => {
+		const before = await open();
+		const { status, message: said } = await refusal(save(change));
+		expect(status).toBeGreaterThanOrEqual(400);
+		expect(said).toMatch(message);
+		expect(await open()).toEqual(before);
+	});
+
+	it('of another coach is not there, nor her sessions', async () => {
+		const other = await makeCoach(context, 'Other');
+		const { revision, plan } = await open();
+		expect(
+			await refusal(savePlan(context, other.id, world.challenge.id, { revision, plan: EMPTY_PLAN }))
+		).toMatchObject({ status: 400 });
+		expect(await refusal(savePlan(context, other.id, world.challenge.id, { revision, plan }))).toMatchObject({
+			status: 404
+		});
+		const theirs = await createSession(context, other.id, { name: 'Theirs', body: body(SMALL) });
+		expect(await refusal(save((p) => putDays(p, [2], { session: theirs.id })))).toMatchObject({
+			status: 404
+		});
+	});
+});

@@ -122,6 +122,19 @@ describe('personDays', () => {
 		expect(rate).toMatchObject({ due: 3, rate: 1 });
 	});
 
+	it('counts a day that is held for all for nobody, and lets stand what was done on it', () => {
+		const plan = kinds.map((kind, i) => ({ kind, held: i === 2 || i === 3 ? 'storm' : null }));
+		const { days, adherence: rate } = personDays(
+			plan,
+			windows,
+			{ strip: strip([1, 2, 4]), fromDay: 1 },
+			policy,
+			6 * DAY
+		);
+		expect(days.slice(0, 5).map(({ state }) => state)).toEqual(['done', 'done', 'held', 'done', 'missed']);
+		expect(rate).toMatchObject({ due: 4, credit: 3 });
+	});
+
 	it('looks back as things stood then', () => {
 		expect(look([1, 2, 3, 4, 5], 3 * DAY).adherence).toMatchObject({ credit: 3, due: 3 });
 	});

@@ -24,6 +24,18 @@ describe('calendarOf', () => {
 		expect(weekEnds).toEqual(['2026-11-11']);
 	});
 
+	it('ends in the middle of a week where days were put in or taken out', () => {
+		const { days, weekEnds } = calendarOf({
+			startsOn: '2026-11-02',
+			weeks: 2,
+			days: 9,
+			trainingDays: [1, 2]
+		});
+		expect(days).toHaveLength(9);
+		expect(days.at(-1)).toMatchObject({ week: 2, date: '2026-11-10', trains: true });
+		expect(weekEnds).toEqual(['2026-11-08', '2026-11-10']);
+	});
+
 	it('goes over a leap day', () => {
 		expect(
 			calendarOf({ startsOn: '2028-02-28', weeks: 1, trainingDays: [1] }).days.map((day) => day.date)[1]

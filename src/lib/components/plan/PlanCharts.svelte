@@ -10,7 +10,9 @@
 	let { laid, weekSets }: { laid: LaidPlan; weekSets: number } = $props();
 	type Colours = Record<string, string>;
 	type Bars = ChartConfiguration<'bar'>;
-	const weekNames = $derived(laid.weeks.map(({ week, light }) => `week ${week}${light ? ', lighter' : ''}`));
+	const weekNames = $derived(
+		laid.weeks.map(({ week, light }) => (light ? [`week ${week}`, 'lighter'] : `week ${week}`))
+	);
 	const axes = (y: string, stacked: boolean, x?: string) => ({
 		x: {
 			stacked,

@@ -197,10 +197,10 @@
 					title={steps.map(({ session, text }) => `${session}: ${text}`).join('; ')}
 				>
 					{#if week.light && steps.length === 0}fewer sets and rounds, no step{/if}
-					{#each steps.slice(0, 4) as step, i (i)}{i > 0
+					{#each steps.slice(0, 3) as step, i (i)}{i > 0
 							? ' · '
-							: ''}{step.text}{/each}{#if steps.length > 4}<span class="quiet pl-1"
-							>and {steps.length - 4} more</span
+							: ''}{step.text}{/each}{#if steps.length > 3}<span class="quiet pl-1"
+							>and {steps.length - 3} more</span
 						>{/if}
 				</span>
 			</p>

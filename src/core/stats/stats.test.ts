@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest';
+import { chance, moments, quantile } from '.';
+
+describe('moments and quantiles', () => {
+	it('of one value have no spread, of none no answer', () => {
+		expect(moments([7])).toEqual({ mean: 7, sd: 0 });
+		expect(() => moments([])).toThrow(/values/);
+		expect(() => quantile([], 0.5)).toThrow(/sorted/);
+	});
+
+	it('lie between neighbours, and within the values whatever the share', () => {
+		expect([0, 0.25, 0.5, 1].map((share) => quantile([10, 20, 40], share))).toEqual([10, 15, 20, 40]);
+		expect([-1, 2].map((share) => quantile([10, 20, 40], share))).toEqual([10, 40]);
+	});
+});
+
+describe('chance', () => {
+	const draw = (seed: string) => Array.from({ length: 2000 }, chance(seed));
+
+	it('is the same for the same seed and another for another', () => {
+		expect(draw('a')).toEqual(draw('a'));
+		expect(draw('a')).not.toEqual(draw('b'));
+	});
+
+	it('is spread evenly over 0 to 1', () => {
+		const values = draw('even');
+		expect(values.every((value) => value >= 0 && value < 1)).toBe(true);
+		// Mean ½ with a standard error of 0.0065, standard deviation √(1/12).
+		expect(Math.abs(moments(values).mean - 0.5)).toBeLessThan(4 * 0.0065);
+		expect(moments(values).sd).toBeCloseTo(Math.sqrt(1 / 12), 1);
+	});
+});

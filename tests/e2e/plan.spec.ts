@@ -120,6 +120,42 @@ test('a day put in makes the challenge longer for those who are in it; days that
 	await expect(page).toHaveURL(/plan/);
 });
 
+test('a new challenge starts from a shape, with sessions, tests and what makes them harder', async ({
+	page
+}) => {
+	await page.goto('/challenges/new');
+	await ready(page);
+	await page.getByRole('radio', { name: /^28 days, five and a free weekend/ }).check();
+	await expect(page.getByRole('spinbutton', { name: 'Weeks' })).toHaveValue('4');
+	await expect(page.getByRole('button', { name: 'Sat' })).toHaveAttribute('aria-pressed', 'false');
+	await page.getByLabel('Name').fill('First month');
+	await page.getByLabel('Goal').fill('Thirty squats in a minute');
+	await page.getByRole('button', { name: 'Make the challenge' }).click();
+	await page.waitForURL('**/plan');
+	await ready(page);
+	await expect(cell(page, 1)).toContainText('Where you stand');
+	await expect(cell(page, 2)).toContainText('Push and trunk');
+	await part(page, 'Progression and tests');
+	await expect(page.getByText('Legs and pull: +1 rep every week from week 2').first()).toBeVisible();
+	await expect(page.getByText('on day 1, 15, 26').first()).toBeVisible();
+});
+
+test('a day is held for all, people read why, and it goes on again', async ({ page, demo, browser }) => {
+	await openPlace(page, 'Plan');
+	await cell(page, 24).click();
+	await page.getByLabel('Reason that people read').fill('Storm over the ridge');
+	await page.getByRole('button', { name: 'Hold', exact: true }).click();
+	await expect(cell(page, 24)).toContainText('held: Storm over the ridge');
+	const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+	await phone.goto(`/join/${demo.links['Noor Bastani']}`);
+	await expect(phone.getByText('This day is held for all')).toBeVisible();
+	await page.getByRole('button', { name: 'Let it go on' }).click();
+	await expect(cell(page, 24)).not.toContainText('held');
+	await phone.reload();
+	await expect(phone.getByRole('link', { name: 'Check in for day 24' })).toBeVisible();
+	await phone.close();
+});
+
 for (const colorScheme of ['light', 'dark'] as const)
 	test(`no barriers in Plan, ${colorScheme}`, async ({ page }) => {
 		test.setTimeout(90_000);

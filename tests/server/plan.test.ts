@@ -2,8 +2,12 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from
 import { EMPTY_PLAN, insertDays, newRule, putDays, REST_DAY, type Plan } from '$core/plan';
 import { challengeOf } from '$lib/server/challenges/challenge';
 import { checkIn } from '$lib/server/checkins/check-in';
+import { openDay } from '$lib/server/checkins/day';
 import { checkinsOf } from '$lib/server/checkins/history';
+import { holdDays } from '$lib/server/plan/hold';
 import { openPlan, planOf, savePlan, type OpenPlan } from '$lib/server/plan/plan';
+import { layShape } from '$lib/server/plan/shape';
+import { loadRoll } from '$lib/server/roll/roll';
 import { createSession, saveSession, versionById, versionsOf } from '$lib/server/sessions/sessions';
 import { refusal } from '../support/refusal';
 import {
@@ -143,6 +147,53 @@ describe('a plan', () => {
 		context.at('2026-11-30T12:00:00Z');
 		expect(await refusal(save((p) => ({ ...p, days: p.days.slice(0, 7) })))).toMatchObject({ status: 409 });
 		expect(await days()).toHaveLength(10);
+	});
+
+	it('holds days for all with their reason, and lets them go on', async () => {
+		const { coach, challenge, people } = world;
+		const person = people[0]!;
+		await holdDays(context, coach.id, challenge.id, { days: [1, 2], reason: 'Storm over the ridge' });
+		expect((await days()).slice(0, 3).map((day) => day.held)).toEqual([
+			'Storm over the ridge',
+			'Storm over the ridge',
+			null
+		]);
+		expect(await openDay(context, person, 1)).toMatchObject({
+			held: 'Storm over the ridge',
+			result: { state: 'held', credit: 0 }
+		});
+		const roll = await loadRoll(context.db, challenge, await days(), context.clock.now());
+		expect(roll.group.due).toBe(0);
+		// A saved plan leaves it as it is: what is held is the date.
+		await save((p) => insertDays(p, 3));
+		expect((await days())[1]?.held).toBe('Storm over the ridge');
+		await holdDays(context, coach.id, challenge.id, { days: [1], reason: ' ' });
+		expect((await openDay(context, person, 1)).result.state).toBe('open');
+		const other = await makeCoach(context, 'Other');
+		const asked = (coachId: string, raw: unknown) =>
+			refusal(holdDays(context, coachId, challenge.id, raw)).then(({ status }) => status);
+		expect(await asked(other.id, { days: [1], reason: 'mine now' })).toBe(404);
+		expect(await asked(coach.id, { days: [40], reason: 'beyond' })).toBe(400);
+		expect(await asked(coach.id, { days: [], reason: 'none' })).toBe(400);
+		expect(await asked(coach.id, { days: [1], reason: 'x'.repeat(301) })).toBe(400);
+	});
+
+	it('takes a shape with sessions of its own, and those that are there as they are', async () => {
+		const { coach, challenge } = world;
+		await layShape(context, coach.id, challenge.id, 'five-two-28');
+		const { plan, sessions } = await open();
+		expect(plan.days).toHaveLength(28);
+		expect(plan.rules.length).toBeGreaterThan(0);
+		const sent = await days();
+		expect(sent.filter((day) => day.kind === 'train').every((day) => day.sessionId !== null)).toBe(true);
+		await layShape(context, coach.id, challenge.id, 'six-weeks-four');
+		const later = await open();
+		expect(later.plan.days).toHaveLength(42);
+		expect(later.sessions.filter(({ name }) => name === 'Legs and pull')).toHaveLength(1);
+		expect(sessions.length).toBeLessThan(later.sessions.length);
+		expect(await refusal(layShape(context, coach.id, challenge.id, 'toString'))).toMatchObject({
+			status: 404
+		});
 	});
 
 	it('is not written over by a window that began from an older one', async () => {

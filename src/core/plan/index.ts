@@ -22,3 +22,5 @@ export {
 } from './model';
 export { followsRules, isEverywhere, sessionInWeek } from './progress';
 export { ruleText } from './rule-text';
+export { planOfShape, SHAPES, startersOf, type Shape } from './shapes/shapes';
+export { STARTERS, type StarterName } from './shapes/starter-sessions';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { superForm, type SuperValidated } from 'sveltekit-superforms';
-	import { calendarOf, type Calendar } from '$core/plan';
+	import { calendarOf, type Calendar, type Shape } from '$core/plan';
+	import { isDate, weekdayOf } from '$core/release';
 	import { WEEKDAYS } from '$lib/format';
 	import CalendarPreview from './CalendarPreview.svelte';
 	import Field from './Field.svelte';
@@ -20,6 +21,7 @@
 		partial: string;
 		afterClose: string;
 		lateJoiners: string;
+		shape?: string;
 	};
 	interface Props {
 		form: SuperValidated<Values>;
@@ -27,8 +29,10 @@
 		submit: string;
 		action?: string;
 		message?: string | null;
+		/** What a new challenge can start from. */
+		shapes?: readonly Shape[];
 	}
-	let { form: given, zones, submit, action = '', message = null }: Props = $props();
+	let { form: given, zones, submit, action = '', message = null, shapes = [] }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const { form, errors, enhance, submitting } = superForm(given, {
 		resetForm: false,
@@ -53,6 +57,16 @@
 		}
 	});
 
+	/** Takes over the frame of a shape; its week begins with day 1, whatever weekday that is. */
+	function takeShape(shape: Shape | null) {
+		$form.shape = shape?.key ?? '';
+		if (!shape) return;
+		const first = isDate($form.startsOn) ? weekdayOf($form.startsOn) : 1;
+		$form.weeks = shape.days / 7;
+		$form.budgetMinutes = shape.budgetMinutes;
+		$form.trainingDays = shape.trainingDays.map((day) => ((day + first - 2) % 7) + 1).sort((a, b) => a - b);
+	}
+
 	function toggle(day: number) {
 		$form.trainingDays = $form.trainingDays.includes(day)
 			? $form.trainingDays.filter((d) => d !== day)
@@ -62,6 +76,52 @@
 
 <form method="post" {action} use:enhance class="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
 	<div class="flex flex-col gap-4">
+		{#if shapes.length > 0}
+			<fieldset class="panel p-4">
+				<legend class="font-head float-left mb-2 w-full text-lg font-bold">Start from a shape</legend>
+				<div class="clear-both grid gap-2 sm:grid-cols-2">
+					{#each shapes as shape (shape.key)}
+						<label
+							class={[
+								'flex cursor-pointer gap-2.5 rounded border p-2.5 text-sm',
+								$form.shape === shape.key ? 'border-primary bg-primary/10' : 'border-base-300'
+							]}
+						>
+							<input
+								type="radio"
+								class="radio radio-sm mt-0.5"
+								name="shape"
+								value={shape.key}
+								checked={$form.shape === shape.key}
+								onchange={() => takeShape(shape)}
+							/>
+							<span
+								><b>{shape.name}</b>, {shape.budgetMinutes} min
+								<span class="quiet block text-[13px]">{shape.forWhom} {shape.why}</span></span
+							>
+						</label>
+					{/each}
+					<label class="border-base-300 flex cursor-pointer gap-2.5 rounded border p-2.5 text-sm">
+						<input
+							type="radio"
+							class="radio radio-sm mt-0.5"
+							name="shape"
+							value=""
+							checked={!$form.shape}
+							onchange={() => takeShape(null)}
+						/>
+						<span
+							><b>None</b>
+							<span class="quiet block text-[13px]">An empty plan, laid by hand.</span></span
+						>
+					</label>
+				</div>
+				<p class="quiet mt-2 text-[13px]">
+					A shape lays sessions of ours, tests and what makes them harder; everything can be changed
+					afterwards.
+				</p>
+			</fieldset>
+		{/if}
 		<section class="panel grid gap-4 p-4 sm:grid-cols-2">
 			<h2 class="sm:col-span-2">What for</h2>
 			<Field label="Name" id="name" fault={$errors.name}>

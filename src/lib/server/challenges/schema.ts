@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { SHAPES } from '$core/plan';
 import { isDate, isZone } from '$core/release';
 
 const text = (max: number) => string().trim().max(max, `at most ${max} letters`);
@@ -59,6 +60,13 @@ export const challengeSchema = object({
 	partial: string().oneOf(['share', 'strict'], 'choose one of the two').required().default('share'),
 	afterClose: string().oneOf(['refuse', 'store'], 'choose one of the two').required().default('store'),
 	lateJoiners: string().oneOf(['group', 'own'], 'choose one of the two').required().default('group')
+});
+
+/** A new one may start from a shape, which lays its plan. */
+export const newChallengeSchema = challengeSchema.shape({
+	shape: string()
+		.oneOf(['', ...SHAPES.map(({ key }) => key)], 'choose one of the shapes, or none')
+		.default('')
 });
 
 export type ChallengeInput = InferType<typeof challengeSchema>;

@@ -62,6 +62,8 @@ export async function standingOf({ db, clock }: Context, person: Person): Promis
 export interface OwnDay {
 	day: number;
 	kind: DayKind;
+	/** Why nobody has to do it; null: they do. */
+	held: string | null;
 	window: DueWindow;
 	result: DayResult;
 	/** What came in for it, null when nothing did. */
@@ -133,7 +135,7 @@ export async function openDay(
 	const checkin = await checkinOfDay(context, person.enrolmentId, day);
 	const versionId = checkin?.versionId ?? planned.versionId;
 	const session = versionId ? await ownSession(context, person, versionId) : null;
-	return { day, kind: planned.kind, window, result, checkin, session };
+	return { day, kind: planned.kind, held: planned.held, window, result, checkin, session };
 }
 
 async function ownSession({ db }: Context, person: Person, versionId: string): Promise<OwnSession> {

@@ -45,6 +45,11 @@
 				Your first day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>, by your own clock. The goal: {data
 					.challenge.goal}.
 			</p>{/if}
+	{:else if day.held && !checkedIn}
+		<p class="remark remark-attention">
+			<b>This day is held for all</b>: {day.held}. You need not do anything, and it counts for nobody.{#if data.nextOpens}
+				The next day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>.{/if}
+		</p>
 	{:else if day.kind === 'rest'}
 		<p>
 			Rest today. Sleep, eat, walk if you like.{#if data.nextOpens}

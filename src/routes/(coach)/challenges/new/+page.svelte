@@ -1,5 +1,6 @@
 <script lang="ts">
 	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
+	import { SHAPES } from '$core/plan';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -8,5 +9,5 @@
 <svelte:head><title>New challenge · Cadrex</title></svelte:head>
 <main class="mx-auto max-w-6xl px-5 py-6">
 	<h1 class="mb-4">New challenge</h1>
-	<ChallengeForm form={data.form} zones={data.zones} submit="Make the challenge" />
+	<ChallengeForm form={data.form} zones={data.zones} submit="Make the challenge" shapes={SHAPES} />
 </main>

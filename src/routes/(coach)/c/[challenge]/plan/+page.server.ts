@@ -6,6 +6,7 @@ import { parseJson } from '$lib/server/json';
 import { ownExercises } from '$lib/server/library/exercises';
 import { houseOf } from '$lib/server/library/house';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
+import { holdDays } from '$lib/server/plan/hold';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { planIn } from '$lib/server/roll/of-request';
 import { coachIn } from '$lib/server/viewer';
@@ -45,5 +46,13 @@ export const actions: Actions = {
 			})
 		);
 		return 'failed' in saved ? saved.failed : { saved: true };
+	},
+	hold: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const raw = { days: form.getAll('day').map(Number), reason: formText(form, 'reason') };
+		const held = await orFail(holdDays(locals.app, coachIn(locals).id, params.challenge, raw), {
+			of: 'hold'
+		});
+		return 'failed' in held ? held.failed : { held: true };
 	}
 };

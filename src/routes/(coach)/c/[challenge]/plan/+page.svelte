@@ -3,6 +3,7 @@
 	import Empty from '$lib/components/Empty.svelte';
 	import { provideWorkshop, workshopOf } from '$lib/components/library-context';
 	import DayPanel from '$lib/components/plan/DayPanel.svelte';
+	import HoldPanel from '$lib/components/plan/HoldPanel.svelte';
 	import PlanBar from '$lib/components/plan/PlanBar.svelte';
 	import PlanChecks from '$lib/components/plan/PlanChecks.svelte';
 	import PlanGrid from '$lib/components/plan/PlanGrid.svelte';
@@ -25,6 +26,7 @@
 	}));
 	// svelte-ignore state_referenced_locally
 	let revision = $state(data.revision);
+	const refused = $derived(form && 'message' in form && form.message ? form : null);
 	const held = $derived(new Map(data.held));
 	const tab = $derived(page.url.searchParams.get('show') ?? 'grid');
 	const carried = $derived(editor.carry && editor.laid.days[editor.carry.from - 1]);
@@ -46,8 +48,8 @@
 	saved={{ days: data.challenge.days }}
 	onsaved={saved}
 />
-{#if form && 'message' in form && form.message}<p class="remark remark-attention mb-3" role="alert">
-		{form.message}
+{#if refused && !('of' in refused)}<p class="remark remark-attention mb-3" role="alert">
+		{refused.message}
 	</p>{:else if form && 'saved' in form && !editor.changed}<p class="remark mb-3" role="status">
 		The plan is saved.
 	</p>{/if}
@@ -136,6 +138,13 @@
 				outTo={data.outTo}
 				people={data.people}
 				{base}
+			/>
+			<HoldPanel
+				days={editor.chosen}
+				{held}
+				people={data.people}
+				last={data.challenge.days}
+				message={refused && 'of' in refused ? refused.message : null}
 			/>
 			<PlanChecks {editor} />
 			{#if data.sent}<ReleasePanel

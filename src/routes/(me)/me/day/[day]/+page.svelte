@@ -19,6 +19,7 @@
 			{#if day.checkin}Checked in {dayAndTimeIn(data.zone, day.checkin.receivedAt)}, {percent(
 					day.checkin.credit
 				)} of the work.
+			{:else if day.held}Held for all: {day.held}. You need not do it.
 			{:else if closed}Closed since {dayAndTimeIn(data.zone, day.window.closes)}.
 			{:else}Open until {dayAndTimeIn(data.zone, day.window.closes)}.{/if}
 		</p>

@@ -255,6 +255,9 @@ describe('a plan that is refused', () => {
 		expect(await refusal(savePlan(context, other.id, world.challenge.id, { revision, plan }))).toMatchObject({
 			status: 404
 		});
+		expect(await refusal(savePlan(context, other.id, 'nonsense', { revision, plan }))).toMatchObject({
+			status: 404
+		});
 		const theirs = await createSession(context, other.id, { name: 'Theirs', body: body(SMALL) });
 		expect(await refusal(save((p) => putDays(p, [2], { session: theirs.id })))).toMatchObject({
 			status: 404

@@ -169,7 +169,9 @@
 									class="font-normal">active rest</span
 								>{:else}<span class="attention">no session</span>{/if}
 						</p>
-						<p class="quiet truncate text-[12px]">{muscles(day) || KIND_TEXT[day.kind]}</p>
+						{#if !held.has(day.day)}<p class="quiet truncate text-[12px]">
+								{muscles(day) || KIND_TEXT[day.kind]}
+							</p>{/if}
 						<p class="quiet mt-auto flex justify-between text-[12px]">
 							<span class={[over && 'attention font-bold']}
 								>{day.sent ? `${Math.round(day.minutes)} min` : ''}</span

@@ -50,7 +50,7 @@
 </script>
 
 <section class="panel p-4" aria-labelledby="progression">
-	<div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+	<div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
 		<h2 id="progression">Progression</h2>
 		<label class="flex items-center gap-2 text-sm"
 			><input

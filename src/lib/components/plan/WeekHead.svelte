@@ -87,5 +87,6 @@
 		margin: 0;
 		inset: auto;
 		position-area: right span-bottom;
+		position-try-fallbacks: flip-block;
 	}
 </style>

@@ -5,7 +5,7 @@ import type { Session } from '$core/session';
 import type { Context } from '../context';
 import type { Queries } from '../db/database';
 import { challengeOf, type Challenge } from '../challenges/challenge';
-import { Refusal } from '../errors';
+import { idOf, Refusal } from '../errors';
 import { timingOf } from '../library/house';
 import { sessionOf, sessionsOf } from '../sessions/sessions';
 import { validate } from '../validate';
@@ -135,7 +135,7 @@ export async function savePlan(
 	const { days, ...rules } = validate(planSchema, raw.plan) as { days: PlannedDay[] } & PlanRules;
 	const timing = await timingOf(context.db, coachId);
 	return context.db.transaction(async (tx) => {
-		await tx.query('select 1 from challenge where id = $1 for update', [challengeId]);
+		await tx.query('select 1 from challenge where id = $1 for update', [idOf(challengeId, 'challenge')]);
 		const challenge = await challengeOf(tx, coachId, challengeId);
 		const { revision } = await planRules(tx, challengeId);
 		if (revision !== raw.revision)

@@ -131,6 +131,15 @@ describe('a plan', () => {
 		expect(done).toMatchObject({ day: 8, session: 'Small', version: 1, credit: 1 });
 	});
 
+	it('does not throw away what somebody may have seen, when an out day is laid anew', async () => {
+		await save(withRule);
+		context.at('2026-12-01T09:00:00Z');
+		const seen = (await days())[7]?.versionId;
+		await save((p) => ({ ...putDays(p, [8, 9], { kind: 'rest' }), rules: [] }));
+		expect((await days())[7]?.versionId).toBeNull();
+		expect((await versionById(context.db, seen ?? '')).name).toBe('Small');
+	});
+
 	it('takes days in and gives days up, but not those that are out', async () => {
 		await save((p) => insertDays(p, 3, 2));
 		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).days).toBe(16);

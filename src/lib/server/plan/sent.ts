@@ -3,7 +3,7 @@
  * latter are rows of session_version too, without a number, so that they are sent, logged and kept like any other.
  */
 import { EMPTY_PLAN, followsRules, sessionInWeek, weekOf, type Plan } from '$core/plan';
-import { dateIn, daysBetween, type DayKind } from '$core/release';
+import { dateIn, dateOfDay, daysBetween, type DayKind } from '$core/release';
 import { compileSession, type Session, type TimelineOptions } from '$core/session';
 import type { Context } from '../context';
 import { instant, only, type Queries } from '../db/database';
@@ -26,9 +26,12 @@ export async function planRules(
 	return { rules: { ...NO_RULES, ...row.plan }, revision: row.revision, startsOn: row.startsOn };
 }
 
+/** Where every date begins first. */
+const EARLIEST = 'Etc/GMT-14';
+
 /** The last day that may be out for somebody: local midnight comes first at UTC+14. 0 before day 1. */
 export const outTo = (startsOn: string, now: number): number =>
-	Math.max(0, daysBetween(startsOn, dateIn('Etc/GMT-14', now)) + 1);
+	Math.max(0, daysBetween(startsOn, dateIn(EARLIEST, now)) + 1);
 
 interface LaidRow {
 	day: number;
@@ -44,19 +47,34 @@ async function madeVersion(
 	{ clock, ids }: Context,
 	row: LaidRow,
 	body: Session,
-	timing: TimelineOptions
+	timing: TimelineOptions,
+	date: string
 ): Promise<string> {
 	const json = JSON.stringify(body);
 	const [known] = await tx.query<{ id: string }>(
 		'select id from session_version where made_from = $1 and body = $2::jsonb',
 		[row.baseId, json]
 	);
-	if (known) return known.id;
+	if (known) {
+		await tx.query('update session_version set sent_from = least(sent_from, $2) where id = $1', [
+			known.id,
+			date
+		]);
+		return known.id;
+	}
 	const id = ids.uuid();
 	await tx.query(
-		`insert into session_version (id, session_id, version, made_from, body, seconds, created_at)
-		 values ($1, $2, null, $3, $4, $5, $6)`,
-		[id, row.sessionId, row.baseId, json, compileSession(body, timing).totals.duration, instant(clock.now())]
+		`insert into session_version (id, session_id, version, made_from, body, seconds, created_at, sent_from)
+		 values ($1, $2, null, $3, $4, $5, $6, $7)`,
+		[
+			id,
+			row.sessionId,
+			row.baseId,
+			json,
+			compileSession(body, timing).totals.duration,
+			instant(clock.now()),
+			date
+		]
 	);
 	return id;
 }
@@ -85,7 +103,10 @@ export async function refreshSent(
 		let id = followsRules(row) ? made.get(key) : row.baseId;
 		if (id === undefined) {
 			const { session, changes } = sessionInWeek(row.body, row.sessionId, week, rules, timing);
-			id = changes.length === 0 ? row.baseId : await madeVersion(tx, context, row, session, timing);
+			id =
+				changes.length === 0
+					? row.baseId
+					: await madeVersion(tx, context, row, session, timing, dateOfDay(row.day, startsOn));
 			made.set(key, id);
 		}
 		await tx.query('update plan_day set version_id = $3 where challenge_id = $1 and day = $2', [
@@ -97,9 +118,10 @@ export async function refreshSent(
 	await tx.query(
 		`delete from session_version v
 		 where v.made_from = any(select id from session_version where session_id = any($1::uuid[]))
+			and v.sent_from > $2
 			and not exists (select 1 from plan_day p where p.version_id = v.id)
 			and not exists (select 1 from checkin c where c.version_id = v.id)`,
-		[[...new Set(rows.map((row) => row.sessionId))]]
+		[[...new Set(rows.map((row) => row.sessionId))], dateIn(EARLIEST, context.clock.now())]
 	);
 }
 

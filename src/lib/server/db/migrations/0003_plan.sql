@@ -14,6 +14,8 @@ alter table challenge add column plan_revision int not null default 1;
 -- What the rules of a plan make of a version for a week: no version of its own, sent and logged like one.
 alter table session_version alter column version drop not null;
 alter table session_version add column made_from uuid references session_version;
+-- The earliest date on which one of those is sent; before it nobody can have seen it, and it may go again.
+alter table session_version add column sent_from date;
 alter table session_version add check ((version is null) = (made_from is not null));
 create index session_version_made_from on session_version (made_from);
 

@@ -1,35 +1,11 @@
-import { newRule, type Audience, type Benchmark, type Plan } from '$core/plan';
+import { newRule, newTest, type Audience, type Benchmark, type Plan } from '$core/plan';
 import type { DemoSession } from './sessions.data';
 
 /** What Hut Season measures, on its first days, half-way and at the end. */
 export const BENCHMARKS: Benchmark[] = [
-	{
-		id: 'plank',
-		name: 'Plank hold',
-		exercise: 'Plank',
-		measure: 'longest hold',
-		seconds: null,
-		reps: null,
-		kg: null
-	},
-	{
-		id: 'push-ups',
-		name: 'Push-ups in 60 s',
-		exercise: 'Push-up',
-		measure: 'most reps in a time',
-		seconds: 60,
-		reps: null,
-		kg: null
-	},
-	{
-		id: 'carry',
-		name: 'Carry with 20 kg',
-		exercise: 'Pack carry',
-		measure: 'carry distance',
-		seconds: 600,
-		reps: null,
-		kg: 20
-	}
+	newTest('plank', 'Plank hold', 'Plank', 'longest hold'),
+	newTest('push-ups', 'Push-ups in 60 s', 'Push-up', 'most reps in a time', { seconds: 60 }),
+	newTest('carry', 'Carry with 20 kg', 'Pack carry', 'carry distance', { seconds: 600, kg: 20 })
 ];
 
 export const AUDIENCE: Audience = {

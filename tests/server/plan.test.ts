@@ -1,5 +1,5 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { EMPTY_PLAN, insertDays, newRule, putDays, REST_DAY, type Plan } from '$core/plan';
+import { EMPTY_PLAN, insertDays, newRule, newTest, putDays, REST_DAY, type Plan } from '$core/plan';
 import { challengeOf } from '$lib/server/challenges/challenge';
 import { checkIn } from '$lib/server/checkins/check-in';
 import { openDay } from '$lib/server/checkins/day';
@@ -55,15 +55,7 @@ describe('a plan', () => {
 	it('comes back as it was saved', async () => {
 		const before = await open();
 		expect(before).toMatchObject({ outTo: 1, revision: 2 });
-		const test = {
-			id: 't',
-			name: 'Plank',
-			exercise: 'Plank',
-			measure: 'longest hold',
-			seconds: null,
-			reps: null,
-			kg: null
-		};
+		const test = newTest('t', 'Plank', 'Plank', 'longest hold');
 		const next = {
 			...putDays(before.plan, [3], { kind: 'test', effort: 8, tests: ['t'] }),
 			tests: [test],

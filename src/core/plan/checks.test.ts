@@ -5,7 +5,15 @@ import { changedFindings, checkPlan } from './check-plan';
 import { putDays, swapDays } from './edit';
 import type { PlanFinding } from './finding';
 import { layOut, type PlanSession } from './laid';
-import { DEFAULT_AUDIENCE, EMPTY_PLAN, newRule, REST_DAY, type Plan, type PlannedDay } from './model';
+import {
+	DEFAULT_AUDIENCE,
+	EMPTY_PLAN,
+	newRule,
+	newTest,
+	REST_DAY,
+	type Plan,
+	type PlannedDay
+} from './model';
 
 const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
 	L: ['train', '4 x 10 goblet squat @ 12 kg, rest 60\n4 x 10 Romanian deadlift @ 12 kg, rest 60'],
@@ -50,15 +58,7 @@ const mended = (plan: Plan, rule: string, more: Parameters<typeof checkPlan>[1] 
 	return find(finding?.remedy?.apply(plan) ?? plan, rule, more);
 };
 const rule = newRule.bind(null, 'r1');
-const TEST = {
-	id: 't',
-	name: 'Plank',
-	exercise: 'Plank',
-	measure: 'longest hold',
-	seconds: null,
-	reps: null,
-	kg: null
-} as const;
+const TEST = newTest('t', 'Plank', 'Plank', 'longest hold');
 
 describe('checks over the weeks', () => {
 	it('see the same muscles hard two days running, and swap a day away', () => {

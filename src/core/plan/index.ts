@@ -7,6 +7,7 @@ export {
 	EMPTY_PLAN,
 	MEASURES,
 	newRule,
+	newTest,
 	PLAN_LIMITS,
 	REST_DAY,
 	weekOf,

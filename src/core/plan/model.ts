@@ -82,6 +82,15 @@ export interface Benchmark {
 	kg: number | null;
 }
 
+/** A test that says no more than what is needed. */
+export const newTest = (
+	id: string,
+	name: string,
+	exercise: string,
+	measure: Measure,
+	more: Partial<Pick<Benchmark, 'seconds' | 'reps' | 'kg'>> = {}
+): Benchmark => ({ id, name, exercise, measure, seconds: null, reps: null, kg: null, ...more });
+
 /** Whom the plan is made for. */
 export interface Audience {
 	level: Level;

@@ -39,11 +39,16 @@
 	class="bg-base-100 border-base-content flex overflow-x-auto border-b px-2"
 >
 	{#each weeks as week, w (w)}
-		<div class="border-base-300 min-w-fit flex-1 border-l px-1.5 py-0.5 first:border-l-0">
+		<div
+			class={[
+				'border-base-300 min-w-fit flex-1 border-l py-0.5 first:border-l-0',
+				weeks.length > 6 ? 'px-0.5' : 'px-1.5'
+			]}
+		>
 			<ol class="flex justify-between">
 				{#each week as day (day.day)}
 					{@const marked = day.day === asOf}
-					<li>
+					<li class="flex flex-1 justify-center first:justify-start">
 						<a
 							href={href(day.day)}
 							aria-current={marked ? 'date' : undefined}
@@ -51,11 +56,17 @@
 							title={textOf(day)}
 							data-sveltekit-noscroll
 							class={[
-								'flex h-[58px] w-[22px] flex-col items-center justify-end rounded-[3px] border pb-0.5',
+								'flex h-[58px] w-full max-w-[22px] min-w-[13px] flex-col items-center justify-end rounded-[3px] border pb-0.5',
 								marked ? 'border-base-content' : 'border-transparent hover:border-base-300'
 							]}
 						>
-							<svg width="14" height={TALL + 9} viewBox="0 0 14 {TALL + 9}" aria-hidden="true">
+							<svg
+								width="12"
+								class="shrink-0"
+								height={TALL + 9}
+								viewBox="1 0 12 {TALL + 9}"
+								aria-hidden="true"
+							>
 								<g transform="translate(0 9)">
 									{#if day.kind === 'rest'}
 										<rect x="2" y={TALL - 2} width="10" height="1.5" class="faint-fill" />

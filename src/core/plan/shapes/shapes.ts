@@ -1,5 +1,5 @@
 import type { DayKind } from '../../release';
-import { newRule, REST_DAY, type Benchmark, type Plan, type PlannedDay } from '../model';
+import { newRule, newTest, REST_DAY, type Benchmark, type Plan, type PlannedDay } from '../model';
 import type { StarterName } from './starter-sessions';
 
 /** One day of a shape's week: its session and what kind of day that makes; null: rest. */
@@ -111,33 +111,9 @@ export const SHAPES: readonly Shape[] = [
 
 /** What the starters' test day measures. */
 const TESTS: readonly Benchmark[] = [
-	{
-		id: 'plank',
-		name: 'Plank hold',
-		exercise: 'Plank',
-		measure: 'longest hold',
-		seconds: null,
-		reps: null,
-		kg: null
-	},
-	{
-		id: 'squats',
-		name: 'Squats in 60 s',
-		exercise: 'Squat',
-		measure: 'most reps in a time',
-		seconds: 60,
-		reps: null,
-		kg: null
-	},
-	{
-		id: 'push-ups',
-		name: 'Knee push-ups in 60 s',
-		exercise: 'Knee push-up',
-		measure: 'most reps in a time',
-		seconds: 60,
-		reps: null,
-		kg: null
-	}
+	newTest('plank', 'Plank hold', 'Plank', 'longest hold'),
+	newTest('squats', 'Squats in 60 s', 'Squat', 'most reps in a time', { seconds: 60 }),
+	newTest('push-ups', 'Knee push-ups in 60 s', 'Knee push-up', 'most reps in a time', { seconds: 60 })
 ];
 
 /** The sessions of a shape, each once, the test’s among them. */

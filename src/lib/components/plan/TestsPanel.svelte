@@ -2,7 +2,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { AT_HOME, ITEMS, type Item } from '$core/library';
 	import { LEVELS, type Level } from '$core/people';
-	import { MEASURES, PLAN_LIMITS, type Benchmark, type Measure } from '$core/plan';
+	import { MEASURES, newTest, PLAN_LIMITS, type Benchmark, type Measure } from '$core/plan';
 	import { workshop } from '../library-context';
 	import type { PlanEditor } from './plan-editor.svelte';
 
@@ -32,15 +32,9 @@
 			...plan,
 			tests: [
 				...plan.tests,
-				{
-					id: crypto.randomUUID(),
-					name: `Test ${plan.tests.length + 1}`,
-					exercise: 'Push-up',
-					measure: 'most reps in a time',
-					seconds: 60,
-					reps: null,
-					kg: null
-				}
+				newTest(crypto.randomUUID(), `Test ${plan.tests.length + 1}`, 'Push-up', 'most reps in a time', {
+					seconds: 60
+				})
 			]
 		});
 	function takeOut(id: string) {

@@ -55,7 +55,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (locals.retryAfter) response.headers.set('retry-after', String(locals.retryAfter));
 	if (!url.pathname.startsWith('/_app/')) response.headers.set('cache-control', 'private, no-store');
 	// The path is left out of the log where it is a secret, the query always.
-	const path = url.pathname.startsWith('/join/') ? '/join/…' : url.pathname;
+	const path = url.pathname.replace(/^\/(join|calendar)\/.*/, '/$1/…');
 	locals.log.info(
 		{
 			method: event.request.method,

@@ -4,7 +4,8 @@ import { challengeOf } from '$lib/server/challenges/challenge';
 import { checkIn } from '$lib/server/checkins/check-in';
 import { openDay } from '$lib/server/checkins/day';
 import { checkinsOf } from '$lib/server/checkins/history';
-import { holdDays } from '$lib/server/plan/hold';
+import { excusedTogether, letGoOn, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
+import { announce, noticesOf, takeDown } from '$lib/server/plan/notices';
 import { openPlan, planOf, savePlan, type OpenPlan } from '$lib/server/plan/plan';
 import { layShape } from '$lib/server/plan/shape';
 import { loadRoll } from '$lib/server/roll/roll';
@@ -153,7 +154,11 @@ describe('a plan', () => {
 	it('holds days for all with their reason, and lets them go on', async () => {
 		const { coach, challenge, people } = world;
 		const person = people[0]!;
-		await holdDays(context, coach.id, challenge.id, { days: [1, 2], reason: 'Storm over the ridge' });
+		await takeDaysOff(context, coach.id, challenge.id, {
+			how: 'hold',
+			days: [1, 2],
+			reason: 'Storm over the ridge'
+		});
 		expect((await days()).slice(0, 3).map((day) => day.held)).toEqual([
 			'Storm over the ridge',
 			'Storm over the ridge',
@@ -168,15 +173,19 @@ describe('a plan', () => {
 		// A saved plan leaves it as it is: what is held is the date.
 		await save((p) => insertDays(p, 3));
 		expect((await days())[1]?.held).toBe('Storm over the ridge');
-		await holdDays(context, coach.id, challenge.id, { days: [1], reason: ' ' });
+		await letGoOn(context, coach.id, challenge.id, { days: [1] });
 		expect((await openDay(context, person, 1)).result.state).toBe('open');
 		const other = await makeCoach(context, 'Other');
-		const asked = (coachId: string, raw: unknown) =>
-			refusal(holdDays(context, coachId, challenge.id, raw)).then(({ status }) => status);
+		const asked = (coachId: string, raw: object) =>
+			refusal(takeDaysOff(context, coachId, challenge.id, { how: 'hold', ...raw })).then(
+				({ status }) => status
+			);
 		expect(await asked(other.id, { days: [1], reason: 'mine now' })).toBe(404);
 		expect(await asked(coach.id, { days: [40], reason: 'beyond' })).toBe(400);
 		expect(await asked(coach.id, { days: [], reason: 'none' })).toBe(400);
 		expect(await asked(coach.id, { days: [1], reason: 'x'.repeat(301) })).toBe(400);
+		expect(await asked(coach.id, { days: [1], reason: ' ' })).toBe(400);
+		expect(await asked(coach.id, { days: [1], reason: 'why', how: 'burn' })).toBe(400);
 	});
 
 	it('takes a shape with sessions of its own, and those that are there as they are', async () => {

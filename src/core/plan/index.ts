@@ -21,6 +21,7 @@ export {
 	type Step,
 	type StepKind
 } from './model';
+export { milestonesOf, placeAmong, type Milestones } from './milestones';
 export { followsRules, isEverywhere, sessionInWeek } from './progress';
 export { ruleText } from './rule-text';
 export { planOfShape, SHAPES, startersOf, type Shape } from './shapes/shapes';

@@ -9,4 +9,5 @@ export {
 	type DayState
 } from './day-state';
 export { dateOfDay, dueWindow, type DueWindow, type ReleasePolicy } from './window';
-export { dateIn, instantOf, isZone, minutesIn } from './zone';
+export { trainingStart } from './training-start';
+export { dateIn, instantOf, isZone, minutesIn, offsetsOf } from './zone';

@@ -44,3 +44,38 @@ export function minutesIn(zone: string, instant: number): number {
 	const zoned = Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone);
 	return zoned.hour * 60 + zoned.minute;
 }
+
+/** A change of a zone's clocks. Offsets are seconds east of Greenwich. */
+export interface OffsetChange {
+	/** Epoch milliseconds. */
+	at: number;
+	before: number;
+	after: number;
+}
+
+/**
+ * What a zone's clocks show over a span of time.
+ *
+ * @param from epoch milliseconds
+ * @param to epoch milliseconds, not before `from`
+ * @returns the offset at `from` and every change of it up to `to`
+ * @throws RangeError for a zone that does not exist
+ */
+export function offsetsOf(
+	zone: string,
+	from: number,
+	to: number
+): { first: number; changes: OffsetChange[] } {
+	const SECOND = 1_000_000_000;
+	const start = Temporal.Instant.fromEpochMilliseconds(from).toZonedDateTimeISO(zone);
+	const changes: OffsetChange[] = [];
+	let now = start;
+	for (;;) {
+		const next = now.getTimeZoneTransition('next');
+		if (!next || next.epochMilliseconds > to) break;
+		const [before, after] = [now.offsetNanoseconds / SECOND, next.offsetNanoseconds / SECOND];
+		if (before !== after) changes.push({ at: next.epochMilliseconds, before, after });
+		now = next;
+	}
+	return { first: start.offsetNanoseconds / SECOND, changes };
+}

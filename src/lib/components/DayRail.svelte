@@ -17,8 +17,16 @@
 		days,
 		today,
 		asOf,
+		halfway,
 		href
-	}: { days: RailDay[]; today: number | null; asOf: number | null; href: (day: number) => string } = $props();
+	}: {
+		days: RailDay[];
+		today: number | null;
+		asOf: number | null;
+		/** The middle session’s day. */
+		halfway: number | null;
+		href: (day: number) => string;
+	} = $props();
 
 	const TALL = 30;
 	const weeks = $derived(
@@ -27,7 +35,7 @@
 	const share = (day: RailDay) => (day.people > 0 ? day.credit / day.people : 0);
 
 	function textOf(day: RailDay): string {
-		const head = `Day ${day.day}, ${dayText(day.date)}, ${KIND_TEXT[day.kind]}`;
+		const head = `Day ${day.day}, ${dayText(day.date)}, ${KIND_TEXT[day.kind]}${day.day === halfway ? ', halfway' : ''}`;
 		if (day.kind === 'rest') return head;
 		if (day.people === 0) return `${head}, not open yet`;
 		return `${head}, ${Math.round(share(day) * 100)} % done by ${day.people} people`;

@@ -15,6 +15,10 @@ export class History<State> {
 		this.saved = JSON.stringify(start);
 	}
 
+	/** All that is being edited. */
+	get whole(): State {
+		return this.state;
+	}
 	get changed(): boolean {
 		return JSON.stringify(this.state) !== this.saved;
 	}
@@ -37,6 +41,15 @@ export class History<State> {
 	/** Takes everything anew, as from a draft. */
 	replace(state: State): void {
 		this.step(state, '');
+	}
+
+	/** Begins from something else that is saved; there is no way back from it. */
+	begin(state: State): void {
+		this.past = [];
+		this.future = [];
+		this.last = null;
+		this.state = state;
+		this.settle();
 	}
 
 	undo(): void {

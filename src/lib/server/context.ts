@@ -1,5 +1,5 @@
 import type { Clock } from './clock';
-import type { Database } from './db/database';
+import type { Database, Queries } from './db/database';
 import type { Ids } from './ids';
 
 /** What every use case is given. */
@@ -8,3 +8,9 @@ export interface Context {
 	clock: Clock;
 	ids: Ids;
 }
+
+/** The same inside a transaction that is under way: what use cases do there is kept or undone with it. */
+export const joining = (context: Context, tx: Queries): Context => ({
+	...context,
+	db: { ...context.db, query: (text, values) => tx.query(text, values), transaction: (work) => work(tx) }
+});

@@ -20,6 +20,7 @@
 	} from '$core/session';
 	import { counted } from '$lib/format';
 	import { ExerciseSearch } from '$lib/exercise-search';
+	import DraftKeeper from '../DraftKeeper.svelte';
 	import Empty from '../Empty.svelte';
 	import { workshop } from '../library-context';
 	import Totals from '../Totals.svelte';
@@ -27,8 +28,7 @@
 	import BesidePanel from './BesidePanel.svelte';
 	import BlockList from './BlockList.svelte';
 	import ChecksPanel from './ChecksPanel.svelte';
-	import DraftKeeper from './DraftKeeper.svelte';
-	import { Editor, type Panel } from './editor.svelte';
+	import { Editor, isSessionState, type Panel } from './editor.svelte';
 	import FitPanel from './FitPanel.svelte';
 	import LineInput from './LineInput.svelte';
 	import PickBlock from './PickBlock.svelte';
@@ -120,10 +120,10 @@
 <DraftKeeper
 	bind:this={keeper}
 	bind:keeps
-	{editor}
-	{coachId}
-	sessionId={session?.id ?? 'new'}
+	history={editor}
+	of={{ coachId, kind: 'session', id: session?.id ?? 'new' }}
 	version={session?.version ?? 0}
+	reads={isSessionState}
 	{zone}
 />
 {#if answer?.message}

@@ -7,6 +7,12 @@ interface State {
 	session: Session;
 }
 
+/** Whether something that was kept is a state of an editor. */
+export function isSessionState(value: unknown): value is State {
+	const state = value as Partial<State> | null | undefined;
+	return typeof state?.name === 'string' && Array.isArray(state.session?.blocks) && Array.isArray(state.tags);
+}
+
 /** What is open between the timeline and the blocks. */
 export type Panel = 'fit' | 'text' | 'paste' | null;
 

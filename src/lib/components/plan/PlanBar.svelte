@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { beforeNavigate } from '$app/navigation';
 	import { enhance } from '$app/forms';
 	import { dateOfDay } from '$core/release';
 	import { counted, dayText } from '$lib/format';
@@ -15,19 +14,15 @@
 		people: number;
 		/** The plan as it is saved. */
 		saved: { days: number };
+		/** Whether the draft is kept in this browser. */
+		keeps: boolean;
 		onsaved: () => void;
 	}
-	let { editor, revision, startsOn, outTo, people, saved, onsaved }: Props = $props();
+	let { editor, revision, startsOn, outTo, people, saved, keeps, onsaved }: Props = $props();
 	const length = $derived(editor.plan.days.length);
 	const works = $derived(editor.plan.days.filter((day) => day.kind !== 'rest').length);
 	const longer = $derived(length - saved.days);
 	let saving = $state(false);
-
-	beforeNavigate((navigation) => {
-		if (!editor.changed || saving || navigation.to?.route.id === navigation.from?.route.id) return;
-		if (navigation.willUnload || !confirm('Leave without saving what you changed in the plan?'))
-			navigation.cancel();
-	});
 </script>
 
 <form
@@ -46,7 +41,7 @@
 	<h1>Plan</h1>
 	<p class="quiet">
 		{counted(length, 'day')}, {works} with work, to {dayText(dateOfDay(length, startsOn))}
-		{#if editor.changed}<b class="text-base-content">changed</b>{/if}
+		{#if editor.changed}<b class="text-base-content">changed</b>{keeps ? ', draft kept' : ''}{/if}
 		{#if longer !== 0}<b class="attention"
 				>{Math.abs(longer)}
 				{Math.abs(longer) === 1 ? 'day' : 'days'}

@@ -29,6 +29,12 @@ export interface PlanSetting {
 	outTo: number;
 }
 
+/** Whether something that was kept is a plan. */
+export function isPlan(value: unknown): value is Plan {
+	const plan = value as Partial<Plan> | null | undefined;
+	return [plan?.days, plan?.rules, plan?.tests].every(Array.isArray) && typeof plan?.audience === 'object';
+}
+
 /** A plan that is being edited: what it adds up to, what checks say, and what is chosen in it. */
 export class PlanEditor extends History<Plan> {
 	private readonly setting: () => PlanSetting;

@@ -46,11 +46,14 @@ export function renewLink(context: Context, coachId: string, enrolmentId: string
 	});
 }
 
-/** Ends a person's link and signs their devices out. @throws Refusal 404 */
+/** Ends a person's link and calendar address and signs their devices out. @throws Refusal 404 */
 export function revokeLink({ db }: Context, coachId: string, enrolmentId: string): Promise<void> {
 	return db.transaction(async (tx) => {
 		await ownEnrolment(tx, coachId, enrolmentId);
-		await tx.query('update enrolment set link_hash = null, link_made_at = null where id = $1', [enrolmentId]);
+		await tx.query(
+			'update enrolment set link_hash = null, link_made_at = null, feed_hash = null where id = $1',
+			[enrolmentId]
+		);
 		await tx.query('delete from participant_login where enrolment_id = $1', [enrolmentId]);
 	});
 }

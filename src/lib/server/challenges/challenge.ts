@@ -1,4 +1,4 @@
-import { calendarOf, type Calendar } from '$core/plan';
+import { calendarOf } from '$core/plan';
 import type { CreditPolicy, ReleasePolicy } from '$core/release';
 import type { Context } from '../context';
 import { instant, only, type Queries } from '../db/database';
@@ -48,8 +48,6 @@ export const creditPolicyOf = (challenge: Challenge): CreditPolicy => ({
 	partial: challenge.partial,
 	lateWorth: challenge.lateWorth
 });
-
-export const challengeCalendar = (challenge: Challenge): Calendar => calendarOf(challenge);
 
 /** A challenge of this coach. @throws Refusal 404, also for another coach's */
 export async function challengeOf(db: Queries, coachId: string, id: string): Promise<Challenge> {

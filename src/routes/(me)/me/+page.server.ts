@@ -1,9 +1,11 @@
 import { redirect } from '@sveltejs/kit';
 import { adherence } from '$core/cohort';
+import { milestonesOf, placeAmong } from '$core/plan';
 import { dateOfDay } from '$core/release';
 import { forgetDevice } from '$lib/server/auth/link';
 import { PERSON_COOKIE } from '$lib/server/cookies';
 import { openDay, standingOf } from '$lib/server/checkins/day';
+import { noticesOf } from '$lib/server/plan/notices';
 import { orError } from '$lib/server/http';
 import { personIn } from '$lib/server/viewer';
 import type { Actions, PageServerLoad } from './$types';
@@ -20,6 +22,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const open = days
 		.map((day, i) => ({ day: i + 1, state: day.state, closes: windows[i]?.closes ?? 0 }))
 		.filter(({ day, state }) => state === 'open' && day !== today && plan[day - 1]?.sessionId);
+	const milestones = milestonesOf(plan);
 	return {
 		challenge: { name: challenge.name, goal: challenge.goal, lateWorth: challenge.lateWorth },
 		day: shown,
@@ -28,6 +31,10 @@ export const load: PageServerLoad = async ({ locals }) => {
 		nextOpens: windows[Math.max(nextDay, fromDay) - 1]?.opens ?? null,
 		days,
 		total: days.length,
+		/** Which of the sessions today’s is, and how many are left: what keeps people going. */
+		place: shown ? placeAmong(milestones, shown.day) : null,
+		halfway: shown !== null && shown.day === milestones.halfway,
+		notices: await noticesOf(app, challenge.id),
 		open,
 		over: today === days.length && (windows.at(-1)?.due ?? 0) <= app.clock.now(),
 		adherence: adherence(days)

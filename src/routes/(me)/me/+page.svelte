@@ -11,6 +11,7 @@
 	const day = $derived(data.day);
 	const checkedIn = $derived(day?.checkin ?? null);
 	const left = $derived(day ? data.total - day.day : data.total);
+	const place = $derived(data.place);
 </script>
 
 <svelte:head><title>Today · {data.challenge.name}</title></svelte:head>
@@ -23,12 +24,24 @@
 				? 'the last day'
 				: `${counted(left, 'day')} left`}
 		</p>
+		{#if place && place.of > 0}<p class="mt-1">
+				{#if data.halfway}<b>Halfway today</b> ·{/if}
+				{place.number === null
+					? `${counted(place.left, 'session')} left of ${place.of}`
+					: `session ${place.number} of ${place.of}${place.left === 0 ? ', the last one' : `, ${place.left} left after it`}`}
+			</p>{/if}
 	{:else}
 		<h1 class="text-3xl">Not yet</h1>
 	{/if}
 </header>
 
 <main class="flex flex-col gap-5">
+	{#each data.notices as notice (notice.id)}
+		<section class="remark" aria-label="From your coach">
+			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, notice.at)}</p>
+			<p class="whitespace-pre-line">{notice.text}</p>
+		</section>
+	{/each}
 	{#each data.open as late (late.day)}
 		<a class="remark remark-attention block" href="/me/day/{late.day}">
 			<b>Day {late.day} is still open</b>, until {dayAndTimeIn(data.zone, late.closes)}. A late result counts {percent(
@@ -87,7 +100,12 @@
 	{/if}
 
 	<MyStrip days={data.days} adherence={data.adherence} />
-	<form method="post" action="?/leave" class="text-center">
-		<button class="quiet min-h-11 px-3 text-sm underline">Forget me on this device</button>
-	</form>
+	<div class="flex flex-wrap justify-center gap-x-4">
+		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"
+			>My calendar</a
+		>
+		<form method="post" action="?/leave">
+			<button class="quiet min-h-11 px-3 text-sm underline">Forget me on this device</button>
+		</form>
+	</div>
 </main>

@@ -1,20 +1,27 @@
+import { milestonesOf, placeAmong, type Milestones } from '$core/plan';
 import { addDays, dateIn, dateOfDay, daysBetween, instantOf } from '$core/release';
 import { counted, dayText } from '$lib/format';
-import { challengeCalendar, challengeOf, type Challenge } from '$lib/server/challenges/challenge';
+import { challengeOf, type Challenge } from '$lib/server/challenges/challenge';
 import { orError } from '$lib/server/http';
 import { planIn, rollIn } from '$lib/server/roll/of-request';
 import { coachIn } from '$lib/server/viewer';
 import type { LayoutServerLoad } from './$types';
 
 /** Where a challenge stands, in words; halfway and the days left are what keeps people going. */
-function standText(challenge: Challenge, groupDay: number, halfway: number): string {
+function standText(challenge: Challenge, groupDay: number, milestones: Milestones): string {
 	const days = challenge.days;
 	const date = (day: number) => dayText(dateOfDay(day, challenge.startsOn));
 	if (groupDay < 1) return `starts in ${counted(1 - groupDay, 'day')}, ${date(1)}`;
 	if (groupDay > days) return `ended ${date(days)}`;
+	const { halfway } = milestones;
 	const half =
-		groupDay === halfway ? 'halfway today' : `halfway ${groupDay > halfway ? 'was' : 'is'} ${date(halfway)}`;
-	return `day ${groupDay} of ${days} · ${counted(days - groupDay, 'day')} left · ${half}`;
+		halfway === null
+			? ''
+			: groupDay === halfway
+				? ' · halfway today'
+				: ` · halfway ${groupDay > halfway ? 'was' : 'is'} ${date(halfway)}`;
+	const { left } = placeAmong(milestones, groupDay);
+	return `day ${groupDay} of ${days} · ${counted(days - groupDay, 'day')} and ${counted(left, 'session')} left${half}`;
 }
 
 export const load: LayoutServerLoad = async ({ params, locals, url }) => {
@@ -33,10 +40,10 @@ export const load: LayoutServerLoad = async ({ params, locals, url }) => {
 	const back = looked !== null && looked < latest;
 	const asOf = back ? instantOf(addDays(challenge.startsOn, looked), 0, challenge.coachZone) - 1 : now;
 	const roll = await rollIn(locals, challenge, asOf);
-	const { halfway } = challengeCalendar(challenge);
+	const milestones = milestonesOf(plan);
 	return {
 		challenge,
-		stand: standText(challenge, groupDay, halfway),
+		stand: standText(challenge, groupDay, milestones),
 		rail: plan.map(({ day, date, kind }, i) => ({
 			day,
 			date,
@@ -45,7 +52,7 @@ export const load: LayoutServerLoad = async ({ params, locals, url }) => {
 		})),
 		today,
 		groupDay,
-		halfway,
+		halfway: milestones.halfway,
 		/** The day that the pages speak of, and the instant as of which they do. */
 		day: looked ?? today ?? (groupDay < 1 ? null : days),
 		asOf,

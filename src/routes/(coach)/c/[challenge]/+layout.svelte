@@ -32,7 +32,7 @@
 		<a class="font-semibold underline" href={page.url.pathname}>Back to today</a>
 	</p>
 {/if}
-<DayRail days={data.rail} today={data.today} asOf={data.day} href={dayHref} />
+<DayRail days={data.rail} today={data.today} asOf={data.day} halfway={data.halfway} href={dayHref} />
 <div class="flex flex-col md:min-h-[calc(100dvh-7rem)] md:flex-row">
 	<Places {base} search={data.back ? `?day=${data.day}` : ''} onhelp={() => (help = true)} />
 	<main class="page min-w-0 flex-1">{@render children()}</main>

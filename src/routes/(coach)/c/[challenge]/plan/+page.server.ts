@@ -6,7 +6,7 @@ import { parseJson } from '$lib/server/json';
 import { ownExercises } from '$lib/server/library/exercises';
 import { houseOf } from '$lib/server/library/house';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { holdDays } from '$lib/server/plan/hold';
+import { excusedTogether, letGoOn, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { planIn } from '$lib/server/roll/of-request';
 import { coachIn } from '$lib/server/viewer';
@@ -26,6 +26,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		sent: sent[shown - 1] ?? null,
 		held: sent.flatMap(({ day: d, held }) => (held === null ? [] : [[d, held] as const])),
 		people: people.length,
+		excused: await excusedTogether(app.db, challenge.id),
 		openings: openingsOf(challenge, people, shown)
 	};
 };
@@ -47,12 +48,29 @@ export const actions: Actions = {
 		);
 		return 'failed' in saved ? saved.failed : { saved: true };
 	},
-	hold: async ({ request, locals, params }) => {
+	daysOff: async ({ request, locals, params }) => {
 		const form = await request.formData();
-		const raw = { days: form.getAll('day').map(Number), reason: formText(form, 'reason') };
-		const held = await orFail(holdDays(locals.app, coachIn(locals).id, params.challenge, raw), {
-			of: 'hold'
-		});
-		return 'failed' in held ? held.failed : { held: true };
+		const raw = {
+			how: formText(form, 'how'),
+			days: form.getAll('day').map(Number),
+			reason: formText(form, 'reason'),
+			tell: form.has('tell')
+		};
+		return daysOff(takeDaysOff(locals.app, coachIn(locals).id, params.challenge, raw));
+	},
+	goOn: async ({ request, locals, params }) => {
+		const days = (await request.formData()).getAll('day').map(Number);
+		return daysOff(letGoOn(locals.app, coachIn(locals).id, params.challenge, { days }));
+	},
+	unexcuse: async ({ request, locals, params }) => {
+		const form = await request.formData();
+		const raw = { day: Number(formText(form, 'day')), reason: formText(form, 'reason') };
+		return daysOff(unexcuseTogether(locals.app, coachIn(locals).id, params.challenge, raw));
 	}
 };
+
+/** Days off are answered in their own panel. */
+async function daysOff(work: Promise<void>) {
+	const done = await orFail(work, { of: 'days off' });
+	return 'failed' in done ? done.failed : { daysOff: true };
+}

@@ -1,13 +1,14 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import DraftKeeper from '$lib/components/DraftKeeper.svelte';
 	import Empty from '$lib/components/Empty.svelte';
 	import { provideWorkshop, workshopOf } from '$lib/components/library-context';
 	import DayPanel from '$lib/components/plan/DayPanel.svelte';
-	import HoldPanel from '$lib/components/plan/HoldPanel.svelte';
+	import DaysOffPanel from '$lib/components/plan/DaysOffPanel.svelte';
 	import PlanBar from '$lib/components/plan/PlanBar.svelte';
 	import PlanChecks from '$lib/components/plan/PlanChecks.svelte';
 	import PlanGrid from '$lib/components/plan/PlanGrid.svelte';
-	import { PlanEditor } from '$lib/components/plan/plan-editor.svelte';
+	import { isPlan, PlanEditor } from '$lib/components/plan/plan-editor.svelte';
 	import ReleasePanel from '$lib/components/plan/ReleasePanel.svelte';
 	import RulesPanel from '$lib/components/plan/RulesPanel.svelte';
 	import TestsPanel from '$lib/components/plan/TestsPanel.svelte';
@@ -32,9 +33,16 @@
 	const carried = $derived(editor.carry && editor.laid.days[editor.carry.from - 1]);
 	const link = (show: string) => `${base}/plan${show === 'grid' ? '' : `?show=${show}`}`;
 
+	let keeps = $state(true);
+
 	function saved() {
 		editor.settle();
 		revision += 1;
+	}
+	/** The plan was changed on the server, by a shift or a shape, while nothing here was unsaved. */
+	function beginAnew() {
+		editor.begin(data.plan);
+		revision = data.revision;
 	}
 </script>
 
@@ -46,7 +54,16 @@
 	outTo={data.outTo}
 	people={data.people}
 	saved={{ days: data.challenge.days }}
+	{keeps}
 	onsaved={saved}
+/>
+<DraftKeeper
+	bind:keeps
+	history={editor}
+	of={{ coachId: data.challenge.coachId, kind: 'plan', id: data.challenge.id }}
+	version={revision}
+	reads={isPlan}
+	zone={data.coach.zone}
 />
 {#if refused && !('of' in refused)}<p class="remark remark-attention mb-3" role="alert">
 		{refused.message}
@@ -139,12 +156,16 @@
 				people={data.people}
 				{base}
 			/>
-			<HoldPanel
+			<DaysOffPanel
 				days={editor.chosen}
 				{held}
+				excused={data.excused}
 				people={data.people}
 				last={data.challenge.days}
+				outTo={data.outTo}
+				changed={editor.changed}
 				message={refused && 'of' in refused ? refused.message : null}
+				onshifted={beginAnew}
 			/>
 			<PlanChecks {editor} />
 			{#if data.sent}<ReleasePanel

@@ -1,36 +1,36 @@
-<script lang="ts">
+<script lang="ts" generics="State">
 	import { onMount } from 'svelte';
 	import { dayAndTimeIn } from '$lib/format';
-	import { draftKey, draftsOf, keepDraft, windowId, type KeptDraft } from './drafts';
-	import type { Editor } from './editor.svelte';
+	import { draftKey, draftsOf, keepDraft, windowId, type DraftOf, type KeptDraft } from './drafts';
+	import type { History } from './history.svelte';
 
 	/** Keeps what is edited in this browser at each change, and offers it again until it is saved or thrown away. */
 	interface Props {
-		editor: Editor;
-		coachId: string;
-		/** `new` for a session that was never saved. */
-		sessionId: string;
-		/** The version that is edited, 0 for a new session. */
+		history: History<State>;
+		of: DraftOf;
+		/** The version or revision that is edited, 0 for something new. */
 		version: number;
+		/** Whether something out of the browser's store is a state of it. */
+		reads: (state: unknown) => state is State;
 		zone: string;
 		keeps: boolean;
 	}
-	let { editor, coachId, sessionId, version, zone, keeps = $bindable() }: Props = $props();
-	let kept = $state.raw<KeptDraft[]>([]);
+	let { history, of, version, reads, zone, keeps = $bindable() }: Props = $props();
+	let kept = $state.raw<KeptDraft<State>[]>([]);
 	let key = $state('');
 
 	onMount(() => {
-		key = draftKey(coachId, sessionId, windowId(sessionStorage));
-		const found = draftsOf(localStorage, coachId, sessionId);
+		key = draftKey(of, windowId(sessionStorage));
+		const found = draftsOf(localStorage, of, reads);
 		// What this very window had is simply there again, after a reload or a way back.
 		const own = found.find((one) => one.key === key && one.draft.basedOn === version);
 		if (own) takeUp(own);
 		kept = found.filter(
-			(one) => one !== own && JSON.stringify(one.draft.session) !== JSON.stringify(editor.session)
+			(one) => one !== own && JSON.stringify(one.draft.state) !== JSON.stringify(history.whole)
 		);
 	});
-	function takeUp({ key: from, draft }: KeptDraft) {
-		editor.replace({ name: draft.name, tags: draft.tags, session: draft.session });
+	function takeUp({ key: from, draft }: KeptDraft<State>) {
+		history.replace(draft.state);
 		if (from !== key) localStorage.removeItem(from);
 		kept = kept.filter((one) => one.key !== from);
 	}
@@ -43,17 +43,17 @@
 		localStorage.removeItem(key);
 	}
 	$effect(() => {
-		const state = { name: editor.name, tags: editor.tags, session: editor.session };
+		const state = history.whole;
 		if (!key) return;
-		if (!editor.changed) localStorage.removeItem(key);
-		else keeps = keepDraft(localStorage, key, { ...state, basedOn: version, at: Date.now() });
+		if (!history.changed) localStorage.removeItem(key);
+		else keeps = keepDraft(localStorage, key, { state, basedOn: version, at: Date.now() });
 	});
 </script>
 
 {#each kept as one (one.key)}
 	<p class="remark remark-attention mb-3" role="status">
 		A draft of {dayAndTimeIn(zone, one.draft.at)} was not saved{one.draft.basedOn !== version
-			? `; it began from version ${one.draft.basedOn}`
+			? `; it began from ${of.kind === 'plan' ? 'an earlier plan' : `version ${one.draft.basedOn}`}`
 			: ''}.
 		<button type="button" class="link-quiet" onclick={() => takeUp(one)}>Take it up</button> ·
 		<button type="button" class="link-quiet" onclick={() => throwAway(one.key)}>Throw it away</button>

@@ -1,0 +1,12 @@
+import { coachCalendar } from '$lib/server/calendar/calendars';
+import { challengeOf } from '$lib/server/challenges/challenge';
+import { download } from '$lib/server/download';
+import { orError } from '$lib/server/http';
+import { coachIn } from '$lib/server/viewer';
+import type { RequestHandler } from './$types';
+
+export const GET: RequestHandler = async ({ params, locals, url }) => {
+	const { id, name } = await orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge));
+	const text = await coachCalendar(locals.app, id, { withdrawn: true, origin: url.origin });
+	return download(text, `${name}.ics`, 'text/calendar');
+};

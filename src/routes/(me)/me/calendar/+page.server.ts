@@ -1,0 +1,36 @@
+import { endPersonAddress, makePersonAddress } from '$lib/server/calendar/address';
+import { challengeById, releasePolicyOf } from '$lib/server/challenges/challenge';
+import { timeOfDay } from '$lib/server/challenges/schema';
+import { formText } from '$lib/server/form-text';
+import { orFail } from '$lib/server/http';
+import { calendarSettingOf, setHour } from '$lib/server/people/hour';
+import { personIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const { enrolmentId, challengeId } = personIn(locals);
+	const { trainsAt, subscribed } = await calendarSettingOf(locals.app.db, enrolmentId);
+	const { zone, opensAt } = releasePolicyOf(await challengeById(locals.app.db, challengeId));
+	return {
+		hour: trainsAt === null ? '' : timeOfDay(trainsAt),
+		subscribed,
+		/** By the person's own clock; null where another zone's clock opens the days. */
+		opensAt: zone === null ? timeOfDay(opensAt) : null
+	};
+};
+
+export const actions: Actions = {
+	hour: async ({ request, locals }) => {
+		const hour = formText(await request.formData(), 'hour');
+		const done = await orFail(setHour(locals.app.db, personIn(locals).enrolmentId, { hour }));
+		return 'failed' in done ? done.failed : { hourSaved: true };
+	},
+	make: async ({ locals, url }) => {
+		const secret = await makePersonAddress(locals.app, personIn(locals).enrolmentId);
+		return { address: `${url.origin}/calendar/${secret}.ics` };
+	},
+	end: async ({ locals }) => {
+		await endPersonAddress(locals.app.db, personIn(locals).enrolmentId);
+		return { ended: true };
+	}
+};

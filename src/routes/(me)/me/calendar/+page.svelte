@@ -1,0 +1,58 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import CalendarAddress from '$lib/components/CalendarAddress.svelte';
+	import { placeOf } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const answer = $derived(
+		form as { message?: string; hourSaved?: boolean; address?: string; ended?: boolean } | null
+	);
+</script>
+
+<svelte:head><title>My calendar</title></svelte:head>
+<p><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Today</a></p>
+<h1 class="mb-1 text-3xl">My calendar</h1>
+<p class="quiet mb-5">
+	Every day with work as an entry, in the time of {placeOf(data.zone)}. What is done on a day stays on your
+	page and opens in its morning.
+</p>
+
+<main class="flex flex-col gap-5">
+	<section class="panel p-4" aria-labelledby="hour">
+		<h2 id="hour">When do you train?</h2>
+		<form method="post" action="?/hour" class="mt-2 flex flex-wrap items-center gap-3" use:enhance>
+			<input
+				type="time"
+				name="hour"
+				class="input min-h-11 w-36"
+				value={data.hour}
+				aria-label="Hour at which I train"
+			/>
+			<button class="btn btn-outline min-h-11">Keep it</button>
+		</form>
+		{#if answer?.message}<p class="field-fault mt-2" role="alert">{answer.message}</p>{/if}
+		<p class="quiet mt-2 text-[15px]" role="status">
+			{#if answer?.hourSaved}Kept.{/if}
+			{data.hour
+				? `Entries begin at ${data.hour}.`
+				: `Entries begin as soon as a day opens${data.opensAt ? `, ${data.opensAt}` : ''}.`}
+		</p>
+	</section>
+	<section class="panel p-4" aria-labelledby="subscribe">
+		<h2 id="subscribe" class="mb-1">Follow it</h2>
+		<CalendarAddress
+			there={data.subscribed}
+			made={answer?.address ?? null}
+			ended={answer?.ended ?? false}
+			large
+		/>
+	</section>
+	<section class="panel p-4" aria-labelledby="file">
+		<h2 id="file" class="mb-1">Or take it once</h2>
+		<p class="mb-2 text-sm">
+			A file does not follow changes; taken again, it changes the entries that it brought.
+		</p>
+		<a class="btn btn-outline min-h-11" href="/me/calendar.ics" download>Save the file</a>
+	</section>
+</main>

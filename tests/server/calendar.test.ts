@@ -1,0 +1,200 @@
+import ICAL from 'ical.js';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { insertDays, putDays, swapDays } from '$core/plan';
+import { revokeLink } from '$lib/server/auth/link';
+import {
+	endCoachAddress,
+	endPersonAddress,
+	makeCoachAddress,
+	makePersonAddress,
+	ownerOf
+} from '$lib/server/calendar/address';
+import { coachCalendar, personCalendar } from '$lib/server/calendar/calendars';
+import { challengeOf } from '$lib/server/challenges/challenge';
+import { excuse, unexcuse } from '$lib/server/people/excuses';
+import { setHour } from '$lib/server/people/hour';
+import { takeDaysOff } from '$lib/server/plan/days-off';
+import { openPlan, savePlan } from '$lib/server/plan/plan';
+import type { Plan } from '$core/plan';
+import { makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
+import { refusal } from '../support/refusal';
+
+let context: TestContext;
+let world: World;
+const begin = async () => {
+	context = await testContext();
+	context.at('2026-11-23T07:00:00Z');
+	world = await makeWorld(context);
+};
+const end = () => context.db.close();
+
+interface Read {
+	uid: string;
+	day: number;
+	sequence: number;
+	start: string;
+	status: string;
+	title: string;
+	details: string;
+}
+function read(text: string): Read[] {
+	const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+	return calendar.getAllSubcomponents('vevent').map((block) => {
+		const event = new ICAL.Event(block);
+		return {
+			uid: event.uid,
+			day: Number(/^day-(\d+)/.exec(event.uid)?.[1]),
+			sequence: event.sequence ?? 0,
+			start: event.startDate.toString(),
+			status: String(block.getFirstPropertyValue('status')),
+			title: event.summary,
+			details: event.description
+		};
+	});
+}
+const origin = 'https://cadrex.example';
+const feed = async (person = 0, withdrawn = false) =>
+	read(await personCalendar(context, world.people[person]!.enrolmentId, { withdrawn, origin }));
+const coachFeed = async () =>
+	read(await coachCalendar(context, world.challenge.id, { withdrawn: false, origin }));
+const save = async (change: (plan: Plan) => Plan) => {
+	const { plan, revision } = await openPlan(
+		context,
+		await challengeOf(context.db, world.coach.id, world.challenge.id)
+	);
+	await savePlan(context, world.coach.id, world.challenge.id, { revision, plan: change(plan) });
+};
+const sequences = (events: Read[]) => Object.fromEntries(events.map(({ day, sequence }) => [day, sequence]));
+
+describe('a person’s calendar', () => {
+	beforeEach(begin);
+	afterEach(end);
+
+	it('has an event on each day with work, none on a day of rest, at the opening hour of their own zone', async () => {
+		const events = await feed(1);
+		expect(events.map(({ day }) => day)).toEqual([1, 2, 3, 4, 5, 8, 9, 10, 11, 12]);
+		expect(events[0]).toMatchObject({ start: '2026-11-23T05:30:00', sequence: 0, status: 'CONFIRMED' });
+		expect(events[0]?.details).toContain('Session 1 of 10, 9 left after it.');
+		expect(events[4]?.details).toContain('Halfway.');
+		expect(events[9]?.details).toContain('the last one');
+	});
+
+	it('never says what is done on a day', async () => {
+		const text = await personCalendar(context, world.people[0]!.enrolmentId, { withdrawn: false, origin });
+		expect(text).not.toMatch(/Small|squat|plank/i);
+	});
+
+	it('follows the hour at which they train; a wrong one is refused', async () => {
+		await setHour(context.db, world.people[0]!.enrolmentId, { hour: '18:15' });
+		const moved = await feed();
+		expect(moved[0]?.start).toBe('2026-11-23T18:15:00');
+		await setHour(context.db, world.people[0]!.enrolmentId, { hour: '' });
+		expect((await feed())[0]).toMatchObject({ start: '2026-11-23T05:30:00', uid: moved[0]?.uid });
+		for (const hour of ['24:00', '6', 'noon'])
+			expect((await refusal(setHour(context.db, world.people[0]!.enrolmentId, { hour }))).status).toBe(400);
+	});
+
+	it('keeps uid and sequence of what stays, and raises the sequence of what changed alone', async () => {
+		const before = await feed();
+		context.at('2026-11-23T08:00:00Z');
+		expect(await feed()).toEqual(before);
+		await save((plan) => putDays(plan, [9], { kind: 'cardio' }));
+		const after = await feed();
+		expect(after.map(({ uid }) => uid)).toEqual(before.map(({ uid }) => uid));
+		expect(sequences(after)).toEqual({ ...sequences(before), 9: 1 });
+		expect(after.find(({ day }) => day === 9)?.title).toContain('cardio');
+	});
+
+	it('drops what is off, cancels it in a file, and numbers on when it comes back', async () => {
+		await feed();
+		await takeDaysOff(context, world.coach.id, world.challenge.id, {
+			how: 'hold',
+			days: [10],
+			reason: 'Storm'
+		});
+		expect((await feed()).some(({ day }) => day === 10)).toBe(false);
+		const file = await feed(0, true);
+		expect(file.find(({ day }) => day === 10)).toMatchObject({
+			status: 'CANCELLED',
+			sequence: 1,
+			start: '2026-12-02T05:30:00'
+		});
+		const [person] = world.people;
+		await excuse(context, world.challenge.id, person!.enrolmentId, { days: [11], reason: 'Away' });
+		expect((await feed()).some(({ day }) => day === 11)).toBe(false);
+		await unexcuse(context, world.challenge.id, person!.enrolmentId, 11);
+		expect((await feed()).find(({ day }) => day === 11)?.sequence).toBeGreaterThan(1);
+		// What somebody else’s record says changes nobody’s calendar but theirs.
+		expect(sequences(await feed(1))[11]).toBe(0);
+	});
+
+	it('moves with a plan that is shifted, and does not outgrow one that is cut', async () => {
+		await feed();
+		await save((plan) => insertDays(plan, 8, 2));
+		const longer = await feed();
+		expect(longer.map(({ day }) => day)).toEqual([1, 2, 3, 4, 5, 10, 11, 12, 13, 14]);
+		await save((plan) => ({ ...plan, days: plan.days.slice(0, 5) }));
+		expect(
+			(await feed(0, true)).filter(({ status }) => status === 'CANCELLED').map(({ day }) => day)
+		).toEqual([8, 9, 10, 11, 12, 13, 14]);
+	});
+
+	it('asked for twice at once numbers its events once', async () => {
+		await feed();
+		await save((plan) => swapDays(plan, 5, 6));
+		const both = await Promise.all([feed(), feed()]);
+		expect(both[0]).toEqual(both[1]);
+		expect(Math.max(...both[0].map(({ sequence }) => sequence))).toBeLessThanOrEqual(1);
+	});
+});
+
+describe('the coach’s calendar', () => {
+	beforeAll(begin);
+	afterAll(end);
+
+	it('has whole days with the session and its minutes', async () => {
+		const events = await coachFeed();
+		expect(events).toHaveLength(10);
+		expect(events[1]).toMatchObject({ start: '2026-11-24', sequence: 0 });
+		expect(events[1]?.title).toMatch(/^Day 2 of 14, training: Small, \d+ min$/);
+	});
+
+	it('raises the sequence of a day whose session changes', async () => {
+		await save((plan) => putDays(plan, [12], { session: null }));
+		expect(sequences(await coachFeed())).toMatchObject({ 11: 0, 12: 1 });
+	});
+});
+
+describe('addresses', () => {
+	beforeAll(begin);
+	afterAll(end);
+
+	it('open one calendar until they are ended or made anew', async () => {
+		const { enrolmentId } = world.people[0]!;
+		const first = await makePersonAddress(context, enrolmentId);
+		expect(await ownerOf(context.db, first)).toEqual({ enrolmentId });
+		const second = await makePersonAddress(context, enrolmentId);
+		expect(await ownerOf(context.db, first)).toBeNull();
+		await endPersonAddress(context.db, enrolmentId);
+		expect(await ownerOf(context.db, second)).toBeNull();
+		expect(await ownerOf(context.db, '')).toBeNull();
+	});
+
+	it('end when the person’s link is revoked', async () => {
+		const { enrolmentId } = world.people[1]!;
+		const secret = await makePersonAddress(context, enrolmentId);
+		await revokeLink(context, world.coach.id, enrolmentId);
+		expect(await ownerOf(context.db, secret)).toBeNull();
+	});
+
+	it('are a coach’s own for her challenge', async () => {
+		const { coach, challenge } = world;
+		const secret = await makeCoachAddress(context, coach.id, challenge.id);
+		expect(await ownerOf(context.db, secret)).toEqual({ challengeId: challenge.id });
+		const other = await makeCoach(context, 'Other');
+		expect((await refusal(makeCoachAddress(context, other.id, challenge.id))).status).toBe(404);
+		expect((await refusal(endCoachAddress(context.db, other.id, challenge.id))).status).toBe(404);
+		await endCoachAddress(context.db, coach.id, challenge.id);
+		expect(await ownerOf(context.db, secret)).toBeNull();
+	});
+});

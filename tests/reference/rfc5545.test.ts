@@ -63,7 +63,7 @@ describe('a calendar', () => {
 		expect(events[0]?.description).toBe(awkward);
 		// The reader does not know these two as text and leaves their escapes to be undone by hand.
 		const undone = (name: string) =>
-			String(calendar.getFirstPropertyValue(name)).replace(/\\(.)/g, (_, sign) =>
+			String(calendar.getFirstPropertyValue(name)).replace(/\\(.)/g, (_, sign: string) =>
 				sign === 'n' ? '\n' : sign
 			);
 		expect(undone('name')).toBe(awkward.replaceAll('\n', ' '));

@@ -274,3 +274,83 @@ describe('a plan that is refused', () => {
 		});
 	});
 });
+
+describe('days that do not go as planned', () => {
+	beforeEach(begin);
+	afterEach(end);
+
+	const off = (raw: object, coachId = world.coach.id) =>
+		takeDaysOff(context, coachId, world.challenge.id, { reason: 'Storm', days: [3], ...raw });
+	const told = async () => (await noticesOf(context, world.challenge.id)).map(({ text }) => text);
+	const states = async (person: number) => {
+		const { rows } = await loadRoll(context.db, world.challenge, await days(), context.clock.now());
+		const row = rows.find((one) => one.person.id === world.people[person]!.enrolmentId);
+		return row!.days.map(({ state }) => state);
+	};
+
+	it('excuse everybody who has not done them, and say so', async () => {
+		const [first] = world.people;
+		await checkIn(context, first!, { id: context.ids.uuid(), day: 1, done: 'all' });
+		await off({ how: 'excuse', days: [1], tell: true });
+		expect((await states(0))[0]).toBe('done');
+		expect((await states(1))[0]).toBe('excused');
+		expect(await excusedTogether(context.db, world.challenge.id)).toEqual([
+			{ day: 1, reason: 'Storm', people: 2 }
+		]);
+		expect(await told()).toEqual([
+			'Everybody is excused from day 1 (Mon 23 Nov): Storm. What you did counts all the same.'
+		]);
+		await unexcuseTogether(context, world.coach.id, world.challenge.id, { day: 1, reason: 'Storm' });
+		expect((await states(1))[0]).toBe('open');
+		expect((await states(0))[0]).toBe('done');
+	});
+
+	it('shift what is ahead: rest comes in, held with its reason, and the end moves', async () => {
+		const before = await days();
+		await off({ how: 'shift', days: [3, 4], tell: true });
+		const after = await days();
+		expect(after).toHaveLength(16);
+		expect(after.slice(2, 4).map(({ kind, held }) => [kind, held])).toEqual([
+			['rest', 'Storm'],
+			['rest', 'Storm']
+		]);
+		expect(after.slice(4).map(({ kind, sessionId }) => [kind, sessionId])).toEqual(
+			before.slice(2).map(({ kind, sessionId }) => [kind, sessionId])
+		);
+		expect(await told()).toEqual([
+			'2 days of rest from day 3 (Wed 25 Nov) on: Storm. Everything after comes 2 days later; the last day is now Tue 8 Dec.'
+		]);
+	});
+
+	it('refuse a shift of what is out or beyond twelve weeks, and keep everything as it was', async () => {
+		const before = await days();
+		expect(await refusal(off({ how: 'shift', days: [1], tell: true }))).toMatchObject({
+			status: 409,
+			message: 'Day 1 is out for somebody already and stays where it is: hold it instead.'
+		});
+		await save((plan) => ({ ...plan, days: [...plan.days, ...Array<typeof REST_DAY>(69).fill(REST_DAY)] }));
+		expect((await refusal(off({ how: 'shift', days: [3, 4], tell: true }))).status).toBe(400);
+		expect((await days()).slice(0, 14)).toEqual(before);
+		expect(await told()).toEqual([]);
+		const other = await makeCoach(context, 'Other');
+		expect((await refusal(off({ how: 'excuse' }, other.id))).status).toBe(404);
+	});
+
+	it('are told of for a week, and a notice of a day waits for it', async () => {
+		const { coach, challenge } = world;
+		await announce(context, coach.id, challenge.id, { text: ' Halfway on Friday ' });
+		await announce(context, coach.id, challenge.id, { text: 'Test tomorrow', day: 5 });
+		expect(await told()).toEqual(['Halfway on Friday']);
+		context.at('2026-11-27T04:30:00Z');
+		expect(await told()).toEqual(['Test tomorrow', 'Halfway on Friday']);
+		context.at('2026-12-01T12:00:00Z');
+		expect(await told()).toEqual(['Test tomorrow']);
+		const [notice] = await noticesOf(context, challenge.id);
+		const other = await makeCoach(context, 'Other');
+		expect((await refusal(takeDown(context.db, other.id, challenge.id, notice!.id))).status).toBe(404);
+		await takeDown(context.db, coach.id, challenge.id, notice!.id);
+		expect(await told()).toEqual([]);
+		for (const raw of [{ text: ' ' }, { text: 'x'.repeat(601) }, { text: 'x', day: 15 }])
+			expect((await refusal(announce(context, coach.id, challenge.id, raw))).status).toBe(400);
+	});
+});

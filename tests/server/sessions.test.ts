@@ -3,7 +3,7 @@ import { compileSession, DEFAULT_OPTIONS, formatLine } from '$core/session';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
 import { createChallenge } from '$lib/server/challenges/challenge';
 import { layDays } from '$lib/server/plan/plan';
-import { callSheetPdf } from '$lib/server/sessions/call-sheet-pdf';
+import { callSheetPdf } from '$lib/server/pdf/call-sheet-pdf';
 import { readSessionFile, sessionJson, sessionText } from '$lib/server/sessions/session-file';
 import {
 	copySession,

@@ -4,6 +4,7 @@ import { STANDING } from './data/standing';
 import type { Figure } from './figure';
 
 export { drawFigure, type Figure } from './figure';
+export { figureSvg } from './svg';
 
 const FIGURES: ReadonlyMap<string, Figure> = new Map(
 	[...STANDING, ...LOW_FIGURES].map(([name, view, start, end, props = [], anchor = 'ankle1']) => [

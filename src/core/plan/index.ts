@@ -24,5 +24,9 @@ export {
 export { milestonesOf, placeAmong, type Milestones } from './milestones';
 export { followsRules, isEverywhere, sessionInWeek } from './progress';
 export { ruleText } from './rule-text';
+export { planSheet, type PlanSheet, type SheetDay } from './sheet';
+export { testSession } from './test-session';
+export { testText } from './test-text';
+export { weekSteps } from './week-steps';
 export { planOfShape, SHAPES, startersOf, type Shape } from './shapes/shapes';
 export { STARTERS, type StarterName } from './shapes/starter-sessions';

@@ -15,6 +15,14 @@ export {
 	optionsOf,
 	type HouseRules
 } from './house';
-export { muchText, outlineOf, partMark, roleTitle, type Outline } from './outline';
+export {
+	muchText,
+	outlineOf,
+	partMark,
+	roleTitle,
+	type Outline,
+	type OutlineBlock,
+	type OutlinePart
+} from './outline';
 export { turned } from './turned';
 export { KIT_VIEWS, LEVEL_VIEWS, viewSession, type KitView, type LevelView, type View } from './views';

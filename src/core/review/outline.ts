@@ -7,6 +7,7 @@ import {
 	targetText,
 	type Block,
 	type Link,
+	type Role,
 	type Session
 } from '../session';
 import { countWords, cuesFor, DEFAULT_HOUSE, optionsOf, type HouseRules } from './house';
@@ -24,6 +25,7 @@ export interface OutlinePart {
 }
 
 export interface OutlineBlock {
+	role: Role;
 	title: string;
 	summary: string;
 	/** Seconds from the start, and in all. */
@@ -90,6 +92,7 @@ export function outlineOf(
 			const first = repeat?.from === b ? repeat : null;
 			const more = first ? first.to - first.from : 0;
 			return {
+				role: block.role,
 				title: roleTitle(block),
 				summary: formatOf(block).summary(block, options),
 				start: blocks[b]?.start ?? 0,

@@ -7,7 +7,7 @@
 	import { KIND_TEXT } from '../marks';
 	import type { PlanEditor } from './plan-editor.svelte';
 	import WeekHead from './WeekHead.svelte';
-	import { weekSteps } from './week-progress';
+	import { weekSteps } from '$core/plan';
 
 	/** Weeks by days. Choose, drag or carry by keys, and see what it would break before it is laid down. */
 	interface Props {

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_PLAN, layOut, newRule, type Plan, type PlanSession } from '$core/plan';
+import { EMPTY_PLAN, layOut, newRule, weekSteps, type Plan, type PlanSession } from '$core/plan';
 import { parseSessionText } from '$core/session';
 import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS, USUAL_STEPS } from './rule-form';
 import { ruleTable } from './rule-table';
-import { weekSteps } from './week-progress';
 
 const sessionOf = (key: string, name: string, text: string): PlanSession => ({
 	key,

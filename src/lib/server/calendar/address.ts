@@ -1,7 +1,7 @@
 /** Addresses of calendars: whoever has one may read it, so it can be ended. Only a hash of its secret is kept. */
 import { challengeOf } from '../challenges/challenge';
 import type { Context } from '../context';
-import type { Queries } from '../db/database';
+import { only, type Queries } from '../db/database';
 import { hashToken } from '../ids';
 
 /** Whose calendar an address is. */
@@ -52,4 +52,15 @@ export async function ownerOf(db: Queries, secret: string): Promise<CalendarOwne
 	);
 	if (found?.enrolmentId) return { enrolmentId: found.enrolmentId };
 	return found?.challengeId ? { challengeId: found.challengeId } : null;
+}
+
+/** How many of a challenge’s people have a calendar address. */
+export async function subscribers(db: Queries, challengeId: string): Promise<number> {
+	const { n } = only(
+		await db.query<{ n: number }>(
+			'select count(*)::int as n from enrolment where challenge_id = $1 and feed_hash is not null',
+			[challengeId]
+		)
+	);
+	return n;
 }

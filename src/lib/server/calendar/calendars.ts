@@ -2,9 +2,9 @@
 import { entryOf, type Strip } from '$core/cohort';
 import { numbered, type Ledger } from '$core/exchange/sequence';
 import { milestonesOf, placeAmong, type Milestones } from '$core/plan';
-import { trainingStart, type DayKind, type DueWindow } from '$core/release';
+import { dateOfDay, dueWindow, trainingStart, type DayKind } from '$core/release';
 import { counted, dayAndTimeIn, minutesText } from '$lib/format';
-import { challengeById, type Challenge } from '../challenges/challenge';
+import { challengeById, releasePolicyOf, type Challenge } from '../challenges/challenge';
 import type { Context } from '../context';
 import { only, type Queries } from '../db/database';
 import { hashToken } from '../ids';
@@ -118,7 +118,8 @@ export async function personCalendar(context: Context, enrolmentId: string, want
 	const milestones = milestonesOf(plan);
 	const timeOf = (day: number): EventTime => {
 		const planned = plan[day - 1];
-		const window = windows[day - 1] ?? (windows.at(-1) as DueWindow);
+		// One that the plan has no more is withdrawn at the time at which it would have been.
+		const window = windows[day - 1] ?? dueWindow(day, person, releasePolicyOf(challenge));
 		return {
 			start: trainingStart(window, person.zone, person.trainsAt),
 			minutes: planned ? minutesOf(planned, challenge) : challenge.budgetMinutes,
@@ -154,9 +155,7 @@ export async function coachCalendar(context: Context, challengeId: string, wante
 	const challenge = await challengeById(context.db, challengeId);
 	const plan = await planOf(context.db, challenge);
 	const milestones = milestonesOf(plan);
-	const dates = new Map(plan.map(({ day, date }) => [day, date]));
-	const last = plan.at(-1)?.date ?? challenge.startsOn;
-	const timeOf = (day: number): EventTime => ({ date: dates.get(day) ?? last });
+	const timeOf = (day: number): EventTime => ({ date: dateOfDay(day, challenge.startsOn) });
 	const entries = new Map<number, Entry>();
 	for (const day of milestones.works) {
 		const planned = plan[day - 1];

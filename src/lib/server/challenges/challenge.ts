@@ -1,5 +1,6 @@
 import { calendarOf } from '$core/plan';
-import type { CreditPolicy, ReleasePolicy } from '$core/release';
+import { addDays, dateIn, type CreditPolicy, type ReleasePolicy } from '$core/release';
+import { dayText } from '$lib/format';
 import type { Context } from '../context';
 import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../errors';
@@ -134,6 +135,12 @@ export async function createChallenge(
 	raw: unknown
 ): Promise<string> {
 	const input = validate(challengeSchema, raw);
+	const endsOn = addDays(input.startsOn, input.weeks * 7 - 1);
+	// Where the date begins last: over everywhere.
+	if (endsOn < dateIn('Etc/GMT+12', clock.now()))
+		throw new Refusal(400, `It would have ended on ${dayText(endsOn)} already. Choose a later start.`, [
+			{ field: 'startsOn', message: 'a start from which some days are still to come' }
+		]);
 	const id = ids.uuid();
 	return db.transaction(async (tx) => {
 		await tx.query(

@@ -1,5 +1,5 @@
 /** Days that do not go as planned: a storm, a holiday, an outage. */
-import { array, boolean, number, object, string } from 'yup';
+import { array, boolean, mixed, number, object, string } from 'yup';
 import { packEntry } from '$core/cohort';
 import { insertDays, PLAN_LIMITS } from '$core/plan';
 import { dateOfDay } from '$core/release';
@@ -9,21 +9,21 @@ import { joining, type Context } from '../context';
 import { instant, type Queries } from '../db/database';
 import { Refusal } from '../errors';
 import { validate } from '../validate';
-import { announce } from './notices';
+import { announce, NOTICE_LENGTH } from './notices';
 import { openPlan, savePlan } from './plan';
+
+type DaysOff = 'hold' | 'excuse' | 'shift';
 
 const dayList = array(number().integer().min(1).max(PLAN_LIMITS.days).required())
 	.min(1, 'choose a day')
 	.required();
 const text = string().trim().max(300, 'at most 300 letters');
 const daysOffSchema = object({
-	how: string().oneOf(['hold', 'excuse', 'shift'], 'choose what happens with the days').required(),
+	how: mixed<DaysOff>().oneOf(['hold', 'excuse', 'shift'], 'choose what happens with the days').required(),
 	days: dayList,
 	reason: text.required('say why; people read it'),
 	tell: boolean().default(false)
 });
-
-type DaysOff = 'hold' | 'excuse' | 'shift';
 
 async function challengeWith(
 	db: Queries,
@@ -56,10 +56,10 @@ async function excuseEverybody(
 	for (const day of days)
 		await tx.query(
 			`with those as (
-				update enrolment set strip = jsonb_set(strip, array[$2], $5::jsonb)
-				where challenge_id = $1 and from_day <= $2::int and coalesce(strip->$2->>0, 'e') = 'e' returning id
+				update enrolment set strip = jsonb_set(strip, array[$2::text], $5::jsonb)
+				where challenge_id = $1 and from_day <= ($2::text)::int and coalesce(strip->($2::text)->>0, 'e') = 'e' returning id
 			 )
-			 insert into excuse (enrolment_id, day, reason, at) select id, $2::int, $3, $4 from those
+			 insert into excuse (enrolment_id, day, reason, at) select id, ($2::text)::int, $3, $4 from those
 			 on conflict (enrolment_id, day) do nothing`,
 			[challengeId, String(day), reason, instant(now), entry]
 		);
@@ -123,12 +123,7 @@ export async function takeDaysOff(
 	challengeId: string,
 	raw: unknown
 ): Promise<void> {
-	const { how, days, reason, tell } = validate(daysOffSchema, raw) as {
-		how: DaysOff;
-		days: number[];
-		reason: string;
-		tell: boolean;
-	};
+	const { how, days, reason, tell } = validate(daysOffSchema, raw);
 	const challenge = await challengeWith(context.db, coachId, challengeId, days);
 	await context.db.transaction(async (tx) => {
 		const inside = joining(context, tx);
@@ -136,7 +131,10 @@ export async function takeDaysOff(
 		else if (how === 'excuse') await excuseEverybody(tx, challengeId, days, reason, context.clock.now());
 		else await shift(inside, challenge, days, reason);
 		if (tell)
-			await announce(inside, coachId, challengeId, { text: noticeText(how, days, reason, challenge) });
+			await announce(inside, coachId, challengeId, {
+				text: noticeText(how, days, reason, challenge).slice(0, NOTICE_LENGTH),
+				once: true
+			});
 	});
 }
 
@@ -182,10 +180,10 @@ export async function unexcuseTogether(
 	await db.query(
 		`with those as (
 			delete from excuse x using enrolment e
-			where e.id = x.enrolment_id and e.challenge_id = $1 and x.day = $2::int and x.reason = $3 returning e.id
+			where e.id = x.enrolment_id and e.challenge_id = $1 and x.day = ($2::text)::int and x.reason = $3 returning e.id
 		 )
 		 update enrolment set strip = strip - $2::text
-		 where id in (select id from those) and strip->$2::text->>0 = 'e'`,
+		 where id in (select id from those) and strip->($2::text)->>0 = 'e'`,
 		[challengeId, String(day), reason]
 	);
 }

@@ -1,8 +1,9 @@
-import { object, string } from 'yup';
-import { challengeOf } from '../challenges/challenge';
+import { boolean, number, object, string } from 'yup';
+import { dateIn, dateOfDay, daysBetween, instantOf } from '$core/release';
+import { challengeOf, type Challenge } from '../challenges/challenge';
 import type { Context } from '../context';
 import { instant, type Queries } from '../db/database';
-import { idOf } from '../errors';
+import { idOf, Refusal } from '../errors';
 import { validate } from '../validate';
 
 /** Something that a coach tells everybody of a challenge; it stands on their page of today. */
@@ -13,25 +14,62 @@ export interface Notice {
 	at: number;
 }
 
+export const NOTICE_LENGTH = 600;
 const noticeSchema = object({
-	text: string().trim().max(600, 'at most 600 letters').required('a notice needs some words')
+	text: string()
+		.trim()
+		.max(NOTICE_LENGTH, `at most ${NOTICE_LENGTH} letters`)
+		.required('a notice needs some words'),
+	day: number().integer().min(1).nullable().default(null),
+	once: boolean().default(false)
 });
 
-/** Puts up a notice. @throws Refusal 400, 404 */
+/** When a notice of a day goes up: as the day opens by the coach’s clock. */
+const goesUp = (challenge: Challenge, day: number): number =>
+	instantOf(dateOfDay(day, challenge.startsOn), challenge.opensAt, challenge.coachZone);
+
+/**
+ * Puts up a notice, at once or when a day that is ahead opens.
+ * @param raw.day null: at once
+ * @param raw.once whether it is of this time alone
+ * @throws Refusal 400, 404
+ */
 export async function announce(
 	{ db, clock, ids }: Context,
 	coachId: string,
 	challengeId: string,
 	raw: unknown
 ): Promise<void> {
-	const { text } = validate(noticeSchema, raw);
-	const { id } = await challengeOf(db, coachId, challengeId);
-	await db.query('insert into notice (id, challenge_id, text, at) values ($1, $2, $3, $4)', [
+	const { text, day, once } = validate(noticeSchema, raw);
+	const challenge = await challengeOf(db, coachId, challengeId);
+	if (day !== null && day > challenge.days)
+		throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${day}.`);
+	const at = day === null ? clock.now() : Math.max(clock.now(), goesUp(challenge, day));
+	await db.query('insert into notice (id, challenge_id, text, at, once) values ($1, $2, $3, $4, $5)', [
 		ids.uuid(),
-		id,
+		challenge.id,
 		text,
-		instant(clock.now())
+		instant(at),
+		once
 	]);
+}
+
+/** Notices that may be used again, by the day on which each goes up; those from before day 1 are of day 1. */
+export async function messagesOf(
+	db: Queries,
+	challenge: Challenge
+): Promise<{ day: number; text: string }[]> {
+	const rows = await db.query<{ text: string; at: number }>(
+		'select text, at from notice where challenge_id = $1 and not once order by at, text',
+		[challenge.id]
+	);
+	return rows.map(({ text, at }) => ({
+		day: Math.min(
+			challenge.days,
+			Math.max(1, daysBetween(challenge.startsOn, dateIn(challenge.coachZone, at)) + 1)
+		),
+		text
+	}));
 }
 
 /** Takes one down. @throws Refusal 404 */
@@ -48,7 +86,18 @@ export async function takeDown(
 /** For how long a notice stands on people’s pages. */
 const STANDS_DAYS = 7;
 
-/** What has been put up within the last week, the newest first. */
+/** All that is up or waits to go up, for the coach: the last first. */
+export function allNotices(
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
+	challengeId: string
+): Promise<Notice[]> {
+	return db.query(
+		'select id, text, at from notice where challenge_id = $1 and at > $2 order by at desc, id limit 100',
+		[challengeId, instant(clock.now() - STANDS_DAYS * 86_400_000)]
+	);
+}
+
+/** What has gone up within the last week, the newest first. */
 export function noticesOf(
 	{ db, clock }: Pick<Context, 'db' | 'clock'>,
 	challengeId: string

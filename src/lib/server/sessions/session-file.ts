@@ -1,6 +1,7 @@
 import { array, object, string, ValidationError } from 'yup';
 import { nearest } from '$core/exchange/nearest';
 import { formatSessionText, parseSessionText, type Session, type TimelineOptions } from '$core/session';
+import { jsonPlace, type FileFault } from '../file-fault';
 import { parseJson } from '../json';
 import { faultsOf } from './schema';
 
@@ -19,12 +20,6 @@ export function sessionJson({ name, tags, body }: SessionFile): string {
 }
 
 export const sessionText = ({ name, body }: SessionFile): string => formatSessionText(body, name);
-
-/** Something in a file that keeps it from being taken in. `place` is a line of text or a path in JSON. */
-export interface FileFault {
-	place: string;
-	message: string;
-}
 
 export interface ReadFile {
 	name: string;
@@ -50,22 +45,12 @@ const headSchema = object({
 type Found = Omit<ReadFile, 'unknown'>;
 const refused = (...faults: FileFault[]): Found => ({ name: '', tags: [], body: null, faults });
 
-/** Where JSON stopped making sense, as far as the parser says. */
-function jsonPlace(cause: unknown, text: string): string {
-	const at = /position (\d+)/.exec((cause as Error).message)?.[1];
-	return at === undefined ? 'the file' : `line ${text.slice(0, Number(at)).split('\n').length}`;
-}
-
 function readJson(text: string): Found {
 	let raw: unknown;
 	try {
 		raw = parseJson(text);
 	} catch (cause) {
-		const hostile = /__proto__/.test((cause as Error).message);
-		const message = hostile
-			? (cause as Error).message
-			: 'this is not whole JSON: something is missing or too much here';
-		return refused({ place: jsonPlace(cause, text), message });
+		return refused(jsonPlace(cause, text));
 	}
 	if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
 		return refused({ place: 'kind', message: NOT_A_SESSION });

@@ -3,6 +3,7 @@ import { compileSession, type Session, type TimelineOptions } from '$core/sessio
 import type { Context } from '../context';
 import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../errors';
+import { freeName } from '../free-name';
 import { validate } from '../validate';
 import { timingOf } from '../library/house';
 import { moveToVersion } from '../plan/sent';
@@ -219,22 +220,17 @@ export function usedOn(db: Queries, coachId: string, id: string): Promise<UsedOn
 	);
 }
 
-/** A name that is not taken yet: the one wished for, or that with a number behind it. */
-async function freeName(db: Queries, coachId: string, wished: string): Promise<string> {
+async function freeSessionName(db: Queries, coachId: string, wished: string): Promise<string> {
 	const rows = await db.query<{ name: string }>('select name from session where coach_id = $1', [coachId]);
 	const taken = new Set(rows.map(({ name }) => name));
-	for (let n = 1; ; n++) {
-		const end = n === 1 ? '' : ` ${n}`;
-		const name = `${wished.slice(0, 80 - end.length)}${end}`;
-		if (!taken.has(name)) return name;
-	}
+	return freeName(wished, (name) => taken.has(name));
 }
 
 /** The newest version of a session as a session of its own. @throws Refusal 404 */
 export async function copySession(context: Context, coachId: string, id: string): Promise<Saved> {
 	const { name, body, tags } = await sessionOf(context.db, coachId, id);
 	return createSession(context, coachId, {
-		name: await freeName(context.db, coachId, `${name}, copy`),
+		name: await freeSessionName(context.db, coachId, `${name}, copy`),
 		body,
 		tags
 	});
@@ -248,6 +244,6 @@ export async function takeInSession(
 ): Promise<Saved> {
 	return createSession(context, coachId, {
 		...raw,
-		name: await freeName(context.db, coachId, raw.name.trim() || 'Session from a file')
+		name: await freeSessionName(context.db, coachId, raw.name.trim() || 'Session from a file')
 	});
 }

@@ -19,7 +19,10 @@
 <main class="mx-auto max-w-4xl px-5 py-8">
 	<div class="mb-4 flex items-center justify-between">
 		<h1>Challenges</h1>
-		<a class="btn btn-primary btn-sm" href="/challenges/new">New challenge</a>
+		<span class="flex gap-2">
+			<a class="btn btn-outline btn-sm" href="/challenges/import">From a file</a>
+			<a class="btn btn-primary btn-sm" href="/challenges/new">New challenge</a>
+		</span>
 	</div>
 	{#if data.challenges.length === 0}
 		<Empty says="No challenge yet. Frame one: its goal, its weeks, the days on which one trains.">
@@ -29,7 +32,8 @@
 		<table class="sheet panel">
 			<thead
 				><tr
-					><th class="pl-4">Challenge</th><th>Stands at</th><th>Starts</th><th>Length</th><th>People</th></tr
+					><th class="pl-4">Challenge</th><th>Stands at</th><th>Starts</th><th>Length</th><th>People</th><th
+					></th></tr
 				></thead
 			>
 			<tbody>
@@ -40,6 +44,11 @@
 						<td class="quiet">{dayText(challenge.startsOn)}</td>
 						<td class="quiet">{counted(challenge.days, 'day')}</td>
 						<td class="quiet">{counted(challenge.people, 'person', 'people')}</td>
+						<td
+							><a class="link-quiet" href="/challenges/import?from={challenge.id}"
+								>Use again<span class="sr-only"> {challenge.name}</span></a
+							></td
+						>
 					</tr>
 				{/each}
 			</tbody>

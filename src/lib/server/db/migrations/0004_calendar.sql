@@ -14,6 +14,9 @@ create table notice (
 	id uuid primary key,
 	challenge_id uuid not null references challenge on delete cascade,
 	text text not null check (length(text) between 1 and 600),
-	at timestamptz not null
+	-- When it goes up; one that lies ahead waits for it.
+	at timestamptz not null,
+	-- Of this time alone, a storm say: the challenge used again has it no more.
+	once boolean not null
 );
 create index notice_challenge on notice (challenge_id, at);

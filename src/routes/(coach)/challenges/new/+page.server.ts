@@ -1,19 +1,13 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { addDays, dateIn, weekdayOf } from '$core/release';
 import { createChallenge } from '$lib/server/challenges/challenge';
+import { usualStart } from '$lib/server/challenges/usual-start';
 import { newChallengeSchema } from '$lib/server/challenges/schema';
 import { orFail } from '$lib/server/http';
 import { layShape } from '$lib/server/plan/shape';
 import { coachIn } from '$lib/server/viewer';
 import type { Actions, PageServerLoad } from './$types';
-
-/** The Monday after next: time to enrol people. */
-function usualStart(zone: string, now: number): string {
-	const today = dateIn(zone, now);
-	return addDays(today, 15 - weekdayOf(today));
-}
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const coach = coachIn(locals);

@@ -9,6 +9,7 @@
 	import PlanChecks from '$lib/components/plan/PlanChecks.svelte';
 	import PlanGrid from '$lib/components/plan/PlanGrid.svelte';
 	import { isPlan, PlanEditor } from '$lib/components/plan/plan-editor.svelte';
+	import PlanParts from '$lib/components/plan/PlanParts.svelte';
 	import ReleasePanel from '$lib/components/plan/ReleasePanel.svelte';
 	import RulesPanel from '$lib/components/plan/RulesPanel.svelte';
 	import TestsPanel from '$lib/components/plan/TestsPanel.svelte';
@@ -31,7 +32,6 @@
 	const held = $derived(new Map(data.held));
 	const tab = $derived(page.url.searchParams.get('show') ?? 'grid');
 	const carried = $derived(editor.carry && editor.laid.days[editor.carry.from - 1]);
-	const link = (show: string) => `${base}/plan${show === 'grid' ? '' : `?show=${show}`}`;
 
 	let keeps = $state(true);
 
@@ -70,19 +70,7 @@
 	</p>{:else if form && 'saved' in form && !editor.changed}<p class="remark mb-3" role="status">
 		The plan is saved.
 	</p>{/if}
-<nav class="mb-3 flex gap-4 text-sm" aria-label="Parts of the plan">
-	{#each [['grid', 'Weeks and days'], ['progression', 'Progression and tests'], ['charts', 'Charts']] as [show = '', text] (show)}
-		<a
-			href={link(show)}
-			data-sveltekit-noscroll
-			aria-current={tab === show ? 'page' : undefined}
-			class={[
-				'border-b-2 pb-0.5 font-semibold',
-				tab === show ? 'border-primary' : 'hover:text-primary border-transparent'
-			]}>{text}</a
-		>
-	{/each}
-</nav>
+<PlanParts {base} part={tab} />
 
 {#if tab === 'progression'}
 	<div class="flex flex-col gap-4"><RulesPanel {editor} /><TestsPanel {editor} /></div>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { workshop } from '$lib/components/library-context';
 	import { enhance } from '$app/forms';
-
+	import FileFaults from '$lib/components/FileFaults.svelte';
 	import { counted } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -67,19 +67,9 @@
 {#if answer?.message}<p class="remark remark-attention mt-4 font-semibold" role="alert">
 		{answer.message}
 	</p>{/if}
-{#if answer?.faults && answer.faults.length > 0}
-	<section class="mt-4" aria-labelledby="faults">
-		<h2 id="faults" class="mb-2">{counted(answer.faults.length, 'fault')}, nothing was taken in</h2>
-		<table class="sheet panel">
-			<thead><tr><th class="w-56 pl-4">Where</th><th>What</th></tr></thead>
-			<tbody
-				>{#each answer.faults as fault, i (i)}<tr
-						><td class="clock pl-4 text-[13px]">{fault.place ?? fault.field}</td><td>{fault.message}</td></tr
-					>{/each}</tbody
-			>
-		</table>
-	</section>
-{/if}
+{#if answer?.faults && answer.faults.length > 0}<FileFaults
+		faults={answer.faults.map(({ place, field, message }) => ({ place: place ?? field ?? '', message }))}
+	/>{/if}
 {#if answer?.preview}
 	{@const preview = answer.preview}
 	<form method="post" action="?/accept" class="panel mt-4 p-4" aria-labelledby="found">

@@ -1,7 +1,7 @@
 import { download } from '$lib/server/download';
 import { orError } from '$lib/server/http';
 import { callSheet } from '$lib/server/sessions/call-sheet';
-import { callSheetPdf } from '$lib/server/sessions/call-sheet-pdf';
+import { callSheetPdf } from '$lib/server/pdf/call-sheet-pdf';
 import { coachIn } from '$lib/server/viewer';
 import type { RequestHandler } from './$types';
 

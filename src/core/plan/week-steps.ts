@@ -1,4 +1,4 @@
-import type { LaidPlan, LaidWeek } from '$core/plan';
+import type { LaidPlan, LaidWeek } from './laid';
 
 /** One thing that a week asks for and the week before did not, in words. */
 export interface WeekStep {

@@ -1,0 +1,132 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import CalendarAddress from '$lib/components/CalendarAddress.svelte';
+	import PlanParts from '$lib/components/plan/PlanParts.svelte';
+	import SlowFile from '$lib/components/SlowFile.svelte';
+	import { counted, dayAndTimeIn, dayText } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const base = $derived(`/c/${data.challenge.id}`);
+	const answer = $derived(
+		form as { message?: string; text?: string; address?: string; ended?: boolean; announced?: boolean } | null
+	);
+	let person = $state('');
+	let withAhead = $state(false);
+	const ahead = $derived(data.rail.filter(({ day }) => day > data.groupDay));
+	const packet = $derived.by(() => {
+		const asked = [person && `person=${person}`, withAhead && 'ahead=yes'].filter(Boolean).join('&');
+		return `${base}/plan/packet.pdf?${asked}`;
+	});
+</script>
+
+<svelte:head><title>Calendar, paper, file · {data.challenge.name}</title></svelte:head>
+<h1 class="mb-2">Plan</h1>
+<PlanParts {base} part="out" />
+<div class="grid items-start gap-4 lg:grid-cols-2">
+	<section class="panel p-4" aria-labelledby="paper">
+		<h2 id="paper">On paper</h2>
+		<p class="quiet mt-1 mb-2 text-sm">The whole plan on two pages, to hang on a wall.</p>
+		<p class="flex flex-wrap gap-2">
+			<a class="btn btn-outline btn-sm" href="{base}/plan/sheet">Look at it and print</a>
+			<SlowFile href="{base}/plan/sheet.pdf" label="Plan as PDF" meanwhile="Setting two pages" />
+		</p>
+		<h3 class="mt-4 font-bold">Sessions for somebody without a device</h3>
+		<p class="quiet mb-2 text-sm">
+			Every session that is out, a page or two each, with its pictures, room for results, and the check-in to
+			fill in.
+		</p>
+		<div class="flex flex-wrap items-end gap-3 text-sm">
+			<label
+				>For
+				<select class="select select-sm flex w-56" bind:value={person}>
+					<option value="">anybody, by the group’s dates</option>
+					{#each data.people as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+				</select></label
+			>
+			<label class="flex items-center gap-1.5 pb-1.5"
+				><input type="checkbox" class="checkbox checkbox-xs" bind:checked={withAhead} /> with the days ahead</label
+			>
+			<SlowFile href={packet} label="Sessions as PDF" meanwhile="Setting the sessions" />
+		</div>
+		{#if withAhead}<p class="attention mt-2 text-sm">
+				Whoever gets this paper sees what is to come, before its morning.
+			</p>{/if}
+	</section>
+
+	<section class="panel p-4" aria-labelledby="calendar">
+		<h2 id="calendar">Your calendar</h2>
+		<p class="quiet mt-1 mb-2 text-sm">
+			Each day with work as a whole-day entry, with its session and minutes; a day of rest is none.
+		</p>
+		<CalendarAddress there={data.address} made={answer?.address ?? null} ended={answer?.ended ?? false} />
+		<p class="mt-2">
+			<a class="btn btn-outline btn-sm" href="{base}/plan/calendar.ics" download>Save as a file</a>
+		</p>
+		<p class="quiet mt-3 text-sm">
+			Participants find theirs on their own page, in their own time zone and without what is done on a day.
+			{data.subscribed} of {counted(data.people.length, 'person', 'people')}
+			{data.subscribed === 1 ? 'has' : 'have'} an address.
+		</p>
+	</section>
+
+	<section class="panel p-4" aria-labelledby="file">
+		<h2 id="file">As a file, and again</h2>
+		<p class="quiet mt-1 mb-2 text-sm">
+			Frame, days, sessions, own exercises, progression, tests and notices in one file; no people and nothing
+			that they sent in. Another Cadrex makes the same plan of it.
+		</p>
+		<p class="flex flex-wrap gap-2">
+			<a class="btn btn-outline btn-sm" href="{base}/plan/bundle.json" download>Save the challenge</a>
+			<a class="btn btn-outline btn-sm" href="/challenges/import?from={data.challenge.id}"
+				>Use it again here</a
+			>
+		</p>
+	</section>
+
+	<section class="panel p-4" aria-labelledby="notices">
+		<h2 id="notices">Tell everybody</h2>
+		<p class="quiet mt-1 mb-2 text-sm">
+			Stands on everybody’s page of today for a week from when it goes up.
+		</p>
+		<form method="post" action="?/announce" class="flex flex-col gap-2" use:enhance>
+			<textarea
+				class="textarea w-full"
+				name="text"
+				rows="3"
+				maxlength="600"
+				required
+				aria-label="Notice"
+				value={answer?.message ? (answer.text ?? '') : ''}></textarea>
+			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
+			<span class="flex flex-wrap items-center gap-2">
+				<select class="select select-sm w-52" name="day" aria-label="When it goes up">
+					<option value="">now</option>
+					{#each ahead as day (day.day)}<option value={day.day}>on day {day.day}, {dayText(day.date)}</option
+						>{/each}
+				</select>
+				<button class="btn btn-outline btn-sm">Put it up</button>
+				{#if answer?.announced}<span class="quiet pl-2 text-sm" role="status">It is up.</span>{/if}</span
+			>
+		</form>
+		<ul class="mt-3 text-sm">
+			{#each data.notices as notice (notice.id)}
+				<li class="border-base-300 flex items-baseline justify-between gap-3 border-t py-1.5">
+					<span
+						><span class="quiet"
+							>{notice.at > data.now ? 'waits for ' : ''}{dayAndTimeIn(data.coach.zone, notice.at)}</span
+						>
+						<span class="whitespace-pre-line">{notice.text}</span></span
+					>
+					<form method="post" action="?/takeDown" use:enhance>
+						<input type="hidden" name="notice" value={notice.id} /><button
+							class="link-quiet whitespace-nowrap">Take down</button
+						>
+					</form>
+				</li>
+			{:else}
+				<li class="quiet">Nothing is up.</li>
+			{/each}
+		</ul>
+	</section>
+</div>

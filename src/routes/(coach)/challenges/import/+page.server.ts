@@ -1,0 +1,88 @@
+import { fail, redirect } from '@sveltejs/kit';
+import { object, string } from 'yup';
+import { isDate, weekdayOf } from '$core/release';
+import type { Bundle } from '$lib/server/bundle/bundle';
+import { bundleText } from '$lib/server/bundle/bundle';
+import { bundleOf } from '$lib/server/bundle/put-out';
+import { LARGEST_BUNDLE, readBundle } from '$lib/server/bundle/read';
+import { planTakingIn, takeInBundle } from '$lib/server/bundle/take-in';
+import { usualStart } from '$lib/server/challenges/usual-start';
+import { Refusal } from '$lib/server/errors';
+import { formText } from '$lib/server/form-text';
+import { orError, orFail } from '$lib/server/http';
+import { timingOf } from '$lib/server/library/house';
+import { textOf } from '$lib/server/text-file';
+import { validate } from '$lib/server/validate';
+import { coachIn } from '$lib/server/viewer';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+/** What a coach sees of a bundle before she takes it in. */
+async function lookAt(locals: App.Locals, bundle: Bundle, text: string, unknown: string[], again: boolean) {
+	const coach = coachIn(locals);
+	const taking = await planTakingIn(locals.app, coach.id, bundle);
+	const weekday = weekdayOf(bundle.frame.startsOn);
+	return {
+		text,
+		name: again ? `${bundle.name}, again`.slice(0, 80) : bundle.name,
+		goal: bundle.goal,
+		startsOn: usualStart(coach.zone, locals.app.clock.now(), weekday),
+		weekday,
+		days: bundle.plan.days.length,
+		works: bundle.plan.days.filter(({ kind }) => kind !== 'rest').length,
+		rules: bundle.plan.rules.length,
+		tests: bundle.plan.tests.map(({ name }) => name),
+		messages: bundle.messages.length,
+		sessions: bundle.sessions.map(({ key, name }) => ({ was: name, ...taking.sessions.get(key) })),
+		exercises: [...taking.exercises].map(([was, now]) => ({ was, ...now })),
+		unknown
+	};
+}
+
+export const load: PageServerLoad = async ({ url, locals }) => {
+	const from = url.searchParams.get('from');
+	if (!from) return { look: null };
+	const bundle = await orError(bundleOf(locals.app, coachIn(locals).id, from));
+	return { look: await lookAt(locals, bundle, bundleText(bundle), [], true) };
+};
+
+async function read({ request, locals }: RequestEvent) {
+	const form = await request.formData();
+	const { text } = await textOf(form, 'text');
+	const timing = await timingOf(locals.app.db, coachIn(locals).id);
+	return { form, text, read: readBundle(text, timing) };
+}
+
+const asSchema = object({
+	name: string().trim().max(80, 'a name has at most 80 letters').required('a challenge needs a name'),
+	startsOn: string()
+		.test('date', 'this is no day of the calendar', (date) => !date || isDate(date))
+		.required('choose the day on which it starts')
+});
+
+export const actions: Actions = {
+	look: async (event) => {
+		try {
+			const { text, read: found } = await read(event);
+			if (!found.bundle)
+				return fail(400, { text: text.slice(0, LARGEST_BUNDLE), faults: found.faults.slice(0, 200) });
+			return { look: await lookAt(event.locals, found.bundle, text, found.unknown, false) };
+		} catch (refusal) {
+			if (!(refusal instanceof Refusal)) throw refusal;
+			return fail(refusal.status, { message: refusal.message });
+		}
+	},
+	take: async (event) => {
+		const { form, text, read: found } = await read(event);
+		const { bundle } = found;
+		if (!bundle) return fail(400, { text, faults: found.faults.slice(0, 200) });
+		const { app } = event.locals;
+		const typed = { name: formText(form, 'name'), startsOn: formText(form, 'startsOn') };
+		const look = { ...(await lookAt(event.locals, bundle, text, found.unknown, false)), ...typed };
+		const made = await orFail(
+			(async () => takeInBundle(app, coachIn(event.locals).id, bundle, validate(asSchema, typed)))(),
+			{ look }
+		);
+		if ('failed' in made) return made.failed;
+		redirect(303, `/c/${made.ok}/plan`);
+	}
+};

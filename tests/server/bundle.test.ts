@@ -1,0 +1,175 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { newRule, newTest, putDays, type Plan } from '$core/plan';
+import { bundleText, type Bundle } from '$lib/server/bundle/bundle';
+import { bundleOf } from '$lib/server/bundle/put-out';
+import { readBundle } from '$lib/server/bundle/read';
+import { takeInBundle } from '$lib/server/bundle/take-in';
+import { challengeOf, challengesOf } from '$lib/server/challenges/challenge';
+import { createExercise, ownExercises } from '$lib/server/library/exercises';
+import { timingOf } from '$lib/server/library/house';
+import { takeDaysOff } from '$lib/server/plan/days-off';
+import { announce, messagesOf } from '$lib/server/plan/notices';
+import { openPlan, planOf, savePlan } from '$lib/server/plan/plan';
+import { createSession, saveSession, sessionsOf, versionById } from '$lib/server/sessions/sessions';
+import { refusal } from '../support/refusal';
+import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
+
+const BEAM = {
+	name: 'Beam lift',
+	countedIn: 'reps',
+	perSide: false,
+	tempo: null,
+	pattern: 'hinge',
+	primary: ['glutes'],
+	assisting: ['lower back'],
+	equipment: [],
+	position: 'standing',
+	impact: 'none',
+	balance: 0,
+	cues: ['Push the floor away'],
+	cautions: [],
+	looksLike: null,
+	easier: 'Plank lift',
+	harder: null
+};
+
+let context: TestContext;
+let world: World;
+
+/** A plan with everything that a bundle carries: versions, own exercises, rules of all kinds, tests, messages. */
+async function furnish() {
+	const { coach, challenge, session } = world;
+	await createExercise(context, coach.id, BEAM);
+	await createExercise(context, coach.id, { ...BEAM, name: 'Plank lift', easier: null });
+	await createExercise(context, coach.id, { ...BEAM, name: 'Not used', easier: null });
+	const beam = await createSession(context, coach.id, {
+		name: 'Beams',
+		body: body('3 x 8 Beam lift @ 20 kg, rest 60')
+	});
+	const { plan, revision } = await openPlan(context, await challengeOf(context.db, coach.id, challenge.id));
+	const next: Plan = {
+		...putDays(putDays(plan, [6], { kind: 'train', session: beam.id, effort: 7.5 }), [1, 12], {
+			kind: 'test',
+			tests: ['t']
+		}),
+		rules: [
+			newRule('r1', { exercise: 'Squat' }, [{ kind: 'reps', reps: 2 }]),
+			newRule('r2', { session: beam.id, block: 0, part: 0 }, [{ kind: 'load', kg: 2.5 }], { until: 3 }),
+			newRule('r3', { exercise: 'beam lift' }, [{ kind: 'double', top: 12, kg: 1 }])
+		],
+		deload: { every: 2, keep: 0.6 },
+		tests: [newTest('t', 'Plank', 'Plank', 'longest hold')],
+		audience: { level: 'trained', items: ['mat'], heaviestKg: 22.5 }
+	};
+	await savePlan(context, coach.id, challenge.id, { revision, plan: next });
+	// The days that are out keep version 1 of the session, the rest go over to version 2.
+	await saveSession(context, coach.id, session.id, {
+		name: 'Small',
+		body: body('4 x 10 squat, rest 45'),
+		tags: ['legs'],
+		basedOn: 1
+	});
+	await announce(context, coach.id, challenge.id, { text: 'Halfway: well carried', day: 7 });
+	await takeDaysOff(context, coach.id, challenge.id, { how: 'hold', days: [9], reason: 'Storm', tell: true });
+}
+const bundle = (): Promise<Bundle> => bundleOf(context, world.coach.id, world.challenge.id);
+const readIn = async (coachId: string, text: string) => readBundle(text, await timingOf(context.db, coachId));
+const START = { name: 'Hut weeks', startsOn: '2026-11-23' };
+
+describe('a challenge as a file', () => {
+	beforeEach(async () => {
+		context = await testContext();
+		context.at('2026-11-23T07:00:00Z');
+		world = await makeWorld(context);
+		await furnish();
+	});
+	afterEach(() => context.db.close());
+
+	it('holds the plan and what it needs, and nothing of this time or of any person', async () => {
+		const out = await bundle();
+		expect(out.exercises.map(({ name }) => name)).toEqual(['Beam lift', 'Plank lift']);
+		expect(out.sessions.map(({ name, versions }) => [name, versions.length])).toEqual([
+			['Beams', 1],
+			['Small', 2]
+		]);
+		expect(out.plan.days.slice(0, 3).map((day) => day.session)).toEqual(['s2@1', 's2', 's2']);
+		expect(out.plan.rules[1]?.on).toEqual({ session: 's1', block: 0, part: 0 });
+		expect(out.plan.rules[2]?.on).toEqual({ exercise: 'Beam lift' });
+		expect(out.messages).toEqual([{ day: 7, text: 'Halfway: well carried' }]);
+		const text = bundleText(out);
+		expect(text).not.toMatch(/Storm|Person \d|@example/);
+	});
+
+	it('comes back letter by letter from the installation that took it in', async () => {
+		const text = bundleText(await bundle());
+		const there = await testContext();
+		there.at('2026-11-23T07:00:00Z');
+		const coach = await makeCoach(there, 'Elsewhere');
+		const { bundle: read, faults, unknown } = readBundle(text, await timingOf(there.db, coach.id));
+		expect(faults).toEqual([]);
+		expect(unknown).toEqual([]);
+		const id = await takeInBundle(there, coach.id, read!, START);
+		expect(bundleText(await bundleOf(there, coach.id, id))).toBe(text);
+		// And it sends the same sessions, with what the rules make of them.
+		const bodies = async (c: TestContext, coachId: string, challengeId: string) => {
+			const plan = await planOf(c.db, await challengeOf(c.db, coachId, challengeId));
+			return Promise.all(
+				plan.map(async ({ versionId }) => versionId && (await versionById(c.db, versionId)).body)
+			);
+		};
+		expect(await bodies(there, coach.id, id)).toEqual(
+			await bodies(context, world.coach.id, world.challenge.id)
+		);
+		await there.db.close();
+	});
+
+	it('used again by the same coach brings no session or exercise a second time', async () => {
+		const before = (await sessionsOf(context.db, world.coach.id)).map(({ name }) => name);
+		const { bundle: read } = await readIn(world.coach.id, bundleText(await bundle()));
+		const id = await takeInBundle(context, world.coach.id, read!, { name: 'Again', startsOn: '2027-01-04' });
+		// Small has two versions on its days, so that it comes as a session of its own.
+		expect((await sessionsOf(context.db, world.coach.id)).map(({ name }) => name)).toEqual(
+			[...before, 'Small 2'].sort()
+		);
+		expect(await ownExercises(context.db, world.coach.id)).toHaveLength(3);
+		const again = await challengeOf(context.db, world.coach.id, id);
+		expect(again).toMatchObject({ name: 'Again', startsOn: '2027-01-04', days: 14, lateWorth: 0.5 });
+		expect(await messagesOf(context.db, again)).toEqual([{ day: 7, text: 'Halfway: well carried' }]);
+		const plan = await planOf(context.db, again);
+		expect(plan.every(({ held }) => held === null)).toBe(true);
+	});
+
+	it('leaves alone what is here under its name and says another thing', async () => {
+		const coach = await makeCoach(context, 'Other');
+		await createExercise(context, coach.id, { ...BEAM, cues: ['Another cue'], easier: null });
+		await createSession(context, coach.id, { name: 'Beams', body: body('1 x 1 plank, rest 0') });
+		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
+		const id = await takeInBundle(context, coach.id, read!, START);
+		const out = await bundleOf(context, coach.id, id);
+		expect(out.sessions.map(({ name }) => name)).toEqual(['Beams 2', 'Small']);
+		expect(out.exercises.map(({ name }) => name)).toEqual(['Beam lift 2', 'Plank lift']);
+		expect(out.sessions[0]?.versions[0]?.blocks[0]?.parts[0]?.exercise).toBe('Beam lift 2');
+		expect(out.plan.rules[2]?.on).toEqual({ exercise: 'Beam lift 2' });
+	});
+
+	it('is taken in whole or not at all', async () => {
+		const coach = await makeCoach(context, 'Other');
+		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
+		expect(
+			(await refusal(takeInBundle(context, coach.id, read!, { ...START, startsOn: '2020-01-01' }))).status
+		).toBe(400);
+		expect(await challengesOf(context.db, coach.id)).toEqual([]);
+		expect(await sessionsOf(context.db, coach.id)).toEqual([]);
+		expect(await ownExercises(context.db, coach.id)).toEqual([]);
+	});
+
+	it('is another coach’s for nobody', async () => {
+		const other = await makeCoach(context, 'Other');
+		expect((await refusal(bundleOf(context, other.id, world.challenge.id))).status).toBe(404);
+	});
+
+	it('says of an exercise that nobody knows that it is kept by name', async () => {
+		const text = bundleText(await bundle()).replaceAll('"Squat"', '"Troll squat"');
+		expect(await readIn(world.coach.id, text)).toMatchObject({ faults: [], unknown: ['Troll squat'] });
+	});
+});

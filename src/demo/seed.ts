@@ -8,8 +8,11 @@ import { challengeOf, createChallenge, type Challenge } from '$lib/server/challe
 import { fixedClock } from '$lib/server/clock';
 import type { Context } from '$lib/server/context';
 import { seededIds } from '$lib/server/ids';
-import { enrol } from '$lib/server/people/enrolments';
+import { makePersonAddress } from '$lib/server/calendar/address';
+import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
+import { setHour } from '$lib/server/people/hour';
 import { excuse } from '$lib/server/people/excuses';
+import { announce } from '$lib/server/plan/notices';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { createExercise, libraryFor } from '$lib/server/library/exercises';
 import { createSession, saveSession, type Saved } from '$lib/server/sessions/sessions';
@@ -156,6 +159,19 @@ async function writeExcuses(context: Context, challenge: Challenge): Promise<voi
 	}
 }
 
+/** Every third of the people has put the days into a calendar, at the hour at which they train. */
+async function writeCalendars(context: Context, challenge: Challenge): Promise<void> {
+	const people = await enrolmentsOf(context.db, challenge.id);
+	for (const person of people.filter((_, i) => i % 3 === 0)) {
+		const hour = PEOPLE.find(({ name }) => name === person.name)?.hour ?? 7;
+		await setHour(context.db, person.id, { hour: `${String(Math.floor(hour)).padStart(2, '0')}:00` });
+		await makePersonAddress(context, person.id);
+	}
+}
+
+const HALFWAY =
+	'Halfway. The load that felt heavy in week 1 is your warm-up now. Monday is test day: sleep well before it, and carry what you carried the first time.';
+
 /** The six-week challenge, in its fourth week whatever day it is; begins on a Monday. */
 async function writeRunning(
 	context: Context,
@@ -183,6 +199,10 @@ async function writeRunning(
 		basedOn: 1
 	});
 	await writeExcuses(context, challenge);
+	await writeCalendars(context, challenge);
+	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
+	if (halfway.now() <= now)
+		await announce({ ...context, clock: halfway }, coach.id, challenge.id, { text: HALFWAY });
 	return links;
 }
 

@@ -120,6 +120,57 @@ test('a day put in makes the challenge longer for those who are in it; days that
 	await expect(page).toHaveURL(/plan/);
 });
 
+test('an edited plan is kept as a draft until it is saved, and a challenge without sessions takes a shape', async ({
+	page
+}) => {
+	await page.goto('/challenges/new');
+	await ready(page);
+	await page.getByLabel('Name').fill('Empty at first');
+	await page.getByLabel('Goal').fill('Find a shape');
+	await page.getByRole('button', { name: 'Make the challenge' }).click();
+	await page.waitForURL('**/plan');
+	await ready(page);
+	await cell(page, 1).click();
+	await page.getByLabel('Kind of day').selectOption('cardio');
+	await expect(page.getByText('draft kept')).toBeVisible();
+	await page.reload();
+	await ready(page);
+	await expect(page.getByText('draft kept')).toBeVisible();
+	await expect(cell(page, 1)).toHaveAccessibleName(/cardio/);
+	await page.getByLabel('Shape', { exact: true }).selectOption('daily-21');
+	await expect(page.getByRole('button', { name: 'Lay it' })).toBeDisabled();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('is then 21 days long, not 42')).toBeVisible();
+	await page.getByRole('button', { name: 'Lay it' }).click();
+	await expect(page.getByText('21 days, ')).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Start from a shape' })).toHaveCount(0);
+	await part(page, 'Progression and tests');
+	await page.getByRole('button', { name: 'Build their session' }).click();
+	await expect(page.getByText('“Test day” takes them one after the other')).toBeVisible();
+});
+
+test('what is ahead is shifted for all, with a notice', async ({ page }) => {
+	await openSpring(page);
+	await cell(page, 3).click();
+	await page.getByRole('radio', { name: 'Shift' }).check();
+	await page.getByLabel('Reason that people read').fill('Snow on the road');
+	await page.getByLabel('Tell everybody on their page').check();
+	await page.getByRole('button', { name: 'Shift', exact: true }).click();
+	await expect(page.getByText('57 days, ')).toBeVisible();
+	await expect(cell(page, 3)).toContainText('held: Snow on the road');
+	await expect(cell(page, 4)).toContainText('Stair intervals');
+	await part(page, 'Calendar, paper, file');
+	await expect(page.getByText(/1 day of rest from day 3 .* on: Snow on the road/)).toBeVisible();
+	// Back as it was, for the tests after this one.
+	await part(page, 'Weeks and days');
+	await cell(page, 3).click();
+	await page.getByRole('button', { name: 'Let it go on' }).click();
+	await page.getByRole('button', { name: 'Take the day out' }).click();
+	await page.getByRole('button', { name: 'Save the plan' }).click();
+	await expect(page.getByText('The plan is saved.')).toBeVisible();
+	await expect(page.getByText('56 days, ')).toBeVisible();
+});
+
 test('a new challenge starts from a shape, with sessions, tests and what makes them harder', async ({
 	page
 }) => {
@@ -140,13 +191,18 @@ test('a new challenge starts from a shape, with sessions, tests and what makes t
 	await expect(page.getByText('on day 1, 15, 26').first()).toBeVisible();
 });
 
-test('a day is held for all, people read why, and it goes on again', async ({ page, demo, browser }) => {
+test('a day is held for all, people read why, and it goes on again', async ({
+	page,
+	demo,
+	browser,
+	site
+}) => {
 	await openPlace(page, 'Plan');
 	await cell(page, 24).click();
 	await page.getByLabel('Reason that people read').fill('Storm over the ridge');
 	await page.getByRole('button', { name: 'Hold', exact: true }).click();
 	await expect(cell(page, 24)).toContainText('held: Storm over the ridge');
-	const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+	const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: site });
 	await phone.goto(`/join/${demo.links['Noor Bastani']}`);
 	await expect(phone.getByText('This day is held for all')).toBeVisible();
 	await page.getByRole('button', { name: 'Let it go on' }).click();

@@ -1,5 +1,30 @@
+import { spawn } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
+
+/** The demo in a process of its own. Rejects with what it wrote when it ends instead of starting. */
+function demoServer(index: number): Promise<{ url: string; stop: () => Promise<void> }> {
+	const child = spawn(process.execPath, ['tests/support/e2e-server.mjs', String(index)], {
+		stdio: ['ignore', 'pipe', 'pipe']
+	});
+	const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+	let output = '';
+	return new Promise((resolve, reject) => {
+		const listen = (chunk: Buffer) => {
+			output += chunk.toString();
+			const url = /demo data: (http\S+)/.exec(output)?.[1];
+			if (!url) return;
+			const stop = async () => {
+				child.kill('SIGTERM');
+				await ended;
+			};
+			resolve({ url, stop });
+		};
+		child.stdout.on('data', listen);
+		child.stderr.on('data', listen);
+		child.once('exit', (code) => reject(new Error(`the demo ended with ${code}: ${output}`)));
+	});
+}
 
 export interface DemoSignIn {
 	email: string;
@@ -8,7 +33,17 @@ export interface DemoSignIn {
 }
 
 /** A test whose pages may not complain: no error in the console, no blocked source, no page error. */
-export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }>({
+export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { site: string }>({
+	site: [
+		// eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern
+		async ({}, use, { parallelIndex }) => {
+			const { url, stop } = await demoServer(parallelIndex);
+			await use(url);
+			await stop();
+		},
+		{ scope: 'worker', timeout: 180_000 }
+	],
+	baseURL: async ({ site }, use) => use(site),
 	demo: async ({ request }, use) => {
 		await use((await (await request.get('/api/demo/sign-in')).json()) as DemoSignIn);
 	},

@@ -8,6 +8,7 @@ import { excusedTogether, letGoOn, takeDaysOff, unexcuseTogether } from '$lib/se
 import { announce, noticesOf, takeDown } from '$lib/server/plan/notices';
 import { openPlan, planOf, savePlan, type OpenPlan } from '$lib/server/plan/plan';
 import { layShape } from '$lib/server/plan/shape';
+import { buildTestSession } from '$lib/server/plan/test-session';
 import { loadRoll } from '$lib/server/roll/roll';
 import { createSession, saveSession, versionById, versionsOf } from '$lib/server/sessions/sessions';
 import { refusal } from '../support/refusal';
@@ -190,12 +191,15 @@ describe('a plan', () => {
 
 	it('takes a shape with sessions of its own, and those that are there as they are', async () => {
 		const { coach, challenge } = world;
+		expect((await refusal(layShape(context, coach.id, challenge.id, 'five-two-28'))).status).toBe(409);
+		await save((p) => ({ ...p, days: p.days.map((day) => ({ ...day, session: null })) }));
 		await layShape(context, coach.id, challenge.id, 'five-two-28');
 		const { plan, sessions } = await open();
 		expect(plan.days).toHaveLength(28);
 		expect(plan.rules.length).toBeGreaterThan(0);
 		const sent = await days();
 		expect(sent.filter((day) => day.kind === 'train').every((day) => day.sessionId !== null)).toBe(true);
+		await save((p) => ({ ...p, days: p.days.map((day) => ({ ...day, session: null })) }));
 		await layShape(context, coach.id, challenge.id, 'six-weeks-four');
 		const later = await open();
 		expect(later.plan.days).toHaveLength(42);
@@ -204,6 +208,14 @@ describe('a plan', () => {
 		expect(await refusal(layShape(context, coach.id, challenge.id, 'toString'))).toMatchObject({
 			status: 404
 		});
+	});
+
+	it('has a session built that takes its tests', async () => {
+		const tests = [newTest('t', 'Plank', 'Plank', 'longest hold')];
+		expect(await buildTestSession(context, world.coach.id, tests)).toBe('Test day');
+		expect(await buildTestSession(context, world.coach.id, tests)).toBe('Test day 2');
+		for (const wrong of [[], null, [{ ...tests[0], measure: 'a guess' }]])
+			expect((await refusal(buildTestSession(context, world.coach.id, wrong))).status).toBe(400);
 	});
 
 	it('is not written over by a window that began from an older one', async () => {

@@ -27,6 +27,16 @@ export { ruleText } from './rule-text';
 export { planSheet, type PlanSheet, type SheetDay } from './sheet';
 export { testSession } from './test-session';
 export { testText } from './test-text';
+export {
+	ASSUMPTION_BOUNDS,
+	GOOD,
+	simulate,
+	trialOf,
+	USUAL_ASSUMPTIONS,
+	type Assumptions,
+	type Outcome,
+	type Trial
+} from './simulate';
 export { weekSteps } from './week-steps';
 export { planOfShape, SHAPES, startersOf, type Shape } from './shapes/shapes';
 export { STARTERS, type StarterName } from './shapes/starter-sessions';

@@ -1,3 +1,4 @@
 export { chance } from './chance';
 export { moments, quantile } from './moments';
+export { normal } from './normal';
 export { wilson } from './wilson';

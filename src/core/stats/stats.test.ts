@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { chance, moments, quantile } from '.';
+import { chance, moments, normal, quantile } from '.';
 
 describe('moments and quantiles', () => {
 	it('of one value have no spread, of none no answer', () => {
@@ -28,5 +28,17 @@ describe('chance', () => {
 		// Mean ½ with a standard error of 0.0065, standard deviation √(1/12).
 		expect(Math.abs(moments(values).mean - 0.5)).toBeLessThan(4 * 0.0065);
 		expect(moments(values).sd).toBeCloseTo(Math.sqrt(1 / 12), 1);
+	});
+});
+
+describe('normal', () => {
+	it('has mean 0, standard deviation 1 and 95 % within 1.96 of the mean', () => {
+		const draw = normal(chance('normal'));
+		const values = Array.from({ length: 20_000 }, draw);
+		// Standard errors: 0.007 of the mean, 0.005 of the deviation, 0.0015 of the share.
+		expect(Math.abs(moments(values).mean)).toBeLessThan(4 * 0.0071);
+		expect(Math.abs(moments(values).sd - 1)).toBeLessThan(4 * 0.005);
+		const within = values.filter((value) => Math.abs(value) < 1.959964).length / values.length;
+		expect(Math.abs(within - 0.95)).toBeLessThan(4 * 0.0015);
 	});
 });

@@ -19,7 +19,7 @@
 	<p class="mb-2 text-sm">
 		Copy it into your calendar, or open it there. It is shown this once; one from before has ended.
 	</p>
-	<CopyText text={made} label="Copy the address" />
+	<CopyText text={made} label="Copy the address" {large} />
 	<p class="mt-2">
 		<a class={['btn btn-outline', size]} href={made.replace(/^https?:/, 'webcal:')}>Open in a calendar</a>
 	</p>

@@ -44,7 +44,7 @@
 
 <nav
 	aria-label="Days of the challenge"
-	class="bg-base-100 border-base-content flex overflow-x-auto border-b px-2"
+	class="bg-base-100 border-base-content flex overflow-x-auto border-b px-2 print:hidden"
 >
 	{#each weeks as week, w (w)}
 		<div

@@ -7,7 +7,7 @@
 
 <nav
 	aria-label="Places"
-	class="bg-base-100 border-base-300 shrink-0 border-b md:w-32 md:border-r md:border-b-0"
+	class="bg-base-100 border-base-300 shrink-0 border-b print:hidden md:w-32 md:border-r md:border-b-0"
 >
 	<ul class="flex overflow-x-auto md:flex-col">
 		{#each PLACES as place, i (place.path)}

@@ -19,7 +19,9 @@
 	const place = $derived(page.route.id?.split('/')[4] ?? 'desk');
 </script>
 
-<header class="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-4 gap-y-2 border-b px-4 py-2">
+<header
+	class="print:hidden bg-base-100 border-base-300 flex flex-wrap items-center gap-x-4 gap-y-2 border-b px-4 py-2"
+>
 	<a href="/challenges" aria-label="Cadrex, all challenges"><Brand /></a>
 	{#if challenges.length > 0}
 		<details class="dropdown">

@@ -3,7 +3,7 @@ import { COMMON } from '../../review';
 import { equipmentOf } from '../../session';
 import { counted, listed } from '../../words';
 import type { PlanCheck, PlanFinding, PlanSubject } from '../finding';
-import type { LaidDay } from '../laid';
+import type { LaidDay, LaidPlan, LaidWeek } from '../laid';
 
 /** Exercises of the main work that none of the sessions shortly before had. */
 export function freshOf(days: readonly LaidDay[], day: LaidDay, back: number): string[] {
@@ -12,16 +12,20 @@ export function freshOf(days: readonly LaidDay[], day: LaidDay, back: number): s
 	return (day.sent?.exercises ?? []).filter((name) => !known.has(name));
 }
 
-/** Whether a week asks for something else than the one before: an exercise, a session or a step of a rule. */
-const dullWeeks: PlanCheck = ({ laid, house }) => {
+/** Weeks that ask for nothing that the one before did not: no exercise, no session, no step of a rule. */
+export function dullWeeksOf(laid: LaidPlan, dullAfter: number): LaidWeek[] {
 	const prescribed = (days: readonly LaidDay[]) =>
 		JSON.stringify(days.map((day) => day.sent?.session.blocks ?? null));
-	const dull = laid.weeks.filter(({ week, days }) => {
+	return laid.weeks.filter(({ week, days }) => {
 		const before = laid.weeks[week - 2];
 		if (!before || !days.some((day) => day.sent)) return false;
-		const fresh = days.flatMap((day) => freshOf(laid.days, day, house.dullAfter));
+		const fresh = days.flatMap((day) => freshOf(laid.days, day, dullAfter));
 		return fresh.length === 0 && prescribed(before.days.slice(0, days.length)) === prescribed(days);
 	});
+}
+
+const dullWeeks: PlanCheck = ({ laid, house }) => {
+	const dull = dullWeeksOf(laid, house.dullAfter);
 	if (dull.length === 0) return [];
 	return [
 		{

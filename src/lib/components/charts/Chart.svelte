@@ -6,11 +6,24 @@
 		Chart,
 		Legend,
 		LinearScale,
+		LineController,
+		LineElement,
+		PointElement,
 		Tooltip,
 		type ChartConfiguration
 	} from 'chart.js';
 
-	Chart.register(BarController, BarElement, CategoryScale, Legend, LinearScale, Tooltip);
+	Chart.register(
+		BarController,
+		BarElement,
+		CategoryScale,
+		Legend,
+		LinearScale,
+		LineController,
+		LineElement,
+		PointElement,
+		Tooltip
+	);
 
 	/** Chart.js once for all: our fonts and colours, no motion when none is wanted. `label` says the chart in words. */
 	let {
@@ -18,7 +31,7 @@
 		label,
 		height = 120
 	}: {
-		config: (colours: Record<string, string>) => ChartConfiguration<'bar'>;
+		config: (colours: Record<string, string>) => ChartConfiguration<'bar' | 'line'>;
 		label: string;
 		height?: number;
 	} = $props();
@@ -30,6 +43,7 @@
 		const colours = {
 			work: colour('--color-primary'),
 			pale: colour('--color-base-300'),
+			paper: colour('--color-base-100'),
 			text: colour('--quiet'),
 			line: colour('--color-base-300'),
 			attention: colour('--color-warning'),

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { AT_HOME, ITEMS, type Item } from '$core/library';
 	import { LEVELS, type Level } from '$core/people';
@@ -7,7 +8,7 @@
 	import type { PlanEditor } from './plan-editor.svelte';
 
 	/** What is measured and when, and whom the plan is made for. */
-	let { editor }: { editor: PlanEditor } = $props();
+	let { editor, built }: { editor: PlanEditor; built: string | null } = $props();
 	const shop = workshop();
 	const id = $props.id();
 	const plan = $derived(editor.plan);
@@ -64,7 +65,15 @@
 			disabled={plan.tests.length >= PLAN_LIMITS.tests}
 			onclick={add}>Add a test</button
 		>
+		<form method="post" action="?/testSession" class="ml-2" use:enhance>
+			<input type="hidden" name="tests" value={JSON.stringify(plan.tests)} />
+			<button class="btn btn-outline btn-sm" disabled={plan.tests.length === 0}>Build their session</button>
+		</form>
 	</div>
+	{#if built}<p class="remark mb-2 text-sm" role="status">
+			“{built}” takes them one after the other, warm and with rest before each. Lay it on the days of the
+			tests.
+		</p>{/if}
 	{#if plan.tests.length === 0}<p class="quiet text-sm">
 			Nothing is measured yet. A test is taken in the first days, half-way and at the end, always under the
 			same conditions.

@@ -28,6 +28,12 @@ function boxes(sets: number): Content {
 	return { stack: [drawn, { text: `${sets} times in all`, color: QUIET, fontSize: 8 }] };
 }
 
+/** Whole minutes, a range where the pace is the person’s own. */
+function lasts({ lower, upper }: { lower: number; upper: number }): string {
+	const [least, most] = [Math.round(lower / 60), Math.round(upper / 60)];
+	return least === most ? String(least) : `${least} to ${most}`;
+}
+
 /** What a part asks for, as far as its block does not say it: how much, how heavy, how slow. */
 const asks = (part: OutlinePart): string =>
 	[part.much, part.kg === null ? '' : `${part.kg} kg`, part.tempo === null ? '' : part.tempo]
@@ -111,8 +117,8 @@ function blockContent(
 const scale = (from: number, to: number): string =>
 	Array.from({ length: to - from + 1 }, (_, i) => String(from + i)).join('   ');
 
-/** The check-in, to be written down and sent in later. */
-const CHECK_IN: Content = {
+/** The check-in, to be written down and sent in later; anew for each day, since setting a page marks what it set. */
+const checkIn = (): Content => ({
 	unbreakable: true,
 	margin: [0, 12, 0, 0],
 	layout: { ...FLAT, hLineWidth: () => 0.6, paddingTop: () => 5, paddingBottom: () => 5 },
@@ -130,9 +136,9 @@ const CHECK_IN: Content = {
 			['Note', '_____________________________________________________________________']
 		]
 	}
-};
+});
 
-function dayContent(day: PacketDay, figures: Packet['figures'], first: boolean): Content {
+function dayContent(day: PacketDay, figures: Packet['figures']): Content {
 	const { session } = day;
 	const head: Content[] = [
 		{
@@ -145,7 +151,7 @@ function dayContent(day: PacketDay, figures: Packet['figures'], first: boolean):
 			? [{ text: `Held for all: ${day.held}. Nobody has to do it.`, italics: true } as Content]
 			: [])
 	];
-	const breaks = first ? {} : ({ pageBreak: 'before' } as const);
+	const breaks = { pageBreak: 'before' } as const;
 	if (!session)
 		return {
 			stack: [...head, { text: 'No session has been put on this day yet.', color: QUIET }],
@@ -158,7 +164,7 @@ function dayContent(day: PacketDay, figures: Packet['figures'], first: boolean):
 			...head,
 			{ text: name, bold: true, fontSize: 13, margin: [0, 2, 0, 0] },
 			{
-				text: `${Math.round(outline.lower / 60)} to ${Math.round(outline.upper / 60)} min. ${outline.counting}`,
+				text: `${lasts(outline)} min. ${outline.counting}`,
 				color: QUIET
 			},
 			...(outline.ready.length > 0
@@ -177,10 +183,29 @@ function dayContent(day: PacketDay, figures: Packet['figures'], first: boolean):
 						} as Content
 					]
 				: []),
-			CHECK_IN
+			checkIn()
 		]
 	};
 }
+
+/** What is in the packet, with room to tick off what is done. */
+const contents = (days: readonly PacketDay[]): Content => ({
+	layout: FLAT,
+	table: {
+		headerRows: 1,
+		widths: [40, 130, '*', 60, 40],
+		body: [
+			['Day', 'Date', 'Session', 'Minutes', 'Done'].map((text): TableCell => ({ text, color: QUIET })),
+			...days.map(({ day, date, session, held }): TableCell[] => [
+				String(day),
+				longDayText(date),
+				held ? `held for all: ${held}` : (session?.name ?? 'none yet'),
+				session ? lasts(session.outline) : '',
+				boxes(1)
+			])
+		]
+	}
+});
 
 /** Sessions to take along: each with its pictures, room for results, and the check-in. */
 export function packetPdf({
@@ -218,10 +243,11 @@ export function packetPdf({
 			days.length === 0
 				? { text: 'No day is out yet.', italics: true }
 				: {
-						text: 'Write each set into its box: repetitions, seconds or metres, and the load if it was another. Send the check-in as soon as you can.',
+						text: 'Write each set into its box: repetitions, seconds or metres, and the load if it was another; of two sides the lower count. Send the check-in as soon as you can.',
 						margin: [0, 0, 0, 10]
 					},
-			...days.map((day, i) => dayContent(day, figures, i === 0))
+			...(days.length > 0 ? [contents(days)] : []),
+			...days.map((day) => dayContent(day, figures))
 		]
 	});
 }

@@ -2,9 +2,9 @@ import { planOfShape, SHAPES, STARTERS, startersOf, type StarterName } from '$co
 import { parseSessionText } from '$core/session';
 import { challengeOf } from '../challenges/challenge';
 import type { Context } from '../context';
-import { notFound } from '../errors';
+import { notFound, Refusal } from '../errors';
 import { createSession, sessionsOf } from '../sessions/sessions';
-import { openPlan, savePlan } from './plan';
+import { openPlan, planOf, savePlan } from './plan';
 
 /**
  * Lays a shape over a challenge. Its sessions become the coach’s own where she has none of that name; one that she
@@ -20,6 +20,8 @@ export async function layShape(
 	const shape = SHAPES.find(({ key }) => key === shapeKey);
 	if (!shape) throw notFound('shape');
 	const challenge = await challengeOf(context.db, coachId, challengeId);
+	if ((await planOf(context.db, challenge)).some(({ sessionId }) => sessionId !== null))
+		throw new Refusal(409, 'Sessions lie on its days already; a shape would write over them.');
 	const keys: Partial<Record<StarterName, string>> = {};
 	const there = new Map((await sessionsOf(context.db, coachId)).map(({ id, name }) => [name, id]));
 	for (const name of startersOf(shape)) {

@@ -78,6 +78,7 @@ export interface RawSession {
 
 export interface Saved {
 	id: string;
+	name: string;
 	versionId: string;
 	version: number;
 	/** Days of the coach's challenges that now send the new version. */
@@ -134,7 +135,7 @@ export async function createSession(context: Context, coachId: string, raw: RawS
 			[...new Set(tags)],
 			instant(clock.now())
 		]);
-		return { id, versionId: await addVersion(tx, context, id, 1, body, timing), version: 1, days: 0 };
+		return { id, name, versionId: await addVersion(tx, context, id, 1, body, timing), version: 1, days: 0 };
 	});
 }
 
@@ -167,7 +168,7 @@ export async function saveSession(
 		await tx.query('update session set name = $2, tags = $3 where id = $1', [id, name, [...new Set(tags)]]);
 		const versionId = await addVersion(tx, context, id, before.version + 1, body, timing);
 		const days = await moveToVersion(tx, context, id, versionId, timing);
-		return { id, versionId, version: before.version + 1, days };
+		return { id, name, versionId, version: before.version + 1, days };
 	});
 }
 

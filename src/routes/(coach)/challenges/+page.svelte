@@ -39,14 +39,20 @@
 			<tbody>
 				{#each data.challenges as challenge (challenge.id)}
 					<tr>
-						<td class="pl-4"><a class="link-quiet" href="/c/{challenge.id}/desk">{challenge.name}</a></td>
+						<td class="pl-4"
+							><a class="link-quiet" id="name-{challenge.id}" href="/c/{challenge.id}/desk"
+								>{challenge.name}</a
+							></td
+						>
 						<td>{stand(challenge.startsOn, challenge.days)}</td>
 						<td class="quiet">{dayText(challenge.startsOn)}</td>
 						<td class="quiet">{counted(challenge.days, 'day')}</td>
 						<td class="quiet">{counted(challenge.people, 'person', 'people')}</td>
 						<td
-							><a class="link-quiet" href="/challenges/import?from={challenge.id}"
-								>Use again<span class="sr-only"> {challenge.name}</span></a
+							><a
+								class="link-quiet"
+								href="/challenges/import?from={challenge.id}"
+								aria-describedby="name-{challenge.id}">Use again</a
 							></td
 						>
 					</tr>

@@ -102,7 +102,7 @@
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"
-			>My calendar</a
+			>Calendar and paper</a
 		>
 		<form method="post" action="?/leave">
 			<button class="quiet min-h-11 px-3 text-sm underline">Forget me on this device</button>

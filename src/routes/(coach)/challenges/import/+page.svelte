@@ -33,7 +33,7 @@
 	{#each ['new', 'there', 'renamed'] as const as is (is)}
 		{#if made(list, is).length > 0}
 			<tr>
-				<th class="pl-4 text-left font-normal">{counted(made(list, is).length, what)} {WORDS[is]}</th>
+				<td class="quiet pl-4">{counted(made(list, is).length, what)} {WORDS[is]}</td>
 				<td
 					>{made(list, is)
 						.map((one) => (one.is === 'renamed' ? `${one.was} becomes ${one.name}` : one.was))
@@ -131,19 +131,16 @@
 			{/if}
 			<table class="sheet my-3 text-sm">
 				<tbody>
-					<tr><th class="w-56 pl-4 text-left font-normal">Goal</th><td>{look.goal}</td></tr>
+					<tr><td class="quiet w-56 pl-4">Goal</td><td>{look.goal}</td></tr>
 					<tr
-						><th class="pl-4 text-left font-normal">Days</th><td
+						><td class="quiet pl-4">Days</td><td
 							>{look.days}, {look.works} with work; {counted(look.rules, 'rule')} of progression</td
 						></tr
 					>
-					{#if look.tests.length > 0}<tr
-							><th class="pl-4 text-left font-normal">Tests</th><td>{look.tests.join('; ')}</td></tr
+					{#if look.tests.length > 0}<tr><td class="quiet pl-4">Tests</td><td>{look.tests.join('; ')}</td></tr
 						>{/if}
 					{#if look.messages > 0}<tr
-							><th class="pl-4 text-left font-normal">Notices</th><td
-								>{look.messages}, each goes up on its day</td
-							></tr
+							><td class="quiet pl-4">Notices</td><td>{look.messages}, each goes up on its day</td></tr
 						>{/if}
 					{@render named('session', look.sessions)}
 					{@render named('exercise', look.exercises)}

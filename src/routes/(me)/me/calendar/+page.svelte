@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import CalendarAddress from '$lib/components/CalendarAddress.svelte';
+	import SlowFile from '$lib/components/SlowFile.svelte';
 	import { placeOf } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -10,9 +11,9 @@
 	);
 </script>
 
-<svelte:head><title>My calendar</title></svelte:head>
+<svelte:head><title>Calendar and paper</title></svelte:head>
 <p><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Today</a></p>
-<h1 class="mb-1 text-3xl">My calendar</h1>
+<h1 class="mb-1 text-3xl">Calendar and paper</h1>
 <p class="quiet mb-5">
 	Every day with work as an entry, in the time of {placeOf(data.zone)}. What is done on a day stays on your
 	page and opens in its morning.
@@ -54,5 +55,17 @@
 			A file does not follow changes; taken again, it changes the entries that it brought.
 		</p>
 		<a class="btn btn-outline min-h-11" href="/me/calendar.ics" download>Save the file</a>
+	</section>
+	<section class="panel p-4" aria-labelledby="paper">
+		<h2 id="paper" class="mb-1">On paper</h2>
+		<p class="mb-2 text-sm">
+			For days without a phone: every session that is out for you, with its pictures and room for results.
+		</p>
+		<SlowFile
+			href="/me/packet.pdf"
+			label="Sessions as PDF"
+			meanwhile="Setting the sessions"
+			class="btn btn-outline min-h-11"
+		/>
 	</section>
 </main>

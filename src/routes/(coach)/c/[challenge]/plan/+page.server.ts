@@ -1,13 +1,14 @@
 import { fail } from '@sveltejs/kit';
 import { openingsOf } from '$lib/server/desk/desk';
-import { formText } from '$lib/server/form-text';
+import { formText, jsonOf } from '$lib/server/form-text';
 import { orFail } from '$lib/server/http';
-import { parseJson } from '$lib/server/json';
 import { ownExercises } from '$lib/server/library/exercises';
 import { houseOf } from '$lib/server/library/house';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { excusedTogether, letGoOn, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
+import { layShape } from '$lib/server/plan/shape';
+import { buildTestSession } from '$lib/server/plan/test-session';
 import { planIn } from '$lib/server/roll/of-request';
 import { coachIn } from '$lib/server/viewer';
 import type { Actions, PageServerLoad } from './$types';
@@ -26,6 +27,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		sent: sent[shown - 1] ?? null,
 		held: sent.flatMap(({ day: d, held }) => (held === null ? [] : [[d, held] as const])),
 		people: people.length,
+		sessionsLaid: sent.filter(({ sessionId }) => sessionId !== null).length,
 		excused: await excusedTogether(app.db, challenge.id),
 		openings: openingsOf(challenge, people, shown)
 	};
@@ -34,12 +36,8 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 export const actions: Actions = {
 	save: async ({ request, locals, params }) => {
 		const form = await request.formData();
-		let plan: unknown;
-		try {
-			plan = parseJson(formText(form, 'plan'));
-		} catch {
-			return fail(400, { message: 'The plan did not arrive whole; save it once more.' });
-		}
+		const plan = jsonOf(form, 'plan');
+		if (plan === null) return fail(400, { message: 'The plan did not arrive whole; save it once more.' });
 		const saved = await orFail(
 			savePlan(locals.app, coachIn(locals).id, params.challenge, {
 				revision: Number(formText(form, 'revision')),
@@ -57,6 +55,20 @@ export const actions: Actions = {
 			tell: form.has('tell')
 		};
 		return daysOff(takeDaysOff(locals.app, coachIn(locals).id, params.challenge, raw));
+	},
+	shape: async ({ request, locals, params }) => {
+		const shape = formText(await request.formData(), 'shape');
+		const laid = await orFail(layShape(locals.app, coachIn(locals).id, params.challenge, shape), {
+			of: 'shape'
+		});
+		return 'failed' in laid ? laid.failed : { laid: true };
+	},
+	testSession: async ({ request, locals }) => {
+		const form = await request.formData();
+		const made = await orFail(
+			(async () => buildTestSession(locals.app, coachIn(locals).id, jsonOf(form, 'tests')))()
+		);
+		return 'failed' in made ? made.failed : { built: made.ok };
 	},
 	goOn: async ({ request, locals, params }) => {
 		const days = (await request.formData()).getAll('day').map(Number);

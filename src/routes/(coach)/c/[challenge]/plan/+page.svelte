@@ -12,6 +12,7 @@
 	import PlanParts from '$lib/components/plan/PlanParts.svelte';
 	import ReleasePanel from '$lib/components/plan/ReleasePanel.svelte';
 	import RulesPanel from '$lib/components/plan/RulesPanel.svelte';
+	import ShapeStart from '$lib/components/plan/ShapeStart.svelte';
 	import TestsPanel from '$lib/components/plan/TestsPanel.svelte';
 	import type { PageProps } from './$types';
 
@@ -73,10 +74,21 @@
 <PlanParts {base} part={tab} />
 
 {#if tab === 'progression'}
-	<div class="flex flex-col gap-4"><RulesPanel {editor} /><TestsPanel {editor} /></div>
+	<div class="flex flex-col gap-4">
+		<RulesPanel {editor} /><TestsPanel {editor} built={(form && 'built' in form && form.built) || null} />
+	</div>
 {:else if tab === 'charts'}
 	{#await import('$lib/components/plan/PlanCharts.svelte') then { default: PlanCharts }}
 		<PlanCharts laid={editor.laid} weekSets={data.house.weekSets} />
+	{/await}
+{:else if tab === 'try'}
+	{#await import('$lib/components/plan/TryPanel.svelte') then { default: TryPanel }}
+		<TryPanel
+			laid={editor.laid}
+			budgetMinutes={data.challenge.budgetMinutes}
+			dullAfter={data.house.dullAfter}
+			people={data.people}
+		/>
 	{/await}
 {:else}
 	<div class="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_19rem]">
@@ -119,6 +131,12 @@
 					{/if}
 				</p>
 			{/if}
+			{#if data.sessionsLaid === 0}<ShapeStart
+					days={data.challenge.days}
+					changed={editor.changed}
+					message={refused && 'of' in refused && refused.of === 'shape' ? refused.message : null}
+					onlaid={beginAnew}
+				/>{/if}
 			<PlanGrid
 				{editor}
 				startsOn={data.challenge.startsOn}
@@ -152,7 +170,7 @@
 				last={data.challenge.days}
 				outTo={data.outTo}
 				changed={editor.changed}
-				message={refused && 'of' in refused ? refused.message : null}
+				message={refused && 'of' in refused && refused.of === 'days off' ? refused.message : null}
 				onshifted={beginAnew}
 			/>
 			<PlanChecks {editor} />

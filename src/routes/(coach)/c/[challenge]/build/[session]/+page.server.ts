@@ -1,7 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { formText } from '$lib/server/form-text';
+import { jsonOf } from '$lib/server/form-text';
 import { orError, orFail } from '$lib/server/http';
-import { parseJson } from '$lib/server/json';
 import { levelsOf } from '$lib/server/people/enrolments';
 import {
 	copySession,
@@ -29,15 +28,6 @@ export const load: PageServerLoad = async ({ params, parent, locals }) => {
 		group
 	};
 };
-
-/** JSON of a hidden field; null when it did not arrive whole. */
-function jsonOf(form: FormData, field: string): unknown {
-	try {
-		return parseJson(formText(form, field));
-	} catch {
-		return null;
-	}
-}
 
 export const actions: Actions = {
 	save: async ({ request, params, locals }) => {

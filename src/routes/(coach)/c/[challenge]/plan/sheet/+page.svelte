@@ -14,16 +14,7 @@
 	const ROOM = 8;
 </script>
 
-<svelte:head>
-	<title>Plan to print · {sheet.name}</title>
-	<!-- Weeks by days lie across the paper. -->
-	<style>
-		@page {
-			size: A4 landscape;
-			margin: 10mm;
-		}
-	</style>
-</svelte:head>
+<svelte:head><title>Plan to print · {sheet.name}</title></svelte:head>
 <p class="mb-1 print:hidden"><a class="link-quiet" href="{base}/out">Calendar, paper, file</a></p>
 <div class="mb-2 flex flex-wrap items-baseline gap-3">
 	<h1>{sheet.name}</h1>
@@ -37,7 +28,7 @@
 	</span>
 </div>
 <p class="mb-2 text-sm">Goal: {sheet.goal}</p>
-<div class="overflow-x-auto print:overflow-visible">
+<div class="wide-page overflow-x-auto print:overflow-visible">
 	<table class="w-full min-w-[56rem] table-fixed border-collapse text-[12px] leading-tight">
 		<thead>
 			<tr class="quiet text-left"
@@ -90,7 +81,7 @@
 		</tbody>
 	</table>
 </div>
-<div class="mt-4 grid gap-6 text-[13px] break-before-page md:grid-cols-2 print:grid-cols-2">
+<div class="wide-page mt-4 grid gap-6 text-[13px] break-before-page md:grid-cols-2 print:grid-cols-2">
 	<section aria-labelledby="sessions">
 		<h2 id="sessions">Sessions</h2>
 		<ul>

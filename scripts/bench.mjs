@@ -181,14 +181,110 @@ async function building() {
 	}
 }
 
+/**
+ * In the browser: milliseconds from the click on “Weeks and days” to the frame that shows a plan of 84 days, and the
+ * time of a frame while a day is dragged over the others.
+ * @returns {Promise<{ render: number, frame: number, slow: number, frames: number }>}
+ */
+async function planning() {
+	const { chromium } = await import('@playwright/test');
+	const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+	try {
+		const page = await browser.newPage({ viewport: { width: 1280, height: 1400 } });
+		const { email, password } = await (await fetch(`${BASE}/api/demo/sign-in`)).json();
+		const settled = () => page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
+		await page.goto(`${BASE}/sign-in`);
+		await settled();
+		await page.getByLabel('Mail address').fill(email);
+		await page.getByLabel('Password').fill(password);
+		await page.getByRole('button', { name: 'Sign in' }).click();
+		await page.waitForURL('**/challenges');
+		await page.goto(`${BASE}/challenges/new`);
+		await settled();
+		await page.getByRole('radio', { name: /^12 weeks|^Twelve weeks|three days/ }).check();
+		await page.getByLabel('Name').fill(`Measured ${Date.now()}`);
+		await page.getByLabel('Goal').fill('Twelve weeks on one page');
+		await page.getByRole('button', { name: 'Make the challenge' }).click();
+		await page.waitForURL('**/plan');
+		await settled();
+		/** @type {number[]} */
+		const renders = [];
+		for (let i = 0; i < 8; i++) {
+			await page.getByRole('link', { name: 'Charts' }).click();
+			await page.getByRole('heading', { name: 'Load, time and sets' }).waitFor();
+			renders.push(
+				await page.getByRole('link', { name: 'Weeks and days' }).evaluate(async (link) => {
+					const began = performance.now();
+					const shown = new Promise((done) => {
+						const look = () =>
+							document.querySelectorAll('[role=gridcell]').length >= 84
+								? requestAnimationFrame(() => setTimeout(done))
+								: requestAnimationFrame(look);
+						look();
+					});
+					/** @type {HTMLElement} */ (link).click();
+					await shown;
+					return performance.now() - began;
+				})
+			);
+		}
+		const cells = page.getByRole('gridcell');
+		const middle = async (/** @type {number} */ day) => {
+			const box = await cells.nth(day - 1).boundingBox();
+			if (!box) throw new Error(`day ${day} is not on the page`);
+			return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+		};
+		const from = await middle(1);
+		await page.mouse.move(from.x, from.y);
+		await page.mouse.down();
+		await page.mouse.move(from.x + 8, from.y + 8);
+		const watching = page.evaluate(
+			() =>
+				/** @type {Promise<number[]>} */ (
+					new Promise((done) => {
+						/** @type {number[]} */
+						const found = [];
+						let last = performance.now();
+						const step = (/** @type {number} */ now) => {
+							found.push(now - last);
+							last = now;
+							if (found.length < 240) requestAnimationFrame(step);
+							else done(found.slice(5));
+						};
+						requestAnimationFrame(step);
+					})
+				)
+		);
+		let over = true;
+		void watching.then(() => (over = false));
+		for (let day = 2; over; day = (day % 60) + 1) {
+			const to = await middle(day);
+			await page.mouse.move(to.x, to.y, { steps: 4 });
+		}
+		const frames = (await watching).sort((a, b) => a - b);
+		await page.mouse.up();
+		renders.sort((a, b) => a - b);
+		const at = (/** @type {number[]} */ list, /** @type {number} */ share) =>
+			list[Math.min(list.length - 1, Math.floor(list.length * share))] ?? NaN;
+		return {
+			render: at(renders, 0.5),
+			frame: at(frames, 0.5),
+			slow: at(frames, 0.95),
+			frames: frames.length
+		};
+	} finally {
+		await browser.close();
+	}
+}
+
 const figures = measured();
 rmSync(directory, { recursive: true, force: true });
 const first = await startDemo();
 await first.stop();
 const second = await startDemo();
-const [weight, build] = await (async () => {
+const [weight, build, plan] = await (async () => {
 	try {
-		return /** @type {const} */ ([await scriptWeight(), await building()]);
+		return /** @type {const} */ ([await scriptWeight(), await building(), await planning()]);
 	} finally {
 		await second.stop();
 	}
@@ -206,6 +302,20 @@ figures.push({
 	unit: 'ms',
 	bound: 200,
 	detail: 'from the number typed to the ways shown'
+});
+figures.push({
+	name: 'a plan of 84 days, from the click to the frame that shows it, median',
+	value: plan.render,
+	unit: 'ms',
+	bound: 100,
+	detail: 'eight times, in Chromium without a graphics card'
+});
+figures.push({
+	name: 'a frame while a day is dragged over a plan of 84 days, median',
+	value: plan.frame,
+	unit: 'ms',
+	bound: 17,
+	detail: `95th percentile ${plan.slow.toFixed(1)} ms of ${plan.frames} frames; checks are worked out at each day`
 });
 figures.push({
 	name: 'second demo start to the first page',

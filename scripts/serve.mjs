@@ -21,6 +21,10 @@ export async function serve({ host, port }) {
 		request.headers['x-forwarded-proto'] ??= 'http';
 		handler(request, response);
 	});
+	// Longer than browsers and proxies (60 s) keep an idle connection: with Node's 5 s one that is just being closed
+	// meets the next request, and a part of a page does not arrive.
+	server.keepAliveTimeout = 65_000;
+	server.headersTimeout = 66_000;
 	await new Promise((resolve, reject) => {
 		server.once('error', reject);
 		server.listen(port, host, () => resolve(undefined));

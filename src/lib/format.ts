@@ -2,46 +2,34 @@
 
 const LOCALE = 'en-GB';
 
-/** `Wed 25 Nov` of a calendar date. */
-export function dayText(date: string): string {
-	return new Date(`${date}T00:00:00Z`)
-		.toLocaleDateString(LOCALE, {
-			weekday: 'short',
-			day: 'numeric',
-			month: 'short',
-			timeZone: 'UTC'
-		})
-		.replace(',', '');
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** A way to write dates, made once: making one takes far longer than using it. */
+function formatOf(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+	const key = `${zone} ${Object.values(options).join(' ')} ${Object.keys(options).join(' ')}`;
+	let format = formats.get(key);
+	if (!format) formats.set(key, (format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: zone })));
+	return format;
 }
+
+const SHORT = { weekday: 'short', day: 'numeric', month: 'short' } as const;
+const LONG = { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' } as const;
+const TIME = { hour: '2-digit', minute: '2-digit' } as const;
+const written = (zone: string, options: Intl.DateTimeFormatOptions, instant: number): string =>
+	formatOf(zone, options).format(instant).replace(',', '');
+
+/** `Wed 25 Nov` of a calendar date. */
+export const dayText = (date: string): string => written('UTC', SHORT, Date.parse(`${date}T00:00:00Z`));
 
 /** `Wednesday 25 November 2026` of a calendar date. */
-export function longDayText(date: string): string {
-	return new Date(`${date}T00:00:00Z`)
-		.toLocaleDateString(LOCALE, {
-			weekday: 'long',
-			day: 'numeric',
-			month: 'long',
-			year: 'numeric',
-			timeZone: 'UTC'
-		})
-		.replace(',', '');
-}
+export const longDayText = (date: string): string => written('UTC', LONG, Date.parse(`${date}T00:00:00Z`));
 
 /** `07:40`, as the clocks of a zone show it. */
-export function timeIn(zone: string, instant: number): string {
-	return new Date(instant).toLocaleTimeString(LOCALE, { hour: '2-digit', minute: '2-digit', timeZone: zone });
-}
+export const timeIn = (zone: string, instant: number): string => written(zone, TIME, instant);
 
 /** `Wed 25 Nov 07:40`. */
-export function dayAndTimeIn(zone: string, instant: number): string {
-	const day = new Date(instant).toLocaleDateString(LOCALE, {
-		weekday: 'short',
-		day: 'numeric',
-		month: 'short',
-		timeZone: zone
-	});
-	return `${day.replace(',', '')} ${timeIn(zone, instant)}`;
-}
+export const dayAndTimeIn = (zone: string, instant: number): string =>
+	`${written(zone, SHORT, instant)} ${timeIn(zone, instant)}`;
 
 /** The place that a zone is named after: `Oslo` of `Europe/Oslo`. */
 export const placeOf = (zone: string): string => (zone.split('/').at(-1) ?? zone).replaceAll('_', ' ');

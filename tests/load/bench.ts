@@ -13,13 +13,21 @@ import {
 	layOut,
 	newRule,
 	REST_DAY,
+	simulate,
 	swapDays,
+	trialOf,
+	USUAL_ASSUMPTIONS,
 	type Plan,
 	type PlannedDay,
 	type PlanSession
 } from '$core/plan';
 import { ExerciseSearch } from '$lib/exercise-search';
 import { compileSession, parseSessionText, type Session } from '$core/session';
+import { bundleText } from '$lib/server/bundle/bundle';
+import { bundleOf } from '$lib/server/bundle/put-out';
+import { readBundle } from '$lib/server/bundle/read';
+import { takeInBundle } from '$lib/server/bundle/take-in';
+import { personCalendar } from '$lib/server/calendar/calendars';
 import { challengeOf, createChallenge } from '$lib/server/challenges/challenge';
 import { checkIn } from '$lib/server/checkins/check-in';
 import { createCoach } from '$lib/server/auth/coach';
@@ -28,8 +36,9 @@ import { instant } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
 import { pgliteDatabase } from '$lib/server/db/pglite';
 import { randomIds } from '$lib/server/ids';
+import { timingOf } from '$lib/server/library/house';
 import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
-import { layDays, planOf } from '$lib/server/plan/plan';
+import { layDays, openPlan, planOf, savePlan } from '$lib/server/plan/plan';
 import { loadRoll } from '$lib/server/roll/roll';
 import { createSession } from '$lib/server/sessions/sessions';
 
@@ -310,11 +319,88 @@ async function checkins(context: Context, coachId: string): Promise<void> {
 	);
 }
 
+/** What a calendar program asks for every hour, and a bundle there and back. */
+async function leaving(context: Context, coachId: string): Promise<void> {
+	const { challenge, links } = await makeChallenge(context, coachId, '2026-10-28', 1, TWENTY_SETS);
+	const [link] = links;
+	if (!link) throw new Error('nobody was enrolled');
+	const wanted = { withdrawn: false, origin: 'https://cadrex.example' };
+	const ask = () => personCalendar(context, link.enrolmentId, wanted);
+	const first = await timed(ask);
+	const again: number[] = [];
+	for (let i = 0; i < 40; i++) again.push(await timed(ask));
+	report(
+		'calendar of one person over six weeks, median',
+		median(again),
+		'ms',
+		50,
+		`${(await ask()).match(/BEGIN:VEVENT/g)?.length ?? 0} events; the very first ${first.toFixed(0)} ms, with every event numbered`
+	);
+
+	const { plan, sessions } = bigPlan();
+	const ids = new Map<string, string>();
+	for (const { key, name, body } of sessions)
+		ids.set(key, (await createSession(context, coachId, { name: `Big ${name}`, body })).id);
+	const { revision } = await openPlan(context, challenge);
+	await savePlan(context, coachId, challenge.id, {
+		revision,
+		plan: {
+			...plan,
+			days: plan.days.map((day) => ({ ...day, session: day.session && (ids.get(day.session) ?? null) }))
+		}
+	});
+	const out: number[] = [];
+	for (let i = 0; i < 10; i++) out.push(await timed(() => bundleOf(context, coachId, challenge.id)));
+	const text = bundleText(await bundleOf(context, coachId, challenge.id));
+	const timing = await timingOf(context.db, coachId);
+	const reading: number[] = [];
+	for (let i = 0; i < 10; i++) reading.push(await timed(() => Promise.resolve(readBundle(text, timing))));
+	const { bundle } = readBundle(text, timing);
+	if (!bundle) throw new Error('the bundle was refused');
+	const other = await createCoach(context, {
+		email: 'other@example.org',
+		name: 'Other',
+		zone: 'UTC',
+		password: 'twelve letters or more'
+	});
+	let back = '';
+	const taking = await timed(async () => {
+		const as = { name: bundle.name, startsOn: bundle.frame.startsOn };
+		const id = await takeInBundle(context, other.id, bundle, as);
+		back = bundleText(await bundleOf(context, other.id, id));
+	});
+	let different = Math.abs(back.length - text.length);
+	for (let i = 0; i < Math.min(back.length, text.length); i++) if (back[i] !== text[i]) different++;
+	report(
+		'bundle of 12 weeks and 60 sessions there and back, letters that differ',
+		different,
+		'letters',
+		0,
+		`${Math.round(text.length / 1000)} kB; out ${median(out).toFixed(0)} ms, read ${median(reading).toFixed(0)} ms, taken in and out again ${taking.toFixed(0)} ms`
+	);
+}
+
+/** The imagined groups of one click. */
+function tryOut(): void {
+	const { plan, sessions } = bigPlan();
+	const trial = trialOf(layOut(plan, sessions), 45, 10);
+	const times = timesOf(5, () => void simulate(trial, USUAL_ASSUMPTIONS, 'bench', 200));
+	report(
+		'a 12-week plan with 60 sessions lived by 200 groups of 25, median',
+		median(times),
+		'ms',
+		1000,
+		`${trial.days.length} sessions; in a worker, with progress`
+	);
+}
+
 await compile();
 linear();
 search();
 checkPlans();
+tryOut();
 const { context, coachId } = await world();
 await roll(context, coachId);
 await checkins(context, coachId);
+await leaving(context, coachId);
 await context.db.close();

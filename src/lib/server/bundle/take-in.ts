@@ -1,6 +1,5 @@
 import { STANDARD, type Library } from '$core/library';
 import type { PlannedDay, Rule } from '$core/plan';
-import type { Session } from '$core/session';
 import { instantOf, dateOfDay } from '$core/release';
 import { challengeOf, createChallenge } from '../challenges/challenge';
 import { joining, type Context } from '../context';

@@ -46,7 +46,9 @@ await desk.page.fill('#email', email);
 await desk.page.fill('#password', password);
 await desk.page.click('form button');
 await desk.page.waitForURL('**/challenges');
-const href = await desk.page.getByRole('link', { name: 'Hut Season, six weeks' }).getAttribute('href');
+const href = await desk.page
+	.getByRole('link', { name: 'Hut Season, six weeks', exact: true })
+	.getAttribute('href');
 const challenge = (href ?? '').replace('/desk', '');
 for (const place of ['desk', 'roll', 'plan', 'people']) {
 	await desk.go(`${challenge}/${place}`);
@@ -57,6 +59,16 @@ await desk.page.getByRole('button', { name: /^Overhead press/ }).click();
 await desk.shoot('progression');
 await desk.go(`${challenge}/plan?show=charts`);
 await desk.shoot('plan-charts');
+await desk.go(`${challenge}/plan?show=try`);
+await desk.page.getByRole('button', { name: 'Try it out' }).click();
+await desk.page.getByText('in eight of ten groups').waitFor();
+await desk.page.setViewportSize({ width: 1280, height: 900 });
+await desk.shoot('plan-trial');
+await desk.page.setViewportSize({ width: 1280, height: 800 });
+await desk.go(`${challenge}/plan/sheet`);
+await desk.shoot('plan-sheet');
+await desk.go(`${challenge}/plan/out`);
+await desk.shoot('plan-out');
 await desk.go(`${challenge}/build`);
 const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');
 await desk.go(session ?? '');
@@ -81,6 +93,8 @@ await desk.shoot('challenge');
 const phone = await window({ width: 390, height: 844 });
 await phone.go(`/join/${links['Noor Bastani']}`);
 await phone.shoot('me-today');
+await phone.go('/me/calendar');
+await phone.shoot('me-calendar');
 await phone.go('/me/day/24/check-in');
 await phone.page.getByText('Otherwise', { exact: true }).click();
 await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'other' }).click();

@@ -48,5 +48,9 @@ export function signed(value: number): string {
 
 export { counted } from '$core/words';
 
+/** `18:15` of minutes after midnight. */
+export const timeOfDay = (minutes: number): string =>
+	`${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+
 /** `31 min` of seconds. */
 export const minutesText = (seconds: number): string => `${Math.round(seconds / 60)} min`;

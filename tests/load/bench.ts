@@ -3,26 +3,8 @@
  * be, a ratio of two things measured in the same run. Prints one JSON line a figure; scripts/bench.mjs shows it.
  */
 import { PGlite } from '@electric-sql/pglite';
-import { Bench } from 'tinybench';
 import { packEntry } from '$core/cohort';
-import { libraryOf, STANDARD, type Exercise } from '$core/library';
-import {
-	checkPlan,
-	emptyForms,
-	EMPTY_PLAN,
-	layOut,
-	newRule,
-	REST_DAY,
-	simulate,
-	swapDays,
-	trialOf,
-	USUAL_ASSUMPTIONS,
-	type Plan,
-	type PlannedDay,
-	type PlanSession
-} from '$core/plan';
-import { ExerciseSearch } from '$lib/exercise-search';
-import { compileSession, parseSessionText, type Session } from '$core/session';
+import type { Session } from '$core/session';
 import { bundleText } from '$lib/server/bundle/bundle';
 import { bundleOf } from '$lib/server/bundle/put-out';
 import { readBundle } from '$lib/server/bundle/read';
@@ -41,148 +23,12 @@ import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
 import { layDays, openPlan, planOf, savePlan } from '$lib/server/plan/plan';
 import { loadRoll } from '$lib/server/roll/roll';
 import { createSession } from '$lib/server/sessions/sessions';
+import { bigPlan, checkPlans, compile, linear, search, tryOut } from './core';
+import { median, read, report, timed } from './measure';
 
 const NOW = Date.parse('2026-11-25T12:00:00Z');
-
-function report(name: string, value: number, unit: string, bound: number, detail: string): void {
-	console.log(JSON.stringify({ name, value, unit, bound, detail }));
-}
-
-const median = (values: number[]): number =>
-	[...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-
-async function timed(work: () => Promise<unknown>): Promise<number> {
-	const began = performance.now();
-	await work();
-	return performance.now() - began;
-}
-
-const read = (text: string): Session => parseSessionText(text).session;
-
-/** About an hour: warm-up, four supersets, a long EMOM, a circuit of 40 slots, stretches. */
-const HOUR = read(
-	[
-		'warm-up: circuit 3 rounds 30/10: march with arms up + hip circles per side + bird dog per side',
-		...Array.from(
-			{ length: 3 },
-			() => 'superset 3 rounds, rest 30 inside, 90 after: 10 goblet squat 3-1-1 + 8 per side one-arm row'
-		),
-		'emom 8 min: 10 swing / 6 per side step-up',
-		'circuit 2 rounds 30/15, 45 between: squat + push-up + plank + swing + glute bridge + fast feet + wall sit + curl',
-		'cool-down: holds, rest 5: 30 s per side calf stretch + 30 s per side hip flexor stretch + 30 s child rest'
-	].join('\n')
-);
 /** Four exercises of five sets. */
 const TWENTY_SETS = read('5 x 10 squat\n5 x 10 push-up\n5 x 10 per side one-arm row @ 12 kg\n5 x 30 s plank');
-
-async function compile(): Promise<void> {
-	const bench = new Bench({ time: 1000 });
-	bench.add('compile', () => compileSession(HOUR));
-	await bench.run();
-	const result = bench.tasks[0]?.result;
-	const ms = result && 'latency' in result ? result.latency.p50 : NaN;
-	const { segments, totals } = compileSession(HOUR);
-	report(
-		'compile a 60-minute session, median',
-		ms,
-		'ms',
-		1,
-		`${Math.round(totals.duration / 60)} min, ${segments.length} segments`
-	);
-}
-
-/** Times of something in milliseconds, after some runs to warm up. */
-function timesOf(runs: number, work: () => void, warmUp = 5): number[] {
-	const times: number[] = [];
-	for (let i = 0; i < runs + warmUp; i++) {
-		const began = performance.now();
-		work();
-		if (i >= warmUp) times.push(performance.now() - began);
-	}
-	return times;
-}
-
-/** Time a segment of 20,000 segments against that of 2,000: 1 is exactly linear. */
-function linear(): void {
-	const circuit = (rounds: number) =>
-		`circuit ${rounds} rounds 30/15: ${Array(20).fill('squat').join(' + ')}`;
-	const sessions = [read(circuit(50)), read(`repeat 10 times, rest 30:\n${circuit(50)}\nend repeat`)];
-	// In turn, so that both meet the same machine, and the quickest of each: what tidying up memory costs is not the
-	// algorithm's.
-	const quickest = sessions.map(() => Infinity);
-	for (let turn = 0; turn < 60; turn++)
-		sessions.forEach((session, i) => {
-			const [ms = Infinity] = timesOf(1, () => void compileSession(session), 0);
-			quickest[i] = Math.min(quickest[i] ?? Infinity, ms);
-		});
-	const [small, large] = sessions.map((session, i) => ({
-		count: compileSession(session).segments.length,
-		ms: quickest[i] ?? NaN
-	})) as [{ count: number; ms: number }, { count: number; ms: number }];
-	report(
-		'compile 20,000 segments, time a segment against that of 2,000',
-		large.ms / large.count / (small.ms / small.count),
-		'×',
-		1.5,
-		`${large.count} segments in ${large.ms.toFixed(1)} ms, ${small.count} in ${small.ms.toFixed(2)} ms`
-	);
-}
-
-/** 2,000 exercises: the library that ships and the rest as a coach's own. */
-function search(): void {
-	const model = STANDARD.all;
-	const own = Array.from({ length: 2000 - model.length }, (_, i): Exercise => {
-		const like = model[i % model.length] as Exercise;
-		return { ...like, name: `${like.name} of hut ${i}`, ownId: String(i) };
-	});
-	const all = new ExerciseSearch(libraryOf(own));
-	const asked = ['gob', 'goblet sqat', 'press', 'hamstrings', 'row hut 12', 'single leg', 'band', 'xyzzy'];
-	const times = asked.map((text) => median(timesOf(20, () => void all.find({ text }, 60))));
-	report(
-		'search over 2,000 exercises, the slowest of eight searches',
-		Math.max(...times),
-		'ms',
-		30,
-		asked.map((text, i) => `“${text}” ${times[i]?.toFixed(1)}`).join(', ')
-	);
-}
-
-/** Twelve weeks of five sessions, sixty in all, with rules and lighter weeks; every session a form of its own. */
-function bigPlan(): { plan: Plan; sessions: PlanSession[] } {
-	const sessions = Array.from({ length: 60 }, (_, i): PlanSession => {
-		const first = HOUR.blocks[0];
-		const blocks = first ? [...HOUR.blocks.slice(1 + (i % 3)), first] : HOUR.blocks;
-		return { key: `s${i}`, name: `Session ${i}`, body: { blocks } };
-	});
-	const days = Array.from({ length: 84 }, (_, i): PlannedDay => {
-		const weekday = i % 7;
-		if (weekday > 4) return REST_DAY;
-		return { kind: 'train', session: `s${Math.floor(i / 7) * 5 + weekday}`, effort: null, tests: [] };
-	});
-	const rules = [
-		newRule('a', { exercise: 'Goblet squat' }, [{ kind: 'double', top: 12, kg: 1 }]),
-		newRule('b', { exercise: 'One-arm row' }, [{ kind: 'load', kg: 1 }]),
-		newRule('c', { exercise: 'Plank' }, [{ kind: 'seconds', seconds: 1 }])
-	];
-	return { plan: { ...EMPTY_PLAN, days, rules, deload: { every: 4, keep: 0.6 } }, sessions };
-}
-
-/** What a change of the plan costs: one day is another, and everything is worked out and checked again. */
-function checkPlans(): void {
-	const { plan, sessions } = bigPlan();
-	const known = emptyForms();
-	const check = (p: Plan) => checkPlan(layOut(p, sessions, { known }), { budgetMinutes: 45 });
-	const first = timesOf(1, () => void checkPlan(layOut(plan, sessions), { budgetMinutes: 45 }))[0] ?? NaN;
-	let turn = 0;
-	const times = timesOf(30, () => void check(swapDays(plan, 1 + (turn++ % 80), 84)));
-	report(
-		'checks of a 12-week plan with 60 sessions after a move, median',
-		median(times),
-		'ms',
-		100,
-		`${check(plan).length} findings; with every session compiled anew ${first.toFixed(0)} ms`
-	);
-}
 
 async function world(): Promise<{ context: Context; coachId: string }> {
 	const db = pgliteDatabase(await PGlite.create());
@@ -382,20 +228,6 @@ async function leaving(context: Context, coachId: string): Promise<void> {
 		'letters',
 		0,
 		`${Math.round(text.length / 1000)} kB; out ${median(out).toFixed(0)} ms, read ${median(reading).toFixed(0)} ms, taken in and out again ${taking.toFixed(0)} ms`
-	);
-}
-
-/** The imagined groups of one click. */
-function tryOut(): void {
-	const { plan, sessions } = bigPlan();
-	const trial = trialOf(layOut(plan, sessions), 45, 10);
-	const times = timesOf(5, () => void simulate(trial, USUAL_ASSUMPTIONS, 'bench', 200));
-	report(
-		'a 12-week plan with 60 sessions lived by 200 groups of 25, median',
-		median(times),
-		'ms',
-		1000,
-		`${trial.days.length} sessions; in a worker, with progress`
 	);
 }
 

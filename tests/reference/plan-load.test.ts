@@ -41,6 +41,22 @@ describe('mean and standard deviation', () => {
 });
 
 describe('load of a week', () => {
+	it('gives monotony and strain as the definition and jstat give them', () => {
+		// Foster 1998: mean of the seven daily loads over their standard deviation; week load times that. No published table
+		// of a week was at hand to compare with: the definition is checked, by another library's mean and deviation.
+		const week = fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 7, maxLength: 7 });
+		fc.assert(
+			fc.property(week, (loads) => {
+				const { load, monotony, strain } = weekLoad(loads);
+				const sd = jstat.stdev(loads, true);
+				expect(load).toBe(loads.reduce((sum, n) => sum + n, 0));
+				if (sd === 0) return expect(monotony).toBeNull();
+				expect(monotony).toBeCloseTo(jstat.mean(loads) / sd, 8);
+				return expect(strain).toBeCloseTo((load * jstat.mean(loads)) / sd, 5);
+			})
+		);
+	});
+
 	it('is worked out by hand for five hard days and two of rest', () => {
 		// Loads 180 180 240 0 180 240 0: sum 1020, mean 145.714; squares about the mean 63 771.43, SD of a sample 103.095.
 		const { load, monotony, strain } = weekLoad([180, 180, 240, 0, 180, 240, 0]);

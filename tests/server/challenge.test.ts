@@ -64,12 +64,23 @@ describe('challenges', () => {
 		['lateWorth', { lateWorth: 130 }],
 		['name', { name: '' }],
 		['goal', { goal: '' }],
-		['budgetMinutes', { budgetMinutes: 'long' }]
+		['budgetMinutes', { budgetMinutes: 'long' }],
+		['startsOn', { startsOn: '2026-11-10' }]
 	])('are refused with the field: %s', async (field, wrong) => {
 		await expect(createChallenge(context, world.coach.id, { ...FRAME, ...wrong })).rejects.toMatchObject({
 			status: 400,
 			faults: [expect.objectContaining({ field })]
 		});
+	});
+
+	it('may begin in the past as long as a day of them is still to come somewhere', async () => {
+		// Two weeks from 11 November end on the 24th; a minute before noon UTC of the 25th that is still the date at UTC−12.
+		context.at('2026-11-25T11:59:00Z');
+		const challenge = await makeChallenge(context, world.coach, { startsOn: '2026-11-11', name: 'Late' });
+		expect((await planOf(context.db, challenge)).at(-1)?.date).toBe('2026-11-24');
+		context.at('2026-11-25T12:00:00Z');
+		const refused = makeChallenge(context, world.coach, { startsOn: '2026-11-11' });
+		await expect(refused).rejects.toMatchObject({ status: 400 });
 	});
 
 	it('are their own coach’s alone', async () => {

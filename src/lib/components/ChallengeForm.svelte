@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { superForm, type SuperValidated } from 'sveltekit-superforms';
 	import { calendarOf, type Calendar, type Shape } from '$core/plan';
-	import { isDate, weekdayOf } from '$core/release';
-	import { WEEKDAYS } from '$lib/format';
+	import { daysBetween, isDate, weekdayOf } from '$core/release';
+	import { counted, WEEKDAYS } from '$lib/format';
 	import CalendarPreview from './CalendarPreview.svelte';
 	import Field from './Field.svelte';
 
@@ -24,6 +24,8 @@
 		shape?: string;
 	};
 	interface Props {
+		/** The coach’s date. */
+		today: string;
 		form: SuperValidated<Values>;
 		zones: string[];
 		submit: string;
@@ -32,7 +34,7 @@
 		/** What a new challenge can start from. */
 		shapes?: readonly Shape[];
 	}
-	let { form: given, zones, submit, action = '', message = null, shapes = [] }: Props = $props();
+	let { today, form: given, zones, submit, action = '', message = null, shapes = [] }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const { form, errors, enhance, submitting } = superForm(given, {
 		resetForm: false,
@@ -55,6 +57,13 @@
 				why: 'The calendar shows as soon as the start is a day of the calendar and there are 1 to 12 weeks.'
 			};
 		}
+	});
+
+	const pastWords = $derived.by(() => {
+		const gone = isDate($form.startsOn) ? daysBetween($form.startsOn, today) : 0;
+		if (gone <= 0) return undefined;
+		if (gone >= $form.weeks * 7) return 'It would be over already';
+		return `${counted(gone, 'day')} ago: ${gone === 1 ? 'that day is' : 'those days are'} out at once; who joins now begins on day ${gone + 1}`;
 	});
 
 	/** Takes over the frame of a shape; its week begins with day 1, whatever weekday that is. */
@@ -138,7 +147,7 @@
 		</section>
 		<section class="panel grid gap-4 p-4 sm:grid-cols-3">
 			<h2 class="sm:col-span-3">When</h2>
-			<Field label="Starts on" id="startsOn" fault={$errors.startsOn}>
+			<Field label="Starts on" id="startsOn" fault={$errors.startsOn} hint={pastWords}>
 				<input id="startsOn" name="startsOn" type="date" class="input w-full" bind:value={$form.startsOn} />
 			</Field>
 			<Field label="Weeks" id="weeks" fault={$errors.weeks} hint="1 to 12">

@@ -1,8 +1,8 @@
 import { libraryOf, type Exercise } from '$core/library';
 import type { PlannedDay, Rule, RuleTarget } from '$core/plan';
 import type { Session } from '$core/session';
+import { timeOfDay } from '$lib/format';
 import { challengeOf, type Challenge } from '../challenges/challenge';
-import { timeOfDay } from '../challenges/schema';
 import type { Context } from '../context';
 import type { Queries } from '../db/database';
 import { ownExercises } from '../library/exercises';

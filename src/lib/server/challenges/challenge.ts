@@ -1,11 +1,11 @@
 import { calendarOf } from '$core/plan';
 import { addDays, dateIn, type CreditPolicy, type ReleasePolicy } from '$core/release';
-import { dayText } from '$lib/format';
+import { dayText, timeOfDay } from '$lib/format';
 import type { Context } from '../context';
 import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../errors';
 import { validate } from '../validate';
-import { challengeSchema, minutesOfDay, timeOfDay, type ChallengeInput } from './schema';
+import { challengeSchema, minutesOfDay, type ChallengeInput } from './schema';
 
 export interface Challenge {
 	id: string;

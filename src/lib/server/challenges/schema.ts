@@ -74,7 +74,3 @@ export type ChallengeInput = InferType<typeof challengeSchema>;
 /** Minutes after midnight of `HH:MM`. */
 export const minutesOfDay = (time: string): number =>
 	Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
-
-/** `HH:MM` of minutes after midnight. */
-export const timeOfDay = (minutes: number): string =>
-	`${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;

@@ -21,11 +21,15 @@ export interface Enrolment {
 	strip: Strip;
 	lastSeen: number | null;
 	hasLink: boolean;
+	/** Whether a calendar may follow their days. */
+	subscribed: boolean;
+	/** Minutes after midnight at which they train; null: as soon as a day opens. */
+	trainsAt: number | null;
 }
 
 const SELECT = `select e.id, p.id as "participantId", p.name, p.email, p.zone, p.level, p.equipment,
 		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.last_seen as "lastSeen",
-		e.link_hash is not null as "hasLink"
+		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
 	from enrolment e join participant p on p.id = e.participant_id`;
 
 /** Everybody in a challenge, by name. The one query of the roll. */

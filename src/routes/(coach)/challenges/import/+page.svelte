@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import FileFaults from '$lib/components/FileFaults.svelte';
 	import { counted, dayText, WEEKDAYS } from '$lib/format';
-	import { addDays, isDate, weekdayOf } from '$core/release';
+	import { addDays, dateIn, isDate, weekdayOf } from '$core/release';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -122,6 +122,9 @@
 				>
 			</div>
 			{#if isDate(startsOn)}
+				{#if startsOn < dateIn(data.coach.zone, data.now)}<p class="field-fault mt-2">
+						That day has gone by: its days up to today are out at once.
+					</p>{/if}
 				<p class="quiet mt-2 text-sm">
 					{dayText(startsOn)} to {dayText(addDays(startsOn, look.days - 1))}.
 					{#if weekdayOf(startsOn) !== look.weekday}<span class="attention font-semibold"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { dateIn } from '$core/release';
 	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
 	import { SHAPES } from '$core/plan';
 	import type { PageProps } from './$types';
@@ -9,5 +10,11 @@
 <svelte:head><title>New challenge · Cadrex</title></svelte:head>
 <main class="mx-auto max-w-6xl px-5 py-6">
 	<h1 class="mb-4">New challenge</h1>
-	<ChallengeForm form={data.form} zones={data.zones} submit="Make the challenge" shapes={SHAPES} />
+	<ChallengeForm
+		today={dateIn(data.coach.zone, data.now)}
+		form={data.form}
+		zones={data.zones}
+		submit="Make the challenge"
+		shapes={SHAPES}
+	/>
 </main>

@@ -1,6 +1,6 @@
+import { timeOfDay } from '$lib/format';
 import { endPersonAddress, makePersonAddress } from '$lib/server/calendar/address';
 import { challengeById, releasePolicyOf } from '$lib/server/challenges/challenge';
-import { timeOfDay } from '$lib/server/challenges/schema';
 import { formText } from '$lib/server/form-text';
 import { orFail } from '$lib/server/http';
 import { calendarSettingOf, setHour } from '$lib/server/people/hour';

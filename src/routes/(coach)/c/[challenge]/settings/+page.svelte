@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { dateIn } from '$core/release';
 	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
 	import HouseForm from '$lib/components/HouseForm.svelte';
 	import type { PageProps } from './$types';
@@ -22,6 +23,7 @@
 <h1 class="mb-3">Settings of this challenge</h1>
 {#if answer?.saved}<p class="remark mb-3" role="status">Saved.</p>{/if}
 {#key data.challenge.id}<ChallengeForm
+		today={dateIn(data.coach.zone, data.now)}
 		form={data.form}
 		zones={data.zones}
 		submit="Save the settings"

@@ -1,5 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { personDays } from '$core/cohort';
+import { endPersonAddress } from '$lib/server/calendar/address';
 import { renewLink, revokeLink } from '$lib/server/auth/link';
 import { challengeOf, creditPolicyOf } from '$lib/server/challenges/challenge';
 import { orError, orFail } from '$lib/server/http';
@@ -51,6 +52,12 @@ export const actions: Actions = {
 		await own(event);
 		const done = await orFail(revokeLink(event.locals.app, coachIn(event.locals).id, event.params.person));
 		return 'failed' in done ? done.failed : { revoked: true };
+	},
+	endCalendar: async (event) => {
+		const challenge = await own(event);
+		const { id } = await orError(enrolmentOf(event.locals.app.db, challenge.id, event.params.person));
+		await endPersonAddress(event.locals.app.db, id);
+		return { calendarEnded: true };
 	},
 	change: async (event) => {
 		const challenge = await own(event);

@@ -4,8 +4,9 @@
 	import CopyText from '$lib/components/CopyText.svelte';
 	import Empty from '$lib/components/Empty.svelte';
 	import Legend from '$lib/components/Legend.svelte';
+	import SlowFile from '$lib/components/SlowFile.svelte';
 	import PlateStrip from '$lib/components/PlateStrip.svelte';
-	import { counted, dayAndTimeIn, dayText, percent, placeOf, signed } from '$lib/format';
+	import { counted, dayAndTimeIn, dayText, percent, placeOf, signed, timeOfDay } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -110,6 +111,26 @@
 					{#if person.hasLink}<button class="btn btn-sm btn-ghost" formaction="?/revoke">Revoke</button>{/if}
 				</form>
 			{/if}
+		</section>
+		<section class="panel flex flex-col gap-2 p-4" aria-labelledby="paper">
+			<h2 id="paper">Calendar and paper</h2>
+			<p class="text-sm">
+				{#if form && 'calendarEnded' in form}{first}’s calendar address has ended.
+				{:else if person.subscribed}{first} has the days in a calendar{person.trainsAt === null
+						? ''
+						: `, at ${timeOfDay(person.trainsAt)} by their clock`}.
+				{:else}{first} has not put the days into a calendar.{/if}
+			</p>
+			<div class="flex flex-wrap gap-2">
+				<SlowFile
+					href="/c/{data.challenge.id}/plan/packet.pdf?person={person.id}"
+					label="Sessions as PDF"
+					meanwhile="Setting the sessions"
+				/>
+				{#if person.subscribed}<form method="post" action="?/endCalendar" use:enhance>
+						<button class="btn btn-sm btn-ghost">End the address</button>
+					</form>{/if}
+			</div>
 		</section>
 		{#if data.excuses.length > 0}
 			<section class="panel p-4" aria-labelledby="excuses">

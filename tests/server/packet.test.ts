@@ -1,0 +1,109 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { newTest, putDays } from '$core/plan';
+import { checkIn } from '$lib/server/checkins/check-in';
+import { challengeOf } from '$lib/server/challenges/challenge';
+import { packetPdf } from '$lib/server/pdf/packet-pdf';
+import { excuse } from '$lib/server/people/excuses';
+import { coachPacket, ownPacket } from '$lib/server/plan/packet';
+import { openPlan, savePlan } from '$lib/server/plan/plan';
+import { challengeSheet } from '$lib/server/plan/sheet';
+import { saveSession } from '$lib/server/sessions/sessions';
+import { refusal } from '../support/refusal';
+import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
+
+let context: TestContext;
+let world: World;
+
+beforeAll(async () => {
+	context = await testContext();
+	// Wednesday of week 1 at 07:00 UTC: day 3 is out in Oslo and Auckland, not yet in Bogota.
+	context.at('2026-11-25T07:00:00Z');
+	world = await makeWorld(context);
+});
+afterAll(() => context.db.close());
+
+const packetOf = (person: number | null, ahead = false) =>
+	coachPacket(
+		context,
+		world.coach.id,
+		world.challenge.id,
+		person === null ? null : world.people[person]!.enrolmentId,
+		ahead
+	);
+const daysOf = async (person: number | null, ahead = false) =>
+	(await packetOf(person, ahead)).days.map(({ day }) => day);
+
+describe('a packet of sessions', () => {
+	it('holds the days that are out for whom it is, by their own clock', async () => {
+		expect(await daysOf(0)).toEqual([1, 2, 3]);
+		expect(await daysOf(2)).toEqual([1, 2]);
+		// The coach is in Oslo: so are the dates of the one for anybody.
+		expect(await daysOf(null)).toEqual([1, 2, 3]);
+	});
+
+	it('holds the days ahead where the coach puts them in, and never for the participant', async () => {
+		expect(await daysOf(0, true)).toEqual([1, 2, 3, 4, 5, 8, 9, 10, 11, 12]);
+		const own = await ownPacket(context, world.challenge.id, world.people[2]!.enrolmentId);
+		expect(own.days.map(({ day }) => day)).toEqual([1, 2]);
+	});
+
+	it('has the session with its pictures, what is asked, and the tests of the day', async () => {
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const { plan, revision } = await openPlan(context, challenge);
+		await savePlan(context, world.coach.id, challenge.id, {
+			revision,
+			plan: {
+				...putDays(plan, [4], { kind: 'test', tests: ['t'] }),
+				tests: [newTest('t', 'Plank', 'Plank', 'longest hold')]
+			}
+		});
+		const packet = await packetOf(0, true);
+		expect(packet.person).toBe('Person 1');
+		expect(packet.days[3]?.tests).toEqual(['Plank: longest hold, Plank']);
+		expect(packet.days[0]?.session?.asked.map(({ sets }) => sets)).toEqual([3, 2]);
+		expect([...packet.figures.keys()].sort()).toEqual(
+			[...new Set(packet.days[0]?.session?.asked.map(({ exercise }) => exercise))].sort()
+		);
+		for (const svg of packet.figures.values()) expect(svg).toMatch(/^<svg .*<polyline .*<\/svg>$/s);
+	});
+
+	it('keeps what somebody has done as they did it, when the day is laid anew', async () => {
+		await checkIn(context, world.people[0]!, { id: context.ids.uuid(), day: 1, done: 'all' });
+		await saveSession(context, world.coach.id, world.session.id, {
+			name: 'Small',
+			body: body('1 x 5 push-up, rest 0'),
+			basedOn: 1
+		});
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const { plan, revision } = await openPlan(context, challenge);
+		await savePlan(context, world.coach.id, challenge.id, {
+			revision,
+			plan: putDays(plan, [1], { session: world.session.id })
+		});
+		const exercises = async (person: number) =>
+			(await packetOf(person)).days[0]?.session?.asked.map(({ exercise }) => exercise.toLowerCase());
+		expect(await exercises(0)).toEqual(['squat', 'plank']);
+		expect(await exercises(1)).toEqual(['push-up']);
+	});
+
+	it('is set as pages: one with what is in it, then at least one a day', async () => {
+		const pdf = Buffer.from(await packetPdf(await packetOf(0, true))).toString('latin1');
+		expect(pdf.slice(0, 5)).toBe('%PDF-');
+		expect(pdf.match(/\/Type \/Page\b/g)?.length).toBe(11);
+		const none = Buffer.from(await packetPdf({ ...(await packetOf(0)), days: [] })).toString('latin1');
+		expect(none.match(/\/Type \/Page\b/g)?.length).toBe(1);
+	});
+
+	it('names nothing of what somebody is excused for, and is the coach’s alone', async () => {
+		await excuse(context, world.challenge.id, world.people[0]!.enrolmentId, {
+			days: [2],
+			reason: 'A secret'
+		});
+		expect(JSON.stringify(await packetOf(0))).not.toContain('secret');
+		const other = await makeCoach(context, 'Other');
+		expect((await refusal(coachPacket(context, other.id, world.challenge.id, null, true))).status).toBe(404);
+		expect((await refusal(challengeSheet(context, other.id, world.challenge.id))).status).toBe(404);
+		const stranger = coachPacket(context, world.coach.id, world.challenge.id, context.ids.uuid(), false);
+		expect((await refusal(stranger)).status).toBe(404);
+	});
+});

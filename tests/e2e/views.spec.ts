@@ -50,7 +50,7 @@ test('nothing to tap on a phone is smaller than 44 px, and nothing runs off the 
 }) => {
 	await page.setViewportSize({ width: 390, height: 844 });
 	await page.goto(`/join/${demo.links['Noor Bastani']}`);
-	for (const path of ['/me', '/me/day/23', '/me/day/24/check-in']) {
+	for (const path of ['/me', '/me/calendar', '/me/day/23', '/me/day/24/check-in']) {
 		await page.goto(path);
 		await ready(page);
 		if (path.endsWith('check-in')) {

@@ -84,6 +84,15 @@ describe('a plan', () => {
 		expect(rows).toHaveLength(0);
 	});
 
+	it('leaves nothing behind of what its rules made for days that are gone', async () => {
+		await save(withRule);
+		const made = async () =>
+			(await context.db.query('select 1 from session_version where made_from is not null')).length;
+		expect(await made()).toBeGreaterThan(0);
+		await save((p) => ({ ...p, days: p.days.map((day, i) => (i < 7 ? day : REST_DAY)) }));
+		expect(await made()).toBe(0);
+	});
+
 	it('goes over to a new version of a session with its rules, on days that are not out', async () => {
 		await save(withRule);
 		await saveSession(context, world.coach.id, world.session.id, {

@@ -80,7 +80,8 @@ async function madeVersion(
 }
 
 /**
- * Works out anew what days send. Days that are out keep what they were sent with, unless they are among `also`.
+ * Works out anew what days send. Days that are out keep what they were sent with, unless they are among `also`. What
+ * was made for days that do not send it any more, and nobody can have seen, goes.
  */
 export async function refreshSent(
 	tx: Queries,
@@ -117,11 +118,12 @@ export async function refreshSent(
 	}
 	await tx.query(
 		`delete from session_version v
-		 where v.made_from = any(select id from session_version where session_id = any($1::uuid[]))
+		 where v.made_from is not null
+			and v.session_id in (select s.id from session s join challenge ch on ch.coach_id = s.coach_id where ch.id = $1)
 			and v.sent_from > $2
 			and not exists (select 1 from plan_day p where p.version_id = v.id)
 			and not exists (select 1 from checkin c where c.version_id = v.id)`,
-		[[...new Set(rows.map((row) => row.sessionId))], dateIn(EARLIEST, context.clock.now())]
+		[challengeId, dateIn(EARLIEST, context.clock.now())]
 	);
 }
 

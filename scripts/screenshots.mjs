@@ -54,6 +54,12 @@ for (const place of ['desk', 'roll', 'plan', 'people']) {
 	await desk.go(`${challenge}/${place}`);
 	await desk.shoot(place);
 }
+await desk.go(`${challenge}/plan`);
+await desk.page.getByRole('button', { name: 'Week 5' }).click();
+await desk.page.getByRole('button', { name: 'What it comes to' }).click();
+await desk.page.setViewportSize({ width: 1280, height: 1000 });
+await desk.shoot('plan-week');
+await desk.page.setViewportSize({ width: 1280, height: 800 });
 await desk.go(`${challenge}/plan?show=progression`);
 await desk.page.getByRole('button', { name: /^Overhead press/ }).click();
 await desk.shoot('progression');

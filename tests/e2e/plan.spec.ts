@@ -212,6 +212,22 @@ test('a day is held for all, people read why, and it goes on again', async ({
 	await phone.close();
 });
 
+test('a week is looked at closely: what it comes to, and what checks find in it', async ({ page }) => {
+	await openPlace(page, 'Plan');
+	await page.getByRole('button', { name: 'Week 5' }).click();
+	await page.getByRole('button', { name: 'What it comes to' }).click();
+	const week = page.getByRole('region', { name: /^Week 5/ });
+	await expect(week).toContainText(/Load\s*\d+ [+−±]\d+ % on week 3/);
+	await expect(week.getByRole('row', { name: /chest/ })).toContainText(/\d+ days?/);
+	const remedy = week.getByRole('button', { name: /^Swap/ }).first();
+	await expect(remedy).toBeVisible();
+	await noBarriers(page, 'week');
+	await week.getByRole('button', { name: 'The week before' }).click();
+	await expect(page.getByRole('region', { name: /^Week 4/ })).toContainText('lighter');
+	await page.getByRole('button', { name: 'Close the week' }).click();
+	await expect(page.getByRole('region', { name: /^Week 4/ })).toHaveCount(0);
+});
+
 for (const colorScheme of ['light', 'dark'] as const)
 	test(`no barriers in Plan, ${colorScheme}`, async ({ page }) => {
 		test.setTimeout(90_000);

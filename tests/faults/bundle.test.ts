@@ -115,6 +115,10 @@ describe('a file of a challenge', () => {
 		['a rule without steps', (b: Loose) => (b.plan.rules[0]!.steps = []), 'plan.rules[0].steps'],
 		['an exercise that works nothing', (b: Loose) => (b.exercises[0]!.primary = []), 'exercises[0].primary'],
 		['a stray field', (b: Loose) => (b.colour = 'red'), 'the file'],
+		['a stray field on a day', (b: Loose) => (b.plan.days[2]!.colour = 'red'), 'plan.days[2]'],
+		['a stray field in a rule', (b: Loose) => Object.assign(b.plan.rules[0]!, { pace: 2 }), 'plan.rules[0]'],
+		['a stray field in a test', (b: Loose) => (b.plan.tests[0]!.place = 'hut'), 'plan.tests[0]'],
+		['a stray field in an exercise', (b: Loose) => (b.exercises[0]!.ownId = 'x'), 'exercises[0]'],
 		['a session of no key', (b: Loose) => (b.sessions[0]!.key = 'first'), 'sessions[0].key'],
 		['a session without itself', (b: Loose) => (b.sessions[1]!.versions = []), 'sessions[1].versions'],
 		['a message without words', (b: Loose) => (b.messages[0]!.text = ''), 'messages[0].text']

@@ -186,7 +186,40 @@ describe('answers', () => {
 	});
 
 	it('say how things are', async () => {
-		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 3 });
+		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 4 });
+	});
+
+	it('give what leaves a plan to its coach alone', async () => {
+		const base = `/c/${world.challenge.id}/plan`;
+		for (const path of ['/bundle.json', '/sheet.pdf', '/packet.pdf', '/calendar.ics', '/out', '/sheet']) {
+			expect((await get(base + path, coach)).status, path).toBe(200);
+			expect((await get(base + path, me)).status, path).toBe(404);
+			expect((await get(base + path)).status, path).toBe(303);
+		}
+		expect((await get(`${base}/packet.pdf?person=${randomUUID()}`, coach)).status).toBe(404);
+		expect((await get(`${base}/packet.pdf?person=nobody`, coach)).status).toBe(404);
+		for (const path of ['/me/calendar.ics', '/me/packet.pdf']) {
+			expect((await get(path, me)).status, path).toBe(200);
+			expect((await get(path, coach)).status, path).toBe(404);
+		}
+		expect((await get(`/challenges/import?from=${randomUUID()}`, coach)).status).toBe(404);
+		expect((await get('/calendar/guess.ics')).status).toBe(404);
+		await expect.poll(() => server.output()).toContain('/calendar/…');
+		expect(server.output()).not.toContain('guess.ics');
+	});
+
+	it('take a file that is no challenge with what is wrong and where', async () => {
+		const data = new FormData();
+		data.set('file', new Blob([new Uint8Array([0x50, 0x4b, 3, 4, 0, 0, 0, 0])]), 'plan.json');
+		const send = (body: FormData) =>
+			fetch(`${server.url}/challenges/import?/look`, {
+				method: 'POST',
+				body,
+				headers: { cookie: coach, origin: server.url, accept: 'application/json' }
+			});
+		expect(await (await send(data)).text()).toContain('This is no text');
+		data.set('file', new Blob(['{"kind":"cadrex challenge","version":9}']), 'plan.json');
+		expect(await (await send(data)).text()).toContain('needs a Cadrex that reads version 9');
 	});
 
 	it('after too many tries, say when to come back', async () => {
@@ -202,6 +235,7 @@ describe('answers', () => {
 		const answers = [];
 		for (let i = 0; i < 27; i++) answers.push(await get(`/join/guess-${i}`));
 		expect([answers[0]?.status, answers.at(-1)?.status]).toEqual([404, 429]);
+		expect((await get('/calendar/guess.ics')).status).toBe(429);
 		expect(Number(answers.at(-1)?.headers.get('retry-after'))).toBeGreaterThan(60);
 	});
 

@@ -105,7 +105,10 @@ describe('late joiners', () => {
 	});
 
 	it('cannot join what is over', async () => {
+		const now = new Date(context.clock.now()).toISOString();
+		context.at('2026-09-25T12:00:00Z');
 		const over = await makeChallenge(context, world.coach, { name: 'Over', startsOn: '2026-10-01' });
+		context.at(now);
 		await expect(
 			importRoster(context, over, 'name,mail,zone\nA,a@hutseason.example,UTC', null, false)
 		).rejects.toMatchObject({ status: 409 });

@@ -2,6 +2,7 @@ export { calendarOf, type Calendar } from './calendar';
 export { changedFindings, checkPlan } from './check-plan';
 export { copyDay, insertDays, pasteWeek, putDays, removeDays, swapDays } from './edit';
 export type { PlanFinding } from './finding';
+export { AEROBIC_MINUTES, STRENGTH_DAYS } from './groups';
 export { emptyForms, layOut, type LaidDay, type LaidPlan, type LaidWeek, type PlanSession } from './laid';
 export {
 	EMPTY_PLAN,
@@ -37,6 +38,7 @@ export {
 	type Outcome,
 	type Trial
 } from './simulate';
+export { weekFacts } from './week-facts';
 export { weekSteps } from './week-steps';
 export { planOfShape, SHAPES, startersOf, type Shape } from './shapes/shapes';
 export { STARTERS, type StarterName } from './shapes/starter-sessions';

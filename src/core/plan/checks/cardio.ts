@@ -2,12 +2,11 @@ import { COMMON } from '../../review';
 import { counted, listed } from '../../words';
 import { swapDays } from '../edit';
 import { WHO, type PlanCheck, type PlanFinding } from '../finding';
+import { AEROBIC_MINUTES } from '../groups';
 import type { LaidDay } from '../laid';
 import { FULL_WEEK } from './muscles';
 import { lighterDay } from './days';
 
-/** Minutes of moderate activity in a week, vigorous ones counted twice. */
-const AEROBIC = 150;
 /** Minutes from which a lifting session is long, and sets on the legs from which they are tired by it. */
 const LONG_LIFT = 25;
 const LEG_SETS = 6;
@@ -15,7 +14,7 @@ const LEG_SETS = 6;
 const aerobic: PlanCheck = ({ laid }) => {
 	const short = laid.weeks.filter(
 		({ days, aerobic: minutes, light }) =>
-			days.length >= FULL_WEEK && !light && days.some((day) => day.sent) && minutes < AEROBIC
+			days.length >= FULL_WEEK && !light && days.some((day) => day.sent) && minutes < AEROBIC_MINUTES
 	);
 	if (short.length === 0) return [];
 	const least = short.reduce((a, b) => (b.aerobic < a.aerobic ? b : a));
@@ -23,7 +22,7 @@ const aerobic: PlanCheck = ({ laid }) => {
 		{
 			rule: 'aerobic minutes',
 			weight: 'hint',
-			title: `${counted(short.length, 'week')} under ${AEROBIC} aerobic minutes`,
+			title: `${counted(short.length, 'week')} under ${AEROBIC_MINUTES} aerobic minutes`,
 			figure: `Week ${least.week} has ${Math.round(least.aerobic)}, vigorous minutes counted twice; 150 to 300 are advised. What people walk and ride besides counts too.`,
 			days: [],
 			source: WHO,

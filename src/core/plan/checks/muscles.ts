@@ -2,21 +2,10 @@ import { MUSCLES, type Muscle } from '../../library';
 import { capital, counted, listed } from '../../words';
 import { swapDays } from '../edit';
 import { ACSM, WHO, type PlanCheck, type PlanFinding, type PlanSubject } from '../finding';
+import { daysByGroup, MAJOR, setsOfGroup, STRENGTH_DAYS } from '../groups';
 import type { LaidDay } from '../laid';
 import type { Plan } from '../model';
 
-/** Groups that guidance names, each with the muscles that stand for it here. */
-const MAJOR: Record<string, readonly Muscle[]> = {
-	chest: ['chest'],
-	shoulders: ['front shoulder', 'side shoulder', 'rear shoulder'],
-	back: ['upper back', 'lats'],
-	arms: ['biceps', 'triceps'],
-	trunk: ['abs', 'obliques', 'lower back'],
-	hips: ['glutes', 'outer hip'],
-	thighs: ['quads', 'hamstrings']
-};
-/** Days a week on which each of them is worked. */
-const STRENGTH_DAYS = 2;
 /** Weeks of fewer days than this are not judged as weeks. */
 export const FULL_WEEK = 5;
 
@@ -109,16 +98,6 @@ const hardTwice: PlanCheck = (subject) =>
 		];
 	});
 
-/** How many days of a week work each major group. */
-function daysByGroup(days: readonly LaidDay[]): Map<string, number> {
-	return new Map(
-		Object.entries(MAJOR).map(([group, muscles]) => [
-			group,
-			days.filter((day) => muscles.some((muscle) => (day.sent?.balance.sets[muscle] ?? 0) >= 1)).length
-		])
-	);
-}
-
 /** Weeks that leave the same groups short go together. */
 const strengthDays: PlanCheck = ({ laid, out }) => {
 	const alike = new Map<string, { weeks: number[]; days: number[]; short: [string, number][] }>();
@@ -147,8 +126,8 @@ const weekSets: PlanCheck = ({ laid, house }) => {
 	const by = new Map<string, { weeks: number[]; least: number }>();
 	for (const { week, days, sets, light } of laid.weeks) {
 		if (days.length < FULL_WEEK || light || !days.some((day) => day.sent)) continue;
-		for (const [group, muscles] of Object.entries(MAJOR)) {
-			const most = Math.max(...muscles.map((muscle) => sets[muscle] ?? 0));
+		for (const group of Object.keys(MAJOR)) {
+			const most = setsOfGroup(group, sets);
 			if (most >= house.weekSets || most === 0) continue;
 			const seen = by.get(group) ?? { weeks: [], least: most };
 			by.set(group, { weeks: [...seen.weeks, week], least: Math.min(seen.least, most) });

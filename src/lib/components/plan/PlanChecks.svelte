@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanFinding } from '$core/plan';
 	import FindingsPanel from '../FindingsPanel.svelte';
-	import Remark from '../Remark.svelte';
+	import FindingRemark from './FindingRemark.svelte';
 	import type { PlanEditor } from './plan-editor.svelte';
 
 	/** What a careful coach would see in the weeks, each with its remedy; pointing at one shows its days. */
@@ -19,20 +19,6 @@
 	onpoint={(finding: PlanFinding | null) => (editor.pointed = finding?.days ?? [])}
 >
 	{#snippet found(finding: PlanFinding)}
-		<Remark {finding}>
-			{#snippet action()}
-				{#if finding.remedy}
-					{@const remedy = finding.remedy}
-					<button
-						type="button"
-						class="link-quiet"
-						onclick={() => {
-							editor.pointed = [];
-							editor.change(remedy.apply(editor.plan));
-						}}>{remedy.label}</button
-					>
-				{/if}
-			{/snippet}
-		</Remark>
+		<FindingRemark {editor} {finding} />
 	{/snippet}
 </FindingsPanel>

@@ -43,7 +43,17 @@
 	{#if week.light}<span class="text-info font-semibold">lighter</span>{/if}
 </div>
 <div {id} popover class="panel week-menu w-72 p-3 text-sm" style="position-anchor:--{id}">
-	<p class="mb-2 font-bold">Week {week.week}</p>
+	<p class="mb-2 flex items-baseline justify-between">
+		<b>Week {week.week}</b>
+		<button
+			type="button"
+			class="link-quiet"
+			onclick={() => {
+				editor.week = week.week;
+				document.getElementById(id)?.hidePopover();
+			}}>What it comes to</button
+		>
+	</p>
 	<div class="mb-3 flex items-end gap-2">
 		<label class="grow"
 			>Lay it over week

@@ -43,6 +43,8 @@ export class PlanEditor extends History<Plan> {
 	/** Chosen days, ascending. */
 	chosen = $state.raw<readonly number[]>([]);
 	carry = $state.raw<Carry | null>(null);
+	/** The week that is looked at closely; null: none. */
+	week = $state.raw<number | null>(null);
 	/** Days that a finding points at. */
 	pointed = $state.raw<readonly number[]>([]);
 

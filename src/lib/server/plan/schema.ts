@@ -27,9 +27,11 @@ const day = object({
 		.nullable()
 		.defined(),
 	tests: array(id()).max(PLAN_LIMITS.testsADay, `at most ${PLAN_LIMITS.testsADay} tests on a day`).required()
-}).test('rest', 'a rest day has no session; choose another kind of day for it', (value) =>
-	value.kind === 'rest' ? value.session === null : true
-);
+})
+	.noUnknown()
+	.test('rest', 'a rest day has no session; choose another kind of day for it', (value) =>
+		value.kind === 'rest' ? value.session === null : true
+	);
 
 const STEPS: Record<StepKind, Record<string, Schema>> = {
 	load: { kg: amount('kilograms a step', PLAN_LIMITS.kg) },
@@ -82,7 +84,7 @@ const rule = object({
 	from: whole('the first harder week', 2, PLAN_LIMITS.days / 7),
 	until: lazy((value) => (value === null ? mixed().nullable() : week('the last week'))),
 	every: whole('weeks from step to step', 1, PLAN_LIMITS.every)
-});
+}).noUnknown();
 
 const maybe = (schema: Schema) => lazy((value: unknown) => (value === null ? mixed().nullable() : schema));
 const benchmark = object({
@@ -99,7 +101,7 @@ const benchmark = object({
 	seconds: maybe(whole('seconds', 1, 7200)),
 	reps: maybe(whole('repetitions', 1, 1000)),
 	kg: maybe(amount('kilograms', 500))
-});
+}).noUnknown();
 
 /** What of a plan comes in and is kept beside its days. */
 export const rulesSchema = {

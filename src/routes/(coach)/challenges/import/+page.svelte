@@ -89,6 +89,7 @@
 		<form
 			method="post"
 			action="?/take{again ? `&from=${page.url.searchParams.get('from')}` : ''}"
+			enctype="multipart/form-data"
 			class="panel mt-4 p-4"
 			aria-labelledby="found"
 			use:enhance={() => {

@@ -14,6 +14,7 @@
 	import RulesPanel from '$lib/components/plan/RulesPanel.svelte';
 	import ShapeStart from '$lib/components/plan/ShapeStart.svelte';
 	import TestsPanel from '$lib/components/plan/TestsPanel.svelte';
+	import WeekPanel from '$lib/components/plan/WeekPanel.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -154,6 +155,7 @@
 			</p>
 		</div>
 		<div class="flex flex-col gap-4">
+			<WeekPanel {editor} house={data.house} />
 			<DayPanel
 				{editor}
 				sessions={data.sessions}

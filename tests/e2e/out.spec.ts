@@ -73,6 +73,10 @@ test('the plan goes on paper, as two pages and as sessions; without the days ahe
 	await ready(page);
 	await expect(page.getByRole('row', { name: /Week 3/ })).toContainText('halfway');
 	await noBarriers(page, 'sheet');
+	const printed = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+	expect(printed.match(/\/Type \/Page\b/g)).toHaveLength(2);
+	// A4, across.
+	expect(printed).toMatch(/\/MediaBox \[0 0 84[12][\d.]* 59[45][\d.]*\]/);
 });
 
 test('a challenge leaves as a file and comes back as the same plan; a broken file says where', async ({

@@ -10,6 +10,8 @@
 		/** Sum of credits over the people for whom the day counts. */
 		credit: number;
 		people: number;
+		/** Why nobody does it; null: they do. */
+		held: string | null;
 	}
 
 	/** The line of days: tick shape is the kind of day, its filling the share of the group that has done it. */
@@ -36,6 +38,7 @@
 
 	function textOf(day: RailDay): string {
 		const head = `Day ${day.day}, ${dayText(day.date)}, ${KIND_TEXT[day.kind]}${day.day === halfway ? ', halfway' : ''}`;
+		if (day.held !== null) return `${head}, held: ${day.held}`;
 		if (day.kind === 'rest') return head;
 		if (day.people === 0) return `${head}, not open yet`;
 		return `${head}, ${Math.round(share(day) * 100)} % done by ${day.people} people`;
@@ -98,6 +101,10 @@
 											class={day.kind === 'test' ? 'test' : 'work'}
 										/>
 									{/if}
+									{#if day.held !== null && day.kind !== 'rest'}<path
+											d="M1.5 {TALL / 2} H12.5"
+											class="strike"
+										/>{/if}
 									{#if day.kind === 'test'}<path d="M7 -9 L10.5 -5.5 L7 -2 L3.5 -5.5 Z" class="test" />{/if}
 								</g>
 							</svg>
@@ -128,6 +135,10 @@
 	.tick {
 		fill: none;
 		stroke: color-mix(in srgb, var(--color-base-content) 30%, transparent);
+	}
+	.strike {
+		stroke: var(--color-base-content);
+		stroke-width: 1.5;
 	}
 	.faint-fill {
 		fill: color-mix(in srgb, var(--color-base-content) 35%, transparent);

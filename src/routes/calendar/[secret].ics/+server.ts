@@ -8,11 +8,12 @@ import type { RequestHandler } from './$types';
 /** A calendar that a program subscribes to: it comes without a cookie, the address is what lets it in. */
 export const GET: RequestHandler = async ({ params, locals, url, request, getClientAddress }) => {
 	const { app } = locals;
-	const address = getClientAddress();
-	await orError(app.limits.link.take(address), locals);
 	const owner = await ownerOf(app.db, params.secret);
-	if (!owner) error(404, 'This calendar address is not good any more.');
-	await app.limits.link.clear(address);
+	if (!owner) {
+		// Only guesses are counted: one service may ask for many people's calendars from one address.
+		await orError(app.limits.link.take(getClientAddress()), locals);
+		error(404, 'This calendar address is not good any more.');
+	}
 	const wanted = { withdrawn: false, origin: url.origin };
 	const text =
 		'enrolmentId' in owner

@@ -44,10 +44,11 @@ export const load: LayoutServerLoad = async ({ params, locals, url }) => {
 	return {
 		challenge,
 		stand: standText(challenge, groupDay, milestones),
-		rail: plan.map(({ day, date, kind }, i) => ({
+		rail: plan.map(({ day, date, kind, held }, i) => ({
 			day,
 			date,
 			kind,
+			held,
 			...(roll.totals[i] ?? { credit: 0, people: 0 })
 		})),
 		today,

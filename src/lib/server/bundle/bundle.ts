@@ -60,6 +60,9 @@ const TOP = [
 	'messages'
 ] as const;
 
+/** The order of letters as they are coded: no database and no language has another. */
+export const byLetters = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
 /** A value with the fields of every object in the order of the alphabet. */
 function ordered(value: unknown): unknown {
 	if (Array.isArray(value)) return value.map(ordered);
@@ -67,7 +70,7 @@ function ordered(value: unknown): unknown {
 	return Object.fromEntries(
 		Object.entries(value)
 			.filter(([, field]) => field !== undefined)
-			.sort(([a], [b]) => (a < b ? -1 : 1))
+			.sort(([a], [b]) => byLetters(a, b))
 			.map(([name, field]) => [name, ordered(field)])
 	);
 }

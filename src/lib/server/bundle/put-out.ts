@@ -12,6 +12,7 @@ import { planRules } from '../plan/sent';
 import {
 	BUNDLE_KIND,
 	BUNDLE_VERSION,
+	byLetters,
 	withNames,
 	type Bundle,
 	type BundleFrame,
@@ -40,13 +41,13 @@ interface Version {
 }
 
 /** The versions that days have, and the newest of sessions that rules alone speak of. */
-function versionsUsed(
+async function versionsUsed(
 	db: Queries,
 	coachId: string,
 	challengeId: string,
 	byRules: string[]
 ): Promise<Version[]> {
-	return db.query(
+	const rows = await db.query<Version>(
 		`select s.id as "sessionId", v.version, s.name, s.tags, v.body
 		 from session s join session_version v on v.session_id = s.id
 		 where s.coach_id = $1 and (
@@ -54,10 +55,10 @@ function versionsUsed(
 			or (s.id::text = any($3::text[])
 				and v.version = (select max(version) from session_version x where x.session_id = s.id)
 				and not exists (select 1 from plan_day p join session_version y on y.id = p.base_id
-					where p.challenge_id = $2 and y.session_id = s.id)))
-		 order by s.name, v.version`,
+					where p.challenge_id = $2 and y.session_id = s.id)))`,
 		[coachId, challengeId, byRules]
 	);
+	return rows.sort((a, b) => byLetters(a.name, b.name) || a.version - b.version);
 }
 
 const inputOf = ({ formerly: _formerly, ownId: _id, retired: _retired, ...input }: Exercise): ExerciseInput =>
@@ -74,7 +75,7 @@ function exercisesUsed(names: Iterable<string>, own: readonly Exercise[]): Exerc
 		found.set(exercise.name, exercise);
 		queue.push(...[exercise.easier, exercise.harder, exercise.looksLike].flatMap((other) => other ?? []));
 	}
-	return [...found.values()].sort((a, b) => (a.name < b.name ? -1 : 1)).map(inputOf);
+	return [...found.values()].sort((a, b) => byLetters(a.name, b.name)).map(inputOf);
 }
 
 /**
@@ -154,6 +155,6 @@ export async function bundleOf({ db }: Context, coachId: string, challengeId: st
 			})),
 			audience: rules.audience
 		},
-		messages: await messagesOf(db, challenge)
+		messages: (await messagesOf(db, challenge)).sort((a, b) => a.day - b.day || byLetters(a.text, b.text))
 	};
 }

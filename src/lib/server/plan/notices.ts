@@ -60,7 +60,7 @@ export async function messagesOf(
 	challenge: Challenge
 ): Promise<{ day: number; text: string }[]> {
 	const rows = await db.query<{ text: string; at: number }>(
-		'select text, at from notice where challenge_id = $1 and not once order by at, text',
+		'select text, at from notice where challenge_id = $1 and not once order by at',
 		[challenge.id]
 	);
 	return rows.map(({ text, at }) => ({

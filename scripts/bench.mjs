@@ -257,10 +257,19 @@ async function planning() {
 		);
 		let over = true;
 		void watching.then(() => (over = false));
+		/** What was said of the days that were passed: without it nothing was being dragged. */
+		const said = new Set();
 		for (let day = 2; over; day = (day % 60) + 1) {
 			const to = await middle(day);
 			await page.mouse.move(to.x, to.y, { steps: 4 });
+			said.add(
+				await page
+					.getByRole('status')
+					.filter({ hasText: /^Swap day/ })
+					.textContent({ timeout: 5000 })
+			);
 		}
+		if (said.size < 10) throw new Error(`only ${said.size} days were passed by the dragged one`);
 		const frames = (await watching).sort((a, b) => a - b);
 		await page.mouse.up();
 		renders.sort((a, b) => a - b);

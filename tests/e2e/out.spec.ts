@@ -73,10 +73,22 @@ test('the plan goes on paper, as two pages and as sessions; without the days ahe
 	await ready(page);
 	await expect(page.getByRole('row', { name: /Week 3/ })).toContainText('halfway');
 	await noBarriers(page, 'sheet');
-	const printed = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+	const print = async () => (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+	const printed = await print();
 	expect(printed.match(/\/Type \/Page\b/g)).toHaveLength(2);
 	// A4, across.
 	expect(printed).toMatch(/\/MediaBox \[0 0 84[12][\d.]* 59[45][\d.]*\]/);
+	// As many weeks as there can be.
+	await page.goto('/challenges/new');
+	await ready(page);
+	await page.getByRole('radio', { name: /^Twelve weeks/ }).check();
+	await page.getByLabel('Name').fill('Twelve on a wall');
+	await page.getByLabel('Goal').fill('See them all at once');
+	await page.getByRole('button', { name: 'Make the challenge' }).click();
+	await page.waitForURL('**/plan');
+	await page.goto(`${page.url()}/sheet`);
+	await ready(page);
+	expect((await print()).match(/\/Type \/Page\b/g)).toHaveLength(2);
 });
 
 test('a challenge leaves as a file and comes back as the same plan; a broken file says where', async ({

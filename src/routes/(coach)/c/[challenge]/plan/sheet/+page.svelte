@@ -29,7 +29,12 @@
 		</span>
 	</div>
 	<p class="mb-2 text-sm">Goal: {sheet.goal}</p>
-	<div class="overflow-x-auto print:overflow-visible">
+	<div
+		class={[
+			'overflow-x-auto print:overflow-visible',
+			sheet.weeks.length > 9 ? 'print:[zoom:0.6]' : sheet.weeks.length > 6 && 'print:[zoom:0.8]'
+		]}
+	>
 		<table class="w-full min-w-[56rem] table-fixed border-collapse text-[12px] leading-tight">
 			<thead>
 				<tr class="quiet text-left"

@@ -4,6 +4,7 @@
 	import type { LaidPlan } from '$core/plan';
 	import { DAY_KINDS } from '$core/release';
 	import Chart from '../charts/Chart.svelte';
+	import Empty from '../Empty.svelte';
 	import { KIND_TEXT } from '../marks';
 
 	/** The plan at a glance: load by day and week, sets by muscle, time by kind of day. */
@@ -105,51 +106,53 @@
 	);
 </script>
 
-<section class="panel p-4" aria-labelledby="charts">
-	<h2 id="charts" class="mb-3">Load, time and sets</h2>
-	<div class="grid gap-x-6 gap-y-5 lg:grid-cols-2">
-		<figure>
-			<figcaption class="label-text mb-1">Load by day</figcaption>
-			<Chart config={byDay} label={loadText} height={170} />
-		</figure>
-		<figure>
-			<figcaption class="label-text mb-1">Load by week</figcaption>
-			<Chart config={byWeek} label={loadText} height={170} />
-		</figure>
-		<figure>
-			<figcaption class="label-text mb-1">Time by kind of day</figcaption>
-			<Chart config={time} label={timeText} height={200} />
-		</figure>
-		<figure class="min-w-0">
-			<figcaption class="label-text mb-1">Sets by muscle and week</figcaption>
-			<div class="overflow-x-auto">
-				<table class="w-full text-[13px]">
-					<thead
-						><tr class="quiet"
-							><th class="text-left font-normal">sets, assisting ones ½</th
-							>{#each laid.weeks as { week } (week)}<th class="px-1 text-right font-normal">{week}</th
-								>{/each}</tr
-						></thead
-					>
-					<tbody>
-						{#each muscles as { muscle, sets } (muscle)}
-							<tr
-								><th class="pr-2 text-left font-normal whitespace-nowrap">{muscle}</th
-								>{#each sets as n, w (w)}<td
-										class={['px-1 text-right', n >= weekSets && 'font-bold']}
-										style="background:color-mix(in srgb, var(--color-primary) {Math.round(
-											(35 * n) / most
-										)}%, transparent)">{n || '·'}</td
+{#if !laid.days.some((day) => day.sent)}<Empty says="Charts show as soon as a session is laid." />{:else}
+	<section class="panel p-4" aria-labelledby="charts">
+		<h2 id="charts" class="mb-3">Load, time and sets</h2>
+		<div class="grid gap-x-6 gap-y-5 lg:grid-cols-2">
+			<figure>
+				<figcaption class="label-text mb-1">Load by day</figcaption>
+				<Chart config={byDay} label={loadText} height={170} />
+			</figure>
+			<figure>
+				<figcaption class="label-text mb-1">Load by week</figcaption>
+				<Chart config={byWeek} label={loadText} height={170} />
+			</figure>
+			<figure>
+				<figcaption class="label-text mb-1">Time by kind of day</figcaption>
+				<Chart config={time} label={timeText} height={200} />
+			</figure>
+			<figure class="min-w-0">
+				<figcaption class="label-text mb-1">Sets by muscle and week</figcaption>
+				<div class="overflow-x-auto">
+					<table class="w-full text-[13px]">
+						<thead
+							><tr class="quiet"
+								><th class="text-left font-normal">sets, assisting ones ½</th
+								>{#each laid.weeks as { week } (week)}<th class="px-1 text-right font-normal">{week}</th
 									>{/each}</tr
-							>
-						{/each}
-					</tbody>
-				</table>
-			</div>
-		</figure>
-	</div>
-	<p class="quiet mt-3 text-[13px]">
-		Load is effort × minutes (Foster et al. 2001). Marked bold: {weekSets} sets and more, the mark of your house
-		rules. Blue bars: lighter weeks; plum: tests.
-	</p>
-</section>
+							></thead
+						>
+						<tbody>
+							{#each muscles as { muscle, sets } (muscle)}
+								<tr
+									><th class="pr-2 text-left font-normal whitespace-nowrap">{muscle}</th
+									>{#each sets as n, w (w)}<td
+											class={['px-1 text-right', n >= weekSets && 'font-bold']}
+											style="background:color-mix(in srgb, var(--color-primary) {Math.round(
+												(35 * n) / most
+											)}%, transparent)">{n || '·'}</td
+										>{/each}</tr
+								>
+							{/each}
+						</tbody>
+					</table>
+				</div>
+			</figure>
+		</div>
+		<p class="quiet mt-3 text-[13px]">
+			Load is effort × minutes (Foster et al. 2001). Marked bold: {weekSets} sets and more, the mark of your house
+			rules. Blue bars: lighter weeks; plum: tests.
+		</p>
+	</section>
+{/if}

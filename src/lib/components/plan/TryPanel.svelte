@@ -213,8 +213,9 @@
 			>
 		</div>
 		<div class="mt-3 flex items-center gap-2">
-			<button class="btn btn-primary btn-sm" disabled={share !== null || wrong !== undefined}
-				>Try it out</button
+			<button
+				class="btn btn-primary btn-sm"
+				disabled={share !== null || wrong !== undefined || trial.days.length === 0}>Try it out</button
 			>
 			<button type="button" class="btn btn-ghost btn-sm" onclick={() => (assumed = { ...usual })}
 				>As usual</button

@@ -103,6 +103,9 @@ export function planSheetPdf(sheet: ChallengeSheet): Promise<Uint8Array<ArrayBuf
 					width: '*',
 					stack: [
 						{ text: 'Sessions', style: 'block', margin: [0, 0, 0, 3] },
+						...(sheet.sessions.length === 0
+							? [{ text: 'Nothing lies on any day yet.', color: QUIET } as Content]
+							: []),
 						...sheet.sessions
 							.slice(0, 24)
 							.map(({ name, minutes: [least, most], times, exercises }): Content => ({

@@ -65,8 +65,9 @@
 		</p>
 		<p class="quiet mt-3 text-sm">
 			Participants find theirs on their own page, in their own time zone and without what is done on a day.
-			{data.subscribed} of {counted(data.people.length, 'person', 'people')}
-			{data.subscribed === 1 ? 'has' : 'have'} an address.
+			{data.people.length === 0
+				? 'Nobody is enrolled yet.'
+				: `${data.subscribed} of ${counted(data.people.length, 'person', 'people')} ${data.subscribed === 1 ? 'has' : 'have'} an address.`}
 		</p>
 	</section>
 

@@ -90,6 +90,7 @@
 	<div class="mt-4 grid gap-6 text-[13px] break-before-page md:grid-cols-2 print:grid-cols-2">
 		<section aria-labelledby="sessions">
 			<h2 id="sessions">Sessions</h2>
+			{#if sheet.sessions.length === 0}<p class="quiet">Nothing lies on any day yet.</p>{/if}
 			<ul>
 				{#each sheet.sessions as session (session.name)}
 					<li class="py-0.5">

@@ -7,6 +7,8 @@ export default defineConfig({
 	workers: 2,
 	retries: 0,
 	timeout: 45_000,
+	// Two browsers and two servers share the machine: a page may be slow without being wrong.
+	expect: { timeout: 10_000 },
 	reporter: [
 		['list'],
 		['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/report.json' }]

@@ -185,7 +185,17 @@ for (const colorScheme of ['light', 'dark'] as const) {
 		await page.getByRole('link', { name: 'Call sheet' }).click();
 		await ready(page);
 		await noBarriers(page, 'call sheet');
-		const base = page.url().replace(/build.*/, 'build');
+		await openSession(page, 'Ridge load');
+		await page.getByRole('link', { name: 'what changed' }).click();
+		await ready(page);
+		await noBarriers(page, 'compare');
+	});
+
+	test(`no barriers in the library, ${colorScheme}`, async ({ page }) => {
+		test.setTimeout(90_000);
+		await page.emulateMedia({ colorScheme });
+		await openPlace(page, 'Build');
+		const base = page.url();
 		for (const path of [
 			'library',
 			'library/Push-up',
@@ -198,9 +208,5 @@ for (const colorScheme of ['light', 'dark'] as const) {
 			await ready(page);
 			await noBarriers(page, path);
 		}
-		await openSession(page, 'Ridge load');
-		await page.getByRole('link', { name: 'what changed' }).click();
-		await ready(page);
-		await noBarriers(page, 'compare');
 	});
 }

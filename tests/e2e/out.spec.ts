@@ -42,7 +42,7 @@ test('a participant puts the days into a calendar at an hour of their own, and e
 	expect((await request.get(address)).status()).toBe(404);
 });
 
-test('the plan goes on paper, as two pages and as sessions; without the days ahead unless they are asked for', async ({
+test('the plan is saved for paper, as two pages and as sessions; without the days ahead unless they are asked for', async ({
 	page,
 	demo
 }) => {
@@ -69,6 +69,11 @@ test('the plan goes on paper, as two pages and as sessions; without the days ahe
 	await expect(page.getByText('before its morning')).toBeVisible();
 	// Twelve sessions are ahead of the eighteen that are out.
 	expect((await saved('Sessions as PDF')).pages).toBeGreaterThanOrEqual(out.pages + 12);
+});
+
+test('the plan is printed on two pages across, twelve weeks as well', async ({ page, demo }) => {
+	await signIn(page, demo);
+	await openPart(page, 'Calendar, paper, file');
 	await page.getByRole('link', { name: 'Look at it and print' }).click();
 	await ready(page);
 	await expect(page.getByRole('row', { name: /Week 3/ })).toContainText('halfway');

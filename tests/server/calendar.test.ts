@@ -11,12 +11,20 @@ import {
 } from '$lib/server/calendar/address';
 import { coachCalendar, personCalendar } from '$lib/server/calendar/calendars';
 import { challengeOf } from '$lib/server/challenges/challenge';
+import { enrol } from '$lib/server/people/enrolments';
 import { excuse, unexcuse } from '$lib/server/people/excuses';
 import { setHour } from '$lib/server/people/hour';
 import { takeDaysOff } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import type { Plan } from '$core/plan';
-import { makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
+import {
+	makeChallenge,
+	makeCoach,
+	makeWorld,
+	testContext,
+	type TestContext,
+	type World
+} from '../support/context';
 import { refusal } from '../support/refusal';
 
 let context: TestContext;
@@ -137,6 +145,51 @@ describe('a person’s calendar', () => {
 		expect(
 			(await feed(0, true)).filter(({ status }) => status === 'CANCELLED').map(({ day }) => day)
 		).toEqual([8, 9, 10, 11, 12, 13, 14]);
+	});
+
+	it('begins with the day on which somebody joined, or runs on their own clock', async () => {
+		const join = async (lateJoiners: 'group' | 'own') => {
+			const challenge = await makeChallenge(context, world.coach, { name: lateJoiners, lateJoiners });
+			context.at('2026-11-26T12:00:00Z');
+			const [link] = await enrol(context, challenge, [
+				{ name: 'Late', mail: 'late@example.org', zone: 'Europe/Oslo', level: 'beginner', equipment: [] }
+			]);
+			context.at('2026-11-23T07:00:00Z');
+			return read(await personCalendar(context, link!.enrolmentId, { withdrawn: false, origin }));
+		};
+		// Thursday is day 4 of the group; on an own clock it is day 1, and everything comes three days later.
+		const group = await join('group');
+		expect(group[0]).toMatchObject({ day: 4, start: '2026-11-26T05:30:00' });
+		const own = await join('own');
+		expect(own[0]).toMatchObject({ day: 1, start: '2026-11-26T05:30:00' });
+		expect(own).toHaveLength(10);
+	});
+
+	it('gives the hours of the one zone that opens the days for all on each person’s own clock', async () => {
+		const challenge = await makeChallenge(context, world.coach, {
+			name: 'One morning',
+			ownZones: false,
+			releaseZone: 'Europe/Oslo'
+		});
+		const links = await enrol(
+			context,
+			challenge,
+			['Europe/Oslo', 'America/Bogota'].map((zone, i) => ({
+				name: `Person ${i}`,
+				mail: `one${i}@example.org`,
+				zone,
+				level: 'beginner' as const,
+				equipment: []
+			}))
+		);
+		const starts = await Promise.all(
+			links.map(async ({ enrolmentId }) => {
+				const [event] = read(await personCalendar(context, enrolmentId, { withdrawn: false, origin }));
+				return event?.start;
+			})
+		);
+		// Half past five in Oslo is half past eleven of the evening before in Bogota.
+		expect(starts).toEqual(['2026-11-23T05:30:00', '2026-11-22T23:30:00']);
 	});
 
 	it('asked for twice at once numbers its events once', async () => {

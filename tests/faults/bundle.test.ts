@@ -6,28 +6,11 @@ import { newRule, newTest, planOfShape, SHAPES, STARTERS, startersOf } from '$co
 import { DEFAULT_OPTIONS, parseSessionText } from '$core/session';
 import { bundleText, type Bundle } from '$lib/server/bundle/bundle';
 import { LARGEST_BUNDLE, readBundle } from '$lib/server/bundle/read';
+import { BEAM } from '../support/beam';
 
 const [, , shape] = SHAPES;
 const names = startersOf(shape!);
 const keys = Object.fromEntries(names.map((name, i) => [name, `s${i + 1}`]));
-const BEAM: Bundle['exercises'][number] = {
-	name: 'Beam lift',
-	countedIn: 'reps',
-	perSide: false,
-	tempo: [2, 0, 1, 0],
-	pattern: 'hinge',
-	primary: ['glutes'],
-	assisting: [],
-	equipment: [{ item: 'mat', count: 1 }],
-	position: 'standing',
-	impact: 'none',
-	balance: 0,
-	cues: ['Push the floor away'],
-	cautions: [],
-	looksLike: null,
-	easier: null,
-	harder: null
-};
 const SOUND: Bundle = {
 	kind: 'cadrex challenge',
 	version: 1,

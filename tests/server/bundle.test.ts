@@ -11,27 +11,9 @@ import { takeDaysOff } from '$lib/server/plan/days-off';
 import { announce, messagesOf } from '$lib/server/plan/notices';
 import { openPlan, planOf, savePlan } from '$lib/server/plan/plan';
 import { createSession, saveSession, sessionsOf, versionById } from '$lib/server/sessions/sessions';
+import { BEAM } from '../support/beam';
 import { refusal } from '../support/refusal';
 import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
-
-const BEAM = {
-	name: 'Beam lift',
-	countedIn: 'reps',
-	perSide: false,
-	tempo: null,
-	pattern: 'hinge',
-	primary: ['glutes'],
-	assisting: ['lower back'],
-	equipment: [],
-	position: 'standing',
-	impact: 'none',
-	balance: 0,
-	cues: ['Push the floor away'],
-	cautions: [],
-	looksLike: null,
-	easier: 'Plank lift',
-	harder: null
-};
 
 /** By letters as they are coded, in which ä comes after Z. */
 const MESSAGES = ['Halfway: well carried', 'Zelt packen', 'ähnlich weiter'].map((text) => ({ day: 7, text }));
@@ -42,9 +24,9 @@ let world: World;
 /** A plan with everything that a bundle carries: versions, own exercises, rules of all kinds, tests, messages. */
 async function furnish() {
 	const { coach, challenge, session } = world;
-	await createExercise(context, coach.id, BEAM);
-	await createExercise(context, coach.id, { ...BEAM, name: 'Plank lift', easier: null });
-	await createExercise(context, coach.id, { ...BEAM, name: 'Not used', easier: null });
+	await createExercise(context, coach.id, { ...BEAM, easier: 'Plank lift' });
+	await createExercise(context, coach.id, { ...BEAM, name: 'Plank lift' });
+	await createExercise(context, coach.id, { ...BEAM, name: 'Not used' });
 	const beam = await createSession(context, coach.id, {
 		name: 'Beams',
 		body: body('3 x 8 Beam lift @ 20 kg, rest 60')
@@ -146,7 +128,7 @@ describe('a challenge as a file', () => {
 
 	it('leaves alone what is here under its name and says another thing', async () => {
 		const coach = await makeCoach(context, 'Other');
-		await createExercise(context, coach.id, { ...BEAM, cues: ['Another cue'], easier: null });
+		await createExercise(context, coach.id, { ...BEAM, cues: ['Another cue'] });
 		await createSession(context, coach.id, { name: 'Beams', body: body('1 x 1 plank, rest 0') });
 		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
 		const id = await takeInBundle(context, coach.id, read!, START);

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import FileFaults from '$lib/components/FileFaults.svelte';
+	import FileForm from '$lib/components/FileForm.svelte';
 	import { counted, dayText, WEEKDAYS } from '$lib/format';
 	import { addDays, dateIn, isDate, weekdayOf } from '$core/release';
 	import type { PageProps } from './$types';
@@ -23,6 +24,7 @@
 	$effect(() => {
 		if (answer?.look) startsOn = answer.look.startsOn;
 	});
+	let text = $state('');
 	let writing = $state(false);
 	const made = (list: Look['sessions'] | Look['exercises'], is: string) =>
 		list.filter((one) => one.is === is);
@@ -51,35 +53,13 @@
 	<p class="mb-1"><a class="link-quiet" href="/challenges">Challenges</a></p>
 	<h1 class="mb-3">{again ? 'Use a challenge again' : 'A challenge from a file'}</h1>
 	{#if !again}
-		<form
-			method="post"
+		<FileForm
 			action="?/look"
-			enctype="multipart/form-data"
-			class="panel p-4"
-			use:enhance={() =>
-				async ({ update }) =>
-					update({ reset: false })}
-		>
-			<label class="block"
-				><span class="label-text">A challenge as Cadrex saves it, JSON</span><input
-					type="file"
-					name="file"
-					accept=".json,application/json"
-					class="file-input file-input-sm mt-1 block"
-				/></label
-			>
-			<label class="mt-3 block"
-				><span class="label-text">or its text</span>
-				<textarea
-					name="text"
-					rows="4"
-					wrap="off"
-					spellcheck="false"
-					class="textarea clock mt-1 w-full text-[13px]"></textarea></label
-			>
-			<button class="btn btn-primary btn-sm mt-3">Look at it</button>
-			<span class="quiet ml-3 text-sm">Nothing is written before you take it in.</span>
-		</form>
+			label="A challenge as Cadrex saves it, JSON"
+			accept=".json,application/json"
+			rows={4}
+			bind:text
+		/>
 	{/if}
 	{#if answer?.message}<p class="remark remark-attention mt-4 font-semibold" role="alert">
 			{answer.message}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { workshop } from '$lib/components/library-context';
-	import { enhance } from '$app/forms';
 	import FileFaults from '$lib/components/FileFaults.svelte';
+	import FileForm from '$lib/components/FileForm.svelte';
 	import { counted } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -33,37 +33,14 @@
 <svelte:head><title>Session from a file · {data.challenge.name}</title></svelte:head>
 <p class="mb-1"><a class="link-quiet" href={base}>Build</a></p>
 <h1 class="mb-3">A session from a file</h1>
-<form
-	method="post"
+<FileForm
 	action="?/preview"
-	enctype="multipart/form-data"
-	use:enhance={() =>
-		async ({ update }) =>
-			update({ reset: false })}
-	class="panel p-4"
->
-	<label class="block"
-		><span class="label-text">A file, JSON or text</span><input
-			type="file"
-			name="file"
-			accept=".json,.txt,.md,application/json,text/plain"
-			class="file-input file-input-sm mt-1 block"
-		/></label
-	>
-	<label class="mt-3 block"
-		><span class="label-text">or its text</span>
-		<textarea
-			name="text"
-			rows="9"
-			wrap="off"
-			spellcheck="false"
-			class="textarea clock mt-1 w-full text-[13px]"
-			placeholder={EXAMPLE}
-			bind:value={text}></textarea>
-	</label>
-	<button class="btn btn-primary btn-sm mt-3">Look at it</button>
-	<span class="quiet ml-3 text-sm">Nothing is written before you take it in.</span>
-</form>
+	label="A file, JSON or text"
+	accept=".json,.txt,.md,application/json,text/plain"
+	rows={9}
+	placeholder={EXAMPLE}
+	bind:text
+/>
 {#if answer?.message}<p class="remark remark-attention mt-4 font-semibold" role="alert">
 		{answer.message}
 	</p>{/if}

@@ -1,0 +1,21 @@
+import type { ExerciseInput } from '$lib/server/library/schema';
+
+/** An exercise of a coach’s own that no library has. */
+export const BEAM: ExerciseInput = {
+	name: 'Beam lift',
+	countedIn: 'reps',
+	perSide: false,
+	tempo: [2, 0, 1, 0],
+	pattern: 'hinge',
+	primary: ['glutes'],
+	assisting: ['lower back'],
+	equipment: [{ item: 'mat', count: 1 }],
+	position: 'standing',
+	impact: 'none',
+	balance: 0,
+	cues: ['Push the floor away'],
+	cautions: [],
+	looksLike: null,
+	easier: null,
+	harder: null
+};

@@ -215,6 +215,12 @@ describe('laws', () => {
 		);
 	});
 
+	it('no remedy asks a block to last longer than one may', () => {
+		const long = '100 reps 1¼ per side squat 9-9-9-9';
+		expect(one(`for time 1 round, limit 1 min: ${long}`, 'limit too short').remedy).toBeNull();
+		expect(one(`amrap 1 min: ${long}`, 'less than a round').remedy).toBeNull();
+	});
+
 	it('the lighter minute never leaves less than the house asks', () => {
 		const { remedy } = one('emom 8 min: 12 squat 2-0-1 + 6 push-up 2-0-1', 'minute too full', {});
 		if (!remedy || !('apply' in remedy)) throw new Error('no remedy');

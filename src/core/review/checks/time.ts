@@ -4,6 +4,7 @@ import {
 	expectedFinish,
 	expectedRounds,
 	minuteFill,
+	LIMITS,
 	passesOf,
 	putBlock,
 	putPart,
@@ -102,17 +103,19 @@ const withinLimit: Check = ({ session, options }) =>
 									label: `Use ${rounds} ${rounds === 1 ? 'round' : 'rounds'}`,
 									apply: () => putBlock(session, b, { ...block, rounds })
 								}
-							: {
-									label: `Set the limit to ${clockText(limit)}`,
-									apply: () => putBlock(session, b, { ...block, limit })
-								}
+							: limit > LIMITS.seconds
+								? null
+								: {
+										label: `Set the limit to ${clockText(limit)}`,
+										apply: () => putBlock(session, b, { ...block, limit })
+									}
 				}
 			];
 		}
 		if (block.format !== 'amrap') return [];
 		const rounds = expectedRounds(block, options);
 		if (rounds >= 1) return [];
-		const length = Math.ceil(block.length / Math.max(rounds, 0.01) / 60) * 60;
+		const length = Math.ceil(block.length / rounds / 60) * 60;
 		return [
 			{
 				rule: 'less than a round',
@@ -121,10 +124,14 @@ const withinLimit: Check = ({ session, options }) =>
 				figure: `${rounds.toFixed(1)} of a round at the tempo given.`,
 				place: { block: b },
 				source: COMMON,
-				remedy: {
-					label: `Give it ${clockText(length)}`,
-					apply: () => putBlock(session, b, { ...block, length })
-				}
+				// One that takes longer than a block may last is not mended by time.
+				remedy:
+					length > LIMITS.seconds
+						? null
+						: {
+								label: `Give it ${clockText(length)}`,
+								apply: () => putBlock(session, b, { ...block, length })
+							}
 			}
 		];
 	});

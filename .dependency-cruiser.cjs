@@ -1,31 +1,46 @@
-/** The directions in which modules may import: routes → lib/server → core; components → core. */
+/** The directions in which modules may import: routes → lib/server → contracts → core; ui and features → core. */
 module.exports = {
 	forbidden: [
 		{
 			name: 'core-imports-core-only',
 			comment:
-				'The computation knows nothing of interface, database or Node; release/ may use the zone library.',
+				'The computation knows nothing of interface, database or Node; calendar/ may use the zone library.',
 			severity: 'error',
 			from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-			to: { pathNot: '^src/core/|node_modules/temporal-polyfill/' }
+			to: {
+				pathNot:
+					'^src/core/|node_modules/(temporal-polyfill|fastest-levenshtein|simple-statistics|lru-cache)/'
+			}
 		},
 		{
-			name: 'zones-in-release-only',
+			name: 'zones-in-calendar-only',
 			severity: 'error',
-			from: { path: '^src/core/', pathNot: '^src/core/release/' },
+			from: { path: '^src/core/', pathNot: '^src/core/calendar/' },
 			to: { path: 'node_modules/temporal-polyfill/' }
+		},
+		{
+			name: 'contracts-know-core-only',
+			severity: 'error',
+			from: { path: '^src/contracts/', pathNot: '\\.test\\.ts$' },
+			to: { pathNot: '^src/(core|contracts)/|node_modules/yup/' }
 		},
 		{
 			name: 'server-knows-no-interface',
 			severity: 'error',
 			from: { path: '^src/lib/server/' },
-			to: { path: '^src/(routes|lib/components)/' }
+			to: { path: '^src/(routes|lib/(ui|features))/' }
 		},
 		{
-			name: 'components-have-no-data-access',
+			name: 'interface-has-no-data-access',
 			severity: 'error',
-			from: { path: '^src/lib/(components|workers|offline)/' },
+			from: { path: '^src/lib/(ui|features|offline)/' },
 			to: { path: '^src/(routes|lib/server|demo|cli)/' }
+		},
+		{
+			name: 'ui-knows-no-feature',
+			severity: 'error',
+			from: { path: '^src/lib/ui/' },
+			to: { path: '^src/lib/features/' }
 		},
 		{
 			name: 'nothing-imports-routes',
@@ -33,17 +48,13 @@ module.exports = {
 			from: { pathNot: '^src/routes/' },
 			to: { path: '^src/routes/' }
 		},
-		{
-			name: 'no-circles',
-			severity: 'error',
-			from: {},
-			to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }
-		}
+		{ name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
 	],
 	options: {
 		doNotFollow: { path: 'node_modules' },
 		tsConfig: { fileName: 'tsconfig.json' },
 		tsPreCompilationDeps: true,
+		webpackConfig: { fileName: '.dependency-cruiser.aliases.cjs' },
 		enhancedResolveOptions: {
 			exportsFields: ['exports'],
 			conditionNames: ['import', 'svelte', 'types', 'default']

@@ -5,7 +5,14 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** Bundles what runs outside the web server (administration, benchmarks); packages stay external. */
 export default defineConfig({
-	resolve: { alias: { $core: here('src/core'), $lib: here('src/lib'), $demo: here('src/demo') } },
+	resolve: {
+		alias: {
+			$core: here('src/core'),
+			$contracts: here('src/contracts'),
+			$lib: here('src/lib'),
+			$demo: here('src/demo')
+		}
+	},
 	publicDir: false,
 	build: {
 		ssr: true,

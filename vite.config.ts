@@ -9,7 +9,7 @@ export default defineConfig({
 		// With a PostgreSQL server at hand: what touches the database, once more on that one.
 		include: process.env.TEST_DATABASE_URL
 			? ['tests/{server,postgres}/**/*.test.ts']
-			: ['src/**/*.test.ts', 'tests/{reference,server,faults}/**/*.test.ts'],
+			: ['src/**/*.test.ts', 'tests/{reference,server,faults,house}/**/*.test.ts'],
 		globalSetup: ['tests/support/global-setup.ts'],
 		// One process a core: the longest files wait for a child process or a clock, not for the core.
 		maxWorkers: '100%',

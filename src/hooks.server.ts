@@ -5,7 +5,7 @@ import { startApp, type App } from '$lib/server/app';
 import { coachOf } from '$lib/server/auth/coach';
 import { personOf } from '$lib/server/auth/link';
 import { mayEnter } from '$lib/server/auth/roles';
-import { COACH_COOKIE, keepToken, PERSON_COOKIE } from '$lib/server/cookies';
+import { COACH_COOKIE, keepToken, PERSON_COOKIE } from '$lib/server/web/cookies';
 
 let app: App;
 

@@ -1,15 +1,15 @@
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import { createCoach } from '$lib/server/auth/coach';
-import { realClock } from '$lib/server/clock';
-import { rebuild } from '$lib/server/checkins/rebuild';
-import { readConfig } from '$lib/server/config';
-import type { Context } from '$lib/server/context';
+import { realClock } from '$lib/server/platform/clock';
+import { rebuild } from '$lib/server/attendance/projection';
+import { readConfig } from '$lib/server/platform/config';
+import type { Context } from '$lib/server/platform/context';
 import { DirectoryInUse } from '$lib/server/db/lock';
 import { migrate, schemaVersion } from '$lib/server/db/migrate';
 import { openDatabase } from '$lib/server/db/open';
-import { Refusal } from '$lib/server/errors';
-import { randomIds } from '$lib/server/ids';
+import { Refusal } from '$lib/server/platform/errors';
+import { randomIds } from '$lib/server/platform/ids';
 
 const USAGE = `npm run admin -- <verb>
 

@@ -1,17 +1,18 @@
 import { createHash } from 'node:crypto';
 import type { Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
-import { challengeById } from '$lib/server/challenges/challenge';
-import { checkIn } from '$lib/server/checkins/check-in';
-import { rebuild } from '$lib/server/checkins/rebuild';
-import { fixedClock } from '$lib/server/clock';
-import type { Context } from '$lib/server/context';
+import { challengeById } from '$lib/server/challenge/challenge';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { rebuild } from '$lib/server/attendance/projection';
+import { fixedClock } from '$lib/server/platform/clock';
+import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
-import { Refusal } from '$lib/server/errors';
+import { Refusal } from '$lib/server/platform/errors';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { windowsOf } from '$lib/server/people/windows';
+import { windowsOf } from '$lib/server/day/windows';
+import { practiceOf } from '$lib/server/practice/practice';
 import { planOf } from '$lib/server/plan/plan';
-import { versionById } from '$lib/server/sessions/sessions';
+import { versionById } from '$lib/server/session/sessions';
 import { PEOPLE } from './people.data';
 import { checkinOn, type DemoCheckin } from './story';
 
@@ -29,6 +30,7 @@ function idOf(enrolmentId: string, day: number): string {
 async function eventsOf(context: Context, challengeId: string, from: number, to: number): Promise<Event[]> {
 	const challenge = await challengeById(context.db, challengeId);
 	const plan = await planOf(context.db, challenge);
+	const practice = await practiceOf(context.db, challenge.coachId);
 	const bodies = new Map<string, Session>();
 	for (const { versionId } of plan)
 		if (versionId && !bodies.has(versionId))
@@ -42,7 +44,7 @@ async function eventsOf(context: Context, challengeId: string, from: number, to:
 			const window = windows[day - 1];
 			const body = versionId ? bodies.get(versionId) : undefined;
 			if (!window || !body || day < enrolment.fromDay) continue;
-			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body);
+			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body, practice);
 			if (!event || event.at <= from || event.at > to) continue;
 			const person = { enrolmentId: enrolment.id, challengeId, name: enrolment.name, zone: enrolment.zone };
 			events.push({ ...event, person, day });

@@ -1,11 +1,11 @@
-import { newRule, newTest, type Audience, type Benchmark, type Plan } from '$core/plan';
+import { newRule, newBenchmark, type Audience, type Benchmark, type Plan } from '$core/plan';
 import type { DemoSession } from './sessions.data';
 
 /** What Hut Season measures, on its first days, half-way and at the end. */
 export const BENCHMARKS: Benchmark[] = [
-	newTest('plank', 'Plank hold', 'Plank', 'longest hold'),
-	newTest('push-ups', 'Push-ups in 60 s', 'Push-up', 'most reps in a time', { seconds: 60 }),
-	newTest('carry', 'Carry with 20 kg', 'Pack carry', 'carry distance', { seconds: 600, kg: 20 })
+	newBenchmark('plank', 'Plank hold', 'Plank', 'longest hold'),
+	newBenchmark('push-ups', 'Push-ups in 60 s', 'Push-up', 'most reps in a time', { seconds: 60 }),
+	newBenchmark('carry', 'Carry with 20 kg', 'Pack carry', 'carry distance', { seconds: 600, kg: 20 })
 ];
 
 export const AUDIENCE: Audience = {

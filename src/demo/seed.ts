@@ -1,21 +1,22 @@
-import type { Library } from '$core/library';
+import type { Practice } from '$core/practice';
 import { REST_DAY, type Plan, type PlannedDay } from '$core/plan';
-import { addDays, dateIn, instantOf, weekdayOf } from '$core/release';
+import { addDays, dateIn, instantOf, weekdayOf } from '$core/calendar';
 import { parseSessionText, type Session } from '$core/session';
 import type { App } from '$lib/server/app';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenges/challenge';
-import { fixedClock } from '$lib/server/clock';
-import type { Context } from '$lib/server/context';
-import { seededIds } from '$lib/server/ids';
-import { makePersonAddress } from '$lib/server/calendar/address';
+import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenge/challenge';
+import { fixedClock } from '$lib/server/platform/clock';
+import type { Context } from '$lib/server/platform/context';
+import { seededIds } from '$lib/server/platform/ids';
+import { createPersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
 import { setHour } from '$lib/server/people/hour';
-import { excuse } from '$lib/server/people/excuses';
-import { announce } from '$lib/server/plan/notices';
+import { excuse } from '$lib/server/attendance/excuses';
+import { postAnnouncement } from '$lib/server/challenge/announcements';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
-import { createExercise, libraryFor } from '$lib/server/library/exercises';
-import { createSession, saveSession, type Saved } from '$lib/server/sessions/sessions';
+import { createExercise } from '$lib/server/exercise/exercises';
+import { practiceOf } from '$lib/server/practice/practice';
+import { createSession, saveSession, type Saved } from '$lib/server/session/sessions';
 import { mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
 import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
@@ -39,8 +40,8 @@ const LINKED = ['Oren Falkestad', 'Noor Bastani', 'Aroha Pene'];
 const DAY = 86_400_000;
 const COACH_ZONE = 'Europe/Oslo';
 
-const bodyOf = (lines: readonly string[], library?: Library): Session => {
-	const { session, faults } = parseSessionText(lines.join('\n'), library);
+const bodyOf = (lines: readonly string[], practice: Practice): Session => {
+	const { session, faults } = parseSessionText(lines.join('\n'), practice);
 	if (faults[0]) throw new Error(`demo session: line ${faults[0].line}: ${faults[0].message}`);
 	return session;
 };
@@ -49,16 +50,17 @@ type Sessions = Record<DemoSession, Saved>;
 
 async function writeSessions(context: Context, coach: Coach): Promise<Sessions> {
 	const saved: Partial<Sessions> = {};
+	const standard = await practiceOf(context.db, coach.id);
 	for (const name of Object.keys(SESSIONS) as DemoSession[])
 		saved[name] = await createSession(context, coach.id, {
 			name,
-			body: bodyOf(SESSIONS[name]),
+			body: bodyOf(SESSIONS[name], standard),
 			tags: TAGS[name]
 		});
 	for (const exercise of OWN_EXERCISES) await createExercise(context, coach.id, exercise);
-	const library = await libraryFor(context.db, coach.id);
+	const practice = await practiceOf(context.db, coach.id);
 	for (const [name, lines] of Object.entries(WORKSHOP))
-		await createSession(context, coach.id, { name, body: bodyOf(lines, library), tags: TAGS[name] });
+		await createSession(context, coach.id, { name, body: bodyOf(lines, practice), tags: TAGS[name] });
 	return saved as Sessions;
 }
 
@@ -165,7 +167,7 @@ async function writeCalendars(context: Context, challenge: Challenge): Promise<v
 	for (const person of people.filter((_, i) => i % 3 === 0)) {
 		const hour = PEOPLE.find(({ name }) => name === person.name)?.hour ?? 7;
 		await setHour(context.db, person.id, { hour: `${String(Math.floor(hour)).padStart(2, '0')}:00` });
-		await makePersonAddress(context, person.id);
+		await createPersonCalendarLink(context, person.id);
 	}
 }
 
@@ -194,7 +196,7 @@ async function writeRunning(
 	const sunday = instantOf(addDays(startsOn, 11), 20 * 60, COACH_ZONE);
 	await saveSession({ ...context, clock: fixedClock(sunday) }, coach.id, sessions['Ridge load'].id, {
 		name: 'Ridge load',
-		body: bodyOf(RIDGE_LOAD_SECOND),
+		body: bodyOf(RIDGE_LOAD_SECOND, await practiceOf(context.db, coach.id)),
 		tags: TAGS['Ridge load'],
 		basedOn: 1
 	});
@@ -202,7 +204,7 @@ async function writeRunning(
 	await writeCalendars(context, challenge);
 	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
 	if (halfway.now() <= now)
-		await announce({ ...context, clock: halfway }, coach.id, challenge.id, { text: HALFWAY });
+		await postAnnouncement({ ...context, clock: halfway }, coach.id, challenge.id, { text: HALFWAY });
 	return links;
 }
 

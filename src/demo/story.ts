@@ -1,7 +1,8 @@
-import { fullLog, type LoggedSet } from '$core/log';
+import { fullLog, type LoggedSet } from '$core/day';
 import { prescriptionOf, type Session } from '$core/session';
-import type { DueWindow } from '$core/release';
-import { chance } from '$core/stats';
+import type { DueWindow } from '$core/calendar';
+import type { Practice } from '$core/practice';
+import { seededRandom } from '$core/stats';
 import type { DemoPerson } from './people.data';
 
 const HOUR = 3_600_000;
@@ -19,8 +20,8 @@ export interface DemoCheckin {
 }
 
 /** The part of the log that is left when somebody stops early: the last main block goes first. */
-function shortened(body: Session, share: number): LoggedSet[] {
-	const log = fullLog(prescriptionOf(body));
+function shortened(body: Session, share: number, practice: Practice): LoggedSet[] {
+	const log = fullLog(prescriptionOf(body, practice));
 	return log.slice(0, Math.max(1, Math.round(log.length * share)));
 }
 
@@ -37,9 +38,10 @@ export function checkinOn(
 	person: DemoPerson,
 	day: number,
 	window: DueWindow,
-	body: Session
+	body: Session,
+	practice: Practice
 ): DemoCheckin | null {
-	const draw = chance(`${person.name} ${day}`);
+	const draw = seededRandom(`${person.name} ${day}`);
 	const does =
 		draw() < doesOn(person, day) || person.notes?.[day] !== undefined || person.hurts?.[day] !== undefined;
 	const isPart = draw() < person.part;
@@ -61,6 +63,6 @@ export function checkinOn(
 		sleepHours,
 		hurts: person.hurts?.[day] ?? null,
 		note: person.notes?.[day] ?? null,
-		sets: isPart ? shortened(body, share) : null
+		sets: isPart ? shortened(body, share, practice) : null
 	};
 }

@@ -1,6 +1,6 @@
 import type { App } from '$lib/server/app';
 import { anyCoach } from '$lib/server/auth/coach';
-import { readSetting, writeSetting } from '$lib/server/settings';
+import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { forgetAfter, liveUntil } from './live';
 import { writeDemo } from './seed';
 

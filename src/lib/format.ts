@@ -46,7 +46,7 @@ export function signed(value: number): string {
 	return whole > 0 ? `+${whole}` : `−${-whole}`;
 }
 
-export { counted } from '$core/words';
+export { counted } from '$core/text/words';
 
 /** `18:15` of minutes after midnight. */
 export const timeOfDay = (minutes: number): string =>

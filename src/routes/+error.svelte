@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import Brand from '$lib/components/Brand.svelte';
+	import Brand from '$lib/ui/Brand.svelte';
 
 	const heads: Record<number, string> = {
 		404: 'Not here',

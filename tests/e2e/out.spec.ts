@@ -149,7 +149,7 @@ test('a challenge leaves as a file and comes back as the same plan; a broken fil
 test('a notice goes up, is read on the phone, and comes down', async ({ page, demo, browser, site }) => {
 	await signIn(page, demo);
 	await openPart(page, 'Calendar, paper, file');
-	await page.getByLabel('Notice', { exact: true }).fill('Bring both gloves on Friday.');
+	await page.getByLabel('Announcement', { exact: true }).fill('Bring both gloves on Friday.');
 	await page.getByRole('button', { name: 'Put it up' }).click();
 	await expect(page.getByText('It is up.')).toBeVisible();
 	const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: site });

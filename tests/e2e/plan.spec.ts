@@ -157,7 +157,7 @@ test('what is ahead is shifted for all, with a notice', async ({ page }) => {
 	await page.getByLabel('Tell everybody on their page').check();
 	await page.getByRole('button', { name: 'Shift', exact: true }).click();
 	await expect(page.getByText('57 days, ')).toBeVisible();
-	await expect(cell(page, 3)).toContainText('held: Snow on the road');
+	await expect(cell(page, 3)).toContainText('cancelled: Snow on the road');
 	await expect(cell(page, 4)).toContainText('Stair intervals');
 	await part(page, 'Calendar, paper, file');
 	await expect(page.getByText(/1 day of rest from day 3 .* on: Snow on the road/)).toBeVisible();
@@ -201,12 +201,12 @@ test('a day is held for all, people read why, and it goes on again', async ({
 	await cell(page, 24).click();
 	await page.getByLabel('Reason that people read').fill('Storm over the ridge');
 	await page.getByRole('button', { name: 'Hold', exact: true }).click();
-	await expect(cell(page, 24)).toContainText('held: Storm over the ridge');
+	await expect(cell(page, 24)).toContainText('cancelled: Storm over the ridge');
 	const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: site });
 	await phone.goto(`/join/${demo.links['Noor Bastani']}`);
 	await expect(phone.getByText('This day is held for all')).toBeVisible();
 	await page.getByRole('button', { name: 'Let it go on' }).click();
-	await expect(cell(page, 24)).not.toContainText('held');
+	await expect(cell(page, 24)).not.toContainText('cancelled');
 	await phone.reload();
 	await expect(phone.getByRole('link', { name: 'Check in for day 24' })).toBeVisible();
 	await phone.close();

@@ -2,13 +2,14 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv';
 import { describe, expect, it } from 'vitest';
-import { newRule, newTest, planOfShape, SHAPES, STARTERS, startersOf } from '$core/plan';
-import { DEFAULT_OPTIONS, parseSessionText } from '$core/session';
-import { bundleText, type Bundle } from '$lib/server/bundle/bundle';
-import { LARGEST_BUNDLE, readBundle } from '$lib/server/bundle/read';
+import { newRule, newBenchmark, planOfTemplate, TEMPLATES, STARTERS, startersOf } from '$core/plan';
+import { parseSessionText } from '$core/session';
+import { bundleText, type Bundle } from '$lib/server/exports/bundle/bundle';
+import { LARGEST_BUNDLE, readBundle } from '$lib/server/exports/bundle/read-bundle';
 import { BEAM } from '../support/beam';
+import { PRACTICE } from '../support/practice';
 
-const [, , shape] = SHAPES;
+const [, , shape] = TEMPLATES;
 const names = startersOf(shape!);
 const keys = Object.fromEntries(names.map((name, i) => [name, `s${i + 1}`]));
 const SOUND: Bundle = {
@@ -33,18 +34,18 @@ const SOUND: Bundle = {
 		key: `s${i + 1}`,
 		name,
 		tags: [...STARTERS[name].tags],
-		versions: [parseSessionText(STARTERS[name].lines.join('\n')).session]
+		versions: [parseSessionText(STARTERS[name].lines.join('\n'), PRACTICE).session]
 	})),
 	plan: {
-		...planOfShape(shape!, keys),
-		tests: [newTest('t', 'Plank', 'Plank', 'longest hold')],
+		...planOfTemplate(shape!, keys),
+		tests: [newBenchmark('t', 'Plank', 'Plank', 'longest hold')],
 		rules: [newRule('r', { session: 's1', block: 0, part: 0 }, [{ kind: 'reps', reps: 1 }])]
 	},
 	messages: [{ day: 21, text: 'Halfway' }]
 };
 SOUND.plan = { ...SOUND.plan, days: SOUND.plan.days.map((day) => ({ ...day, tests: [] })) };
 
-const read = (text: string) => readBundle(text, DEFAULT_OPTIONS);
+const read = (text: string) => readBundle(text, PRACTICE);
 interface Loose extends Record<string, unknown> {
 	frame: Record<string, unknown>;
 	exercises: Record<string, unknown>[];

@@ -3,10 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/checkins/check-in';
+import { checkIn } from '$lib/server/attendance/check-in';
 import { openPglite } from '$lib/server/db/pglite';
 import { migrate } from '$lib/server/db/migrate';
-import { randomIds } from '$lib/server/ids';
+import { randomIds } from '$lib/server/platform/ids';
 import { makeCoach, makeWorld, PASSWORD, type TestContext, type World } from '../support/context';
 import { cookieOf, startServer, type RunningServer } from '../support/server';
 
@@ -186,7 +186,7 @@ describe('answers', () => {
 	});
 
 	it('say how things are', async () => {
-		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 4 });
+		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 5 });
 	});
 
 	it('give what leaves a plan to its coach alone', async () => {

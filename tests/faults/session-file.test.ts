@@ -1,15 +1,15 @@
 /** Files of sessions and exercises as they come from elsewhere: broken, huge, hostile, of another time. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { STANDARD } from '$core/library';
-import { DEFAULT_OPTIONS } from '$core/session';
-import { readExercisesCsv } from '$lib/server/library/exercise-file';
-import { readSessionFile, sessionJson } from '$lib/server/sessions/session-file';
-import { decodeText } from '$lib/server/text-file';
+import { STANDARD } from '$core/exercise';
+import { readExercisesCsv } from '$lib/server/exercise/exercise-file';
+import { readSessionFile, sessionJson } from '$lib/server/session/session-file';
+import { decodeText } from '$lib/server/web/text-file';
 import { anySession } from '../support/arbitrary';
 import { body } from '../support/context';
+import { PRACTICE } from '../support/practice';
 
-const read = (text: string) => readSessionFile(text, DEFAULT_OPTIONS);
+const read = (text: string) => readSessionFile(text, PRACTICE);
 const whole = JSON.parse(
 	sessionJson({ name: 'Any', tags: [], body: body('3 x 10 squat\n2 x 30 s plank') })
 ) as Record<string, unknown> & {
@@ -103,7 +103,7 @@ describe('a session file', () => {
 		fc.assert(
 			fc.property(anySession, (session) => {
 				const file = { name: 'Any', tags: ['a'], body: session };
-				expect(readSessionFile(sessionJson(file), DEFAULT_OPTIONS)).toMatchObject({ ...file, faults: [] });
+				expect(readSessionFile(sessionJson(file), PRACTICE)).toMatchObject({ ...file, faults: [] });
 			}),
 			{ numRuns: 60 }
 		);
@@ -173,8 +173,8 @@ describe('a list of exercises', () => {
 	});
 
 	it('cells that would run in a spreadsheet go out harmless', async () => {
-		const { exercisesCsv } = await import('$lib/server/library/exercise-file');
-		const { libraryOf } = await import('$core/library');
+		const { exercisesCsv } = await import('$lib/server/exercise/exercise-file');
+		const { libraryOf } = await import('$core/exercise');
 		const own = { ...STANDARD.find('Squat')!, name: '=HYPERLINK("x")', ownId: 'x' };
 		expect(exercisesCsv(libraryOf([own]))).not.toMatch(/(^|,)"?=HYPERLINK/m);
 	});

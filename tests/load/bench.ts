@@ -3,26 +3,26 @@
  * be, a ratio of two things measured in the same run. Prints one JSON line a figure; scripts/bench.mjs shows it.
  */
 import { PGlite } from '@electric-sql/pglite';
-import { packEntry } from '$core/cohort';
+import { packEntry } from '$core/day';
 import type { Session } from '$core/session';
-import { bundleText } from '$lib/server/bundle/bundle';
-import { bundleOf } from '$lib/server/bundle/put-out';
-import { readBundle } from '$lib/server/bundle/read';
-import { takeInBundle } from '$lib/server/bundle/take-in';
-import { personCalendar } from '$lib/server/calendar/calendars';
-import { challengeOf, createChallenge } from '$lib/server/challenges/challenge';
-import { checkIn } from '$lib/server/checkins/check-in';
+import { bundleText } from '$lib/server/exports/bundle/bundle';
+import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
+import { readBundle } from '$lib/server/exports/bundle/read-bundle';
+import { importBundle } from '$lib/server/exports/bundle/import-bundle';
+import { personCalendar } from '$lib/server/exports/calendar/calendars';
+import { challengeOf, createChallenge } from '$lib/server/challenge/challenge';
+import { checkIn } from '$lib/server/attendance/check-in';
 import { createCoach } from '$lib/server/auth/coach';
-import type { Context } from '$lib/server/context';
+import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
 import { pgliteDatabase } from '$lib/server/db/pglite';
-import { randomIds } from '$lib/server/ids';
-import { timingOf } from '$lib/server/library/house';
+import { randomIds } from '$lib/server/platform/ids';
+import { practiceOf } from '$lib/server/practice/practice';
 import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
 import { layDays, openPlan, planOf, savePlan } from '$lib/server/plan/plan';
-import { loadRoll } from '$lib/server/roll/roll';
-import { createSession } from '$lib/server/sessions/sessions';
+import { loadRoll } from '$lib/server/attendance/roll';
+import { createSession } from '$lib/server/session/sessions';
 import { bigPlan, checkPlans, compile, linear, search, tryOut } from './core';
 import { median, read, report, timed } from './measure';
 
@@ -201,9 +201,9 @@ async function leaving(context: Context, coachId: string): Promise<void> {
 		}
 	});
 	const out: number[] = [];
-	for (let i = 0; i < 10; i++) out.push(await timed(() => bundleOf(context, coachId, challenge.id)));
-	const text = bundleText(await bundleOf(context, coachId, challenge.id));
-	const timing = await timingOf(context.db, coachId);
+	for (let i = 0; i < 10; i++) out.push(await timed(() => exportBundle(context, coachId, challenge.id)));
+	const text = bundleText(await exportBundle(context, coachId, challenge.id));
+	const timing = await practiceOf(context.db, coachId);
 	const reading: number[] = [];
 	for (let i = 0; i < 10; i++) reading.push(await timed(() => Promise.resolve(readBundle(text, timing))));
 	const { bundle } = readBundle(text, timing);
@@ -217,8 +217,8 @@ async function leaving(context: Context, coachId: string): Promise<void> {
 	let back = '';
 	const taking = await timed(async () => {
 		const as = { name: bundle.name, startsOn: bundle.frame.startsOn };
-		const id = await takeInBundle(context, other.id, bundle, as);
-		back = bundleText(await bundleOf(context, other.id, id));
+		const id = await importBundle(context, other.id, bundle, as);
+		back = bundleText(await exportBundle(context, other.id, id));
 	});
 	let different = Math.abs(back.length - text.length);
 	for (let i = 0; i < Math.min(back.length, text.length); i++) if (back[i] !== text[i]) different++;

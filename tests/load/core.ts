@@ -1,31 +1,32 @@
 import { Bench } from 'tinybench';
-import { libraryOf, STANDARD, type Exercise } from '$core/library';
+import { libraryOf, STANDARD, type Exercise } from '$core/exercise';
 import {
 	checkPlan,
 	emptyForms,
 	EMPTY_PLAN,
-	layOut,
+	resolvePlan,
 	newRule,
 	REST_DAY,
 	simulate,
 	swapDays,
-	trialOf,
-	USUAL_ASSUMPTIONS,
+	simulationInput,
+	DEFAULT_ASSUMPTIONS,
 	type Plan,
 	type PlannedDay,
 	type PlanSession
 } from '$core/plan';
-import { ExerciseSearch } from '$lib/exercise-search';
+import { ExerciseSearch } from '$lib/features/build/exercise-search';
 import { compileSession } from '$core/session';
 import { HOUR, median, read, report, timesOf } from './measure';
+import { PRACTICE } from '../support/practice';
 
 export async function compile(): Promise<void> {
 	const bench = new Bench({ time: 1000 });
-	bench.add('compile', () => compileSession(HOUR));
+	bench.add('compile', () => compileSession(HOUR, PRACTICE));
 	await bench.run();
 	const result = bench.tasks[0]?.result;
 	const ms = result && 'latency' in result ? result.latency.p50 : NaN;
-	const { segments, totals } = compileSession(HOUR);
+	const { segments, totals } = compileSession(HOUR, PRACTICE);
 	report(
 		'compile a 60-minute session, median',
 		ms,
@@ -45,11 +46,11 @@ export function linear(): void {
 	const quickest = sessions.map(() => Infinity);
 	for (let turn = 0; turn < 60; turn++)
 		sessions.forEach((session, i) => {
-			const [ms = Infinity] = timesOf(1, () => void compileSession(session), 0);
+			const [ms = Infinity] = timesOf(1, () => void compileSession(session, PRACTICE), 0);
 			quickest[i] = Math.min(quickest[i] ?? Infinity, ms);
 		});
 	const [small, large] = sessions.map((session, i) => ({
-		count: compileSession(session).segments.length,
+		count: compileSession(session, PRACTICE).segments.length,
 		ms: quickest[i] ?? NaN
 	})) as [{ count: number; ms: number }, { count: number; ms: number }];
 	report(
@@ -104,8 +105,13 @@ export function bigPlan(): { plan: Plan; sessions: PlanSession[] } {
 export function checkPlans(): void {
 	const { plan, sessions } = bigPlan();
 	const known = emptyForms();
-	const check = (p: Plan) => checkPlan(layOut(p, sessions, { known }), { budgetMinutes: 45 });
-	const first = timesOf(1, () => void checkPlan(layOut(plan, sessions), { budgetMinutes: 45 }))[0] ?? NaN;
+	const check = (p: Plan) =>
+		checkPlan(resolvePlan(p, sessions, PRACTICE, known), PRACTICE, { budgetMinutes: 45 });
+	const first =
+		timesOf(
+			1,
+			() => void checkPlan(resolvePlan(plan, sessions, PRACTICE), PRACTICE, { budgetMinutes: 45 })
+		)[0] ?? NaN;
 	let turn = 0;
 	const times = timesOf(30, () => void check(swapDays(plan, 1 + (turn++ % 80), 84)));
 	report(
@@ -120,8 +126,8 @@ export function checkPlans(): void {
 /** The imagined groups of one click. */
 export function tryOut(): void {
 	const { plan, sessions } = bigPlan();
-	const trial = trialOf(layOut(plan, sessions), 45, 10);
-	const times = timesOf(5, () => void simulate(trial, USUAL_ASSUMPTIONS, 'bench', 200));
+	const trial = simulationInput(resolvePlan(plan, sessions, PRACTICE), 45, 10);
+	const times = timesOf(5, () => void simulate(trial, DEFAULT_ASSUMPTIONS, 'bench', 200));
 	report(
 		'a 12-week plan with 60 sessions lived by 200 groups of 25, median',
 		median(times),

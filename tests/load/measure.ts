@@ -1,4 +1,5 @@
 import { parseSessionText, type Session } from '$core/session';
+import { PRACTICE } from '../support/practice';
 
 export function report(name: string, value: number, unit: string, bound: number, detail: string): void {
 	console.log(JSON.stringify({ name, value, unit, bound, detail }));
@@ -24,7 +25,7 @@ export function timesOf(runs: number, work: () => void, warmUp = 5): number[] {
 	return times;
 }
 
-export const read = (text: string): Session => parseSessionText(text).session;
+export const read = (text: string): Session => parseSessionText(text, PRACTICE).session;
 
 /** About an hour: warm-up, four supersets, a long EMOM, a circuit of 40 slots, stretches. */
 export const HOUR = read(

@@ -4,7 +4,8 @@
  */
 import { describe, expect, it } from 'vitest';
 import { energyOf } from '$core/body';
-import { compileSession, FORMAT_NAMES, FORMATS, parseSessionText } from '$core/session';
+import { compileSession, formatNamed, formatNames, parseSessionText } from '$core/session';
+import { PRACTICE } from '../support/practice';
 
 const COMPENDIUM: Record<string, { met: number; says: string }> = {
 	'02020': { met: 8.0, says: 'calisthenics, vigorous effort' },
@@ -16,14 +17,14 @@ const COMPENDIUM: Record<string, { met: number; says: string }> = {
 };
 
 const kcal = (text: string, kg: number): number => {
-	const { session, faults } = parseSessionText(text);
+	const { session, faults } = parseSessionText(text, PRACTICE);
 	expect(faults).toEqual([]);
-	return energyOf(session, compileSession(session), kg);
+	return energyOf(session, compileSession(session, PRACTICE), kg);
 };
 
 describe('energy', () => {
-	it.each(FORMAT_NAMES)('%s has the MET of its code', (name) => {
-		const { met, code } = FORMATS[name].met;
+	it.each(formatNames())('%s has the MET of its code', (name) => {
+		const { met, code } = formatNamed(name).met;
 		expect(COMPENDIUM[code]?.met).toBe(met);
 	});
 

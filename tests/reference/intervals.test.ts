@@ -1,11 +1,12 @@
 /** Sums of timed work as coaches announce them. Common practice, no source. */
 import { describe, expect, it } from 'vitest';
 import { compileSession, parseLine, prescriptionOf } from '$core/session';
+import { PRACTICE, practiceWith } from '../support/practice';
 
 function seconds(line: string, keepLastRest = false): number {
-	const read = parseLine(line);
+	const read = parseLine(line, PRACTICE);
 	if (!('block' in read)) throw new Error(read.faults[0]?.message);
-	return compileSession({ blocks: [read.block] }, { keepLastRest }).totals.duration;
+	return compileSession({ blocks: [read.block] }, practiceWith({ timing: { keepLastRest } })).totals.duration;
 }
 const SIX = 'squat + push-up + plank + swing + glute bridge + fast feet';
 const TEN = `${SIX} + wall sit + curl + dead bug + step touch`;
@@ -24,10 +25,12 @@ describe('interval sums of common practice', () => {
 	});
 
 	it('every minute, 12 minutes, two alternating pairs: six rounds of each', () => {
-		const read = parseLine('emom 12 min: 8 squat + 6 push-up / 8 swing + 10 curl');
+		const read = parseLine('emom 12 min: 8 squat + 6 push-up / 8 swing + 10 curl', PRACTICE);
 		if (!('block' in read)) throw new Error('not read');
-		expect(prescriptionOf({ blocks: [read.block] }).map((exercise) => exercise.sets)).toEqual([6, 6, 6, 6]);
-		expect(compileSession({ blocks: [read.block] }).totals.duration).toBe(720);
+		expect(prescriptionOf({ blocks: [read.block] }, PRACTICE).map((exercise) => exercise.sets)).toEqual([
+			6, 6, 6, 6
+		]);
+		expect(compileSession({ blocks: [read.block] }, PRACTICE).totals.duration).toBe(720);
 	});
 
 	it('40/15 and 40/5 over eight exercises', () => {
@@ -45,10 +48,10 @@ describe('interval sums of common practice', () => {
 			.slice(0, 8)
 			.map((name) => `1 x 8 ${name} 3-1-1, rest 0`);
 		const blocks = slow.map((line) => {
-			const read = parseLine(line);
+			const read = parseLine(line, PRACTICE);
 			if (!('block' in read)) throw new Error(line);
 			return read.block;
 		});
-		expect(compileSession({ blocks }).totals.duration).toBeLessThan(15 * 60);
+		expect(compileSession({ blocks }, PRACTICE).totals.duration).toBeLessThan(15 * 60);
 	});
 });

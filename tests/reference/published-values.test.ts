@@ -3,11 +3,13 @@
  * Prescription (10th ed.) and WHO 2020 guidelines on physical activity, both from memory.
  */
 import { describe, expect, it } from 'vitest';
-import { MUSCLES, STANDARD } from '$core/library';
-import { balanceOf, checkSession, coolDownFor, DEFAULT_HOUSE, warmUpFor } from '$core/review';
+import { MUSCLES, STANDARD } from '$core/exercise';
+import { balanceOf, checkSession, coolDownFor, warmUpFor } from '$core/analysis';
+import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession, parseSessionText, type Session } from '$core/session';
+import { PRACTICE } from '../support/practice';
 
-const read = (text: string): Session => parseSessionText(text).session;
+const read = (text: string): Session => parseSessionText(text, PRACTICE).session;
 
 /** ACSM: warm-up and cool-down of 5 to 10 min; static stretches 10 to 30 s, 30 to 60 s for older adults. */
 const ACSM = { phase: [5, 10], stretch: [10, 30], olderStretch: [30, 60] } as const;
@@ -43,27 +45,27 @@ describe('ACSM', () => {
 		'4 x 10 push-up\n4 x 10 bent-over row @ 8 kg',
 		'hiit 8 x 30/60: fast feet'
 	])('the warm-up put before %j takes 5 to 10 minutes', (text) => {
-		const block = warmUpFor(read(text), STANDARD, DEFAULT_HOUSE.warmUp);
-		const minutes = compileSession({ blocks: [block] }).totals.duration / 60;
+		const block = warmUpFor(read(text), PRACTICE, DEFAULT_HOUSE.warmUp);
+		const minutes = compileSession({ blocks: [block] }, PRACTICE).totals.duration / 60;
 		expect(minutes).toBeGreaterThanOrEqual(ACSM.phase[0] - 0.5);
 		expect(minutes).toBeLessThanOrEqual(ACSM.phase[1]);
 	});
 
 	it('the stretches put after the work are held as published, on both sides, where the work was', () => {
 		const session = read('4 x 10 goblet squat @ 12 kg\n4 x 10 Romanian deadlift @ 10 kg');
-		const block = coolDownFor(session, STANDARD, DEFAULT_HOUSE.coolDown, DEFAULT_HOUSE.stretchHold);
+		const block = coolDownFor(session, PRACTICE, DEFAULT_HOUSE.coolDown);
 		for (const part of block.parts) {
 			expect(part.target).toEqual({ kind: 'seconds', seconds: 30 });
 			expect(part.perSide).toBe(STANDARD.find(part.exercise)?.perSide);
 		}
-		const { stretched } = balanceOf({ blocks: [block] });
+		const { stretched } = balanceOf({ blocks: [block] }, PRACTICE);
 		for (const muscle of ['quads', 'hamstrings', 'glutes'] as const)
 			expect(stretched[muscle]).toBeGreaterThanOrEqual(30);
 	});
 
 	it('a cool-down under the published five minutes is remarked on, one of five is not', () => {
 		const rules = (text: string) =>
-			checkSession(read(`3 x 10 squat\n${text}`)).map((finding) => finding.rule);
+			checkSession(read(`3 x 10 squat\n${text}`), PRACTICE).map((finding) => finding.rule);
 		expect(rules('cool-down: holds, rest 5: 30 s per side calf stretch')).toContain('cool-down too short');
 		expect(rules('cool-down: holds 4 rounds, rest 10: 30 s per side calf stretch')).not.toContain(
 			'cool-down too short'

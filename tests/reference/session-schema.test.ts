@@ -3,18 +3,18 @@ import { readFileSync } from 'node:fs';
 import Ajv from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_OPTIONS } from '$core/session';
-import { readSession } from '$lib/server/sessions/schema';
-import { readSessionFile, sessionJson } from '$lib/server/sessions/session-file';
+import { readSession } from '$lib/server/session/sessions';
+import { readSessionFile, sessionJson } from '$lib/server/session/session-file';
 import { anySession } from '../support/arbitrary';
 import { body, SMALL } from '../support/context';
+import { PRACTICE } from '../support/practice';
 
 const schema = JSON.parse(readFileSync('docs/formats/session.schema.json', 'utf8')) as object;
 const fits = new Ajv({ strict: true, allErrors: true }).compile(schema);
 
 const taken = (input: unknown): boolean => {
 	try {
-		readSession(input);
+		readSession(input, PRACTICE);
 		return true;
 	} catch {
 		return false;
@@ -101,7 +101,7 @@ describe('docs/formats/session-file.schema.json', () => {
 			...wrong
 		};
 		expect(fitsFile(file)).toBe(false);
-		const taken = readSessionFile(JSON.stringify(file), DEFAULT_OPTIONS);
+		const taken = readSessionFile(JSON.stringify(file), PRACTICE);
 		// A field that nobody knows is passed over by the reader; everything else is said.
 		expect(taken.faults.length > 0 || 'colour' in wrong).toBe(true);
 	});

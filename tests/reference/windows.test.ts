@@ -1,7 +1,7 @@
 /** Due windows against luxon (its own zone arithmetic over the IANA database) in all zones, day by day. */
 import { DateTime, IANAZone } from 'luxon';
 import { describe, expect, it } from 'vitest';
-import { dueWindow, type ReleasePolicy } from '$core/release';
+import { dueWindow, type ReleasePolicy } from '$core/calendar';
 
 const FROM = '2025-01-01';
 const DAYS = 3 * 365;

@@ -4,11 +4,12 @@
  */
 import { describe, expect, it } from 'vitest';
 import { compileSession, parseSessionText, prescriptionOf, type Timeline } from '$core/session';
+import { PRACTICE } from '../support/practice';
 
 function timeline(text: string): Timeline {
-	const { session, faults } = parseSessionText(text);
+	const { session, faults } = parseSessionText(text, PRACTICE);
 	expect(faults).toEqual([]);
-	return compileSession(session);
+	return compileSession(session, PRACTICE);
 }
 
 interface Worked {
@@ -176,9 +177,10 @@ describe('worked out on paper', () => {
 
 	it('asks in the log for what the coach counts', () => {
 		const { session } = parseSessionText(
-			'emom 12 min: 8 squat / 6 push-up\n3 x 10 curl @ 8 kg, drop 20%\namrap 8 min: 5 squat'
+			'emom 12 min: 8 squat / 6 push-up\n3 x 10 curl @ 8 kg, drop 20%\namrap 8 min: 5 squat',
+			PRACTICE
 		);
-		expect(prescriptionOf(session).map(({ exercise, sets }) => [exercise, sets])).toEqual([
+		expect(prescriptionOf(session, PRACTICE).map(({ exercise, sets }) => [exercise, sets])).toEqual([
 			['Squat', 6],
 			['Push-up', 6],
 			['Curl', 3],

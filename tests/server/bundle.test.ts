@@ -1,16 +1,16 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { newRule, newTest, putDays, type Plan } from '$core/plan';
-import { bundleText, type Bundle } from '$lib/server/bundle/bundle';
-import { bundleOf } from '$lib/server/bundle/put-out';
-import { readBundle } from '$lib/server/bundle/read';
-import { takeInBundle } from '$lib/server/bundle/take-in';
-import { challengeOf, challengesOf } from '$lib/server/challenges/challenge';
-import { createExercise, ownExercises } from '$lib/server/library/exercises';
-import { timingOf } from '$lib/server/library/house';
+import { newRule, newBenchmark, putDays, type Plan } from '$core/plan';
+import { bundleText, type Bundle } from '$lib/server/exports/bundle/bundle';
+import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
+import { readBundle } from '$lib/server/exports/bundle/read-bundle';
+import { importBundle } from '$lib/server/exports/bundle/import-bundle';
+import { challengeOf, challengesOf } from '$lib/server/challenge/challenge';
+import { createExercise, ownExercises } from '$lib/server/exercise/exercises';
+import { practiceOf } from '$lib/server/practice/practice';
 import { takeDaysOff } from '$lib/server/plan/days-off';
-import { announce, messagesOf } from '$lib/server/plan/notices';
+import { postAnnouncement, messagesOf } from '$lib/server/challenge/announcements';
 import { openPlan, planOf, savePlan } from '$lib/server/plan/plan';
-import { createSession, saveSession, sessionsOf, versionById } from '$lib/server/sessions/sessions';
+import { createSession, saveSession, sessionsOf, versionById } from '$lib/server/session/sessions';
 import { BEAM } from '../support/beam';
 import { refusal } from '../support/refusal';
 import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
@@ -43,7 +43,7 @@ async function furnish() {
 			newRule('r3', { exercise: 'beam lift' }, [{ kind: 'double', top: 12, kg: 1 }])
 		],
 		deload: { every: 2, keep: 0.6 },
-		tests: [newTest('t', 'Plank', 'Plank', 'longest hold')],
+		tests: [newBenchmark('t', 'Plank', 'Plank', 'longest hold')],
 		audience: { level: 'trained', items: ['mat'], heaviestKg: 22.5 }
 	};
 	await savePlan(context, coach.id, challenge.id, { revision, plan: next });
@@ -54,13 +54,14 @@ async function furnish() {
 		tags: ['legs'],
 		basedOn: 1
 	});
-	await announce(context, coach.id, challenge.id, { text: 'Halfway: well carried', day: 7 });
-	await announce(context, coach.id, challenge.id, { text: 'ähnlich weiter', day: 7 });
-	await announce(context, coach.id, challenge.id, { text: 'Zelt packen', day: 7 });
+	await postAnnouncement(context, coach.id, challenge.id, { text: 'Halfway: well carried', day: 7 });
+	await postAnnouncement(context, coach.id, challenge.id, { text: 'ähnlich weiter', day: 7 });
+	await postAnnouncement(context, coach.id, challenge.id, { text: 'Zelt packen', day: 7 });
 	await takeDaysOff(context, coach.id, challenge.id, { how: 'hold', days: [9], reason: 'Storm', tell: true });
 }
-const bundle = (): Promise<Bundle> => bundleOf(context, world.coach.id, world.challenge.id);
-const readIn = async (coachId: string, text: string) => readBundle(text, await timingOf(context.db, coachId));
+const bundle = (): Promise<Bundle> => exportBundle(context, world.coach.id, world.challenge.id);
+const readIn = async (coachId: string, text: string) =>
+	readBundle(text, await practiceOf(context.db, coachId));
 const START = { name: 'Hut weeks', startsOn: '2026-11-23' };
 
 describe('a challenge as a file', () => {
@@ -92,11 +93,11 @@ describe('a challenge as a file', () => {
 		const there = await testContext();
 		there.at('2026-11-23T07:00:00Z');
 		const coach = await makeCoach(there, 'Elsewhere');
-		const { bundle: read, faults, unknown } = readBundle(text, await timingOf(there.db, coach.id));
+		const { bundle: read, faults, unknown } = readBundle(text, await practiceOf(there.db, coach.id));
 		expect(faults).toEqual([]);
 		expect(unknown).toEqual([]);
-		const id = await takeInBundle(there, coach.id, read!, START);
-		expect(bundleText(await bundleOf(there, coach.id, id))).toBe(text);
+		const id = await importBundle(there, coach.id, read!, START);
+		expect(bundleText(await exportBundle(there, coach.id, id))).toBe(text);
 		// And it sends the same sessions, with what the rules make of them.
 		const bodies = async (c: TestContext, coachId: string, challengeId: string) => {
 			const plan = await planOf(c.db, await challengeOf(c.db, coachId, challengeId));
@@ -113,7 +114,7 @@ describe('a challenge as a file', () => {
 	it('used again by the same coach brings no session or exercise a second time', async () => {
 		const before = (await sessionsOf(context.db, world.coach.id)).map(({ name }) => name);
 		const { bundle: read } = await readIn(world.coach.id, bundleText(await bundle()));
-		const id = await takeInBundle(context, world.coach.id, read!, { name: 'Again', startsOn: '2027-01-04' });
+		const id = await importBundle(context, world.coach.id, read!, { name: 'Again', startsOn: '2027-01-04' });
 		// Small has two versions on its days, so that it comes as a session of its own.
 		expect((await sessionsOf(context.db, world.coach.id)).map(({ name }) => name)).toEqual(
 			[...before, 'Small 2'].sort()
@@ -123,7 +124,7 @@ describe('a challenge as a file', () => {
 		expect(again).toMatchObject({ name: 'Again', startsOn: '2027-01-04', days: 14, lateWorth: 0.5 });
 		expect(await messagesOf(context.db, again)).toEqual(expect.arrayContaining(MESSAGES));
 		const plan = await planOf(context.db, again);
-		expect(plan.every(({ held }) => held === null)).toBe(true);
+		expect(plan.every(({ cancelled }) => cancelled === null)).toBe(true);
 	});
 
 	it('leaves alone what is here under its name and says another thing', async () => {
@@ -131,8 +132,8 @@ describe('a challenge as a file', () => {
 		await createExercise(context, coach.id, { ...BEAM, cues: ['Another cue'] });
 		await createSession(context, coach.id, { name: 'Beams', body: body('1 x 1 plank, rest 0') });
 		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
-		const id = await takeInBundle(context, coach.id, read!, START);
-		const out = await bundleOf(context, coach.id, id);
+		const id = await importBundle(context, coach.id, read!, START);
+		const out = await exportBundle(context, coach.id, id);
 		expect(out.sessions.map(({ name }) => name)).toEqual(['Beams 2', 'Small']);
 		expect(out.exercises.map(({ name }) => name)).toEqual(['Beam lift 2', 'Plank lift']);
 		expect(out.sessions[0]?.versions[0]?.blocks[0]?.parts[0]?.exercise).toBe('Beam lift 2');
@@ -143,7 +144,7 @@ describe('a challenge as a file', () => {
 		const coach = await makeCoach(context, 'Other');
 		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
 		expect(
-			(await refusal(takeInBundle(context, coach.id, read!, { ...START, startsOn: '2020-01-01' }))).status
+			(await refusal(importBundle(context, coach.id, read!, { ...START, startsOn: '2020-01-01' }))).status
 		).toBe(400);
 		expect(await challengesOf(context.db, coach.id)).toEqual([]);
 		expect(await sessionsOf(context.db, coach.id)).toEqual([]);
@@ -152,7 +153,7 @@ describe('a challenge as a file', () => {
 
 	it('is another coach’s for nobody', async () => {
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(bundleOf(context, other.id, world.challenge.id))).status).toBe(404);
+		expect((await refusal(exportBundle(context, other.id, world.challenge.id))).status).toBe(404);
 	});
 
 	it('says of an exercise that nobody knows that it is kept by name', async () => {

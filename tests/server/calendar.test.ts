@@ -3,16 +3,16 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from
 import { insertDays, putDays, swapDays } from '$core/plan';
 import { revokeLink } from '$lib/server/auth/link';
 import {
-	endCoachAddress,
-	endPersonAddress,
-	makeCoachAddress,
-	makePersonAddress,
+	revokeCoachCalendarLink,
+	revokePersonCalendarLink,
+	createCoachCalendarLink,
+	createPersonCalendarLink,
 	ownerOf
-} from '$lib/server/calendar/address';
-import { coachCalendar, personCalendar } from '$lib/server/calendar/calendars';
-import { challengeOf } from '$lib/server/challenges/challenge';
+} from '$lib/server/exports/calendar/links';
+import { coachCalendar, personCalendar } from '$lib/server/exports/calendar/calendars';
+import { challengeOf } from '$lib/server/challenge/challenge';
 import { enrol } from '$lib/server/people/enrolments';
-import { excuse, unexcuse } from '$lib/server/people/excuses';
+import { excuse, unexcuse } from '$lib/server/attendance/excuses';
 import { setHour } from '$lib/server/people/hour';
 import { takeDaysOff } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
@@ -224,30 +224,30 @@ describe('addresses', () => {
 
 	it('open one calendar until they are ended or made anew', async () => {
 		const { enrolmentId } = world.people[0]!;
-		const first = await makePersonAddress(context, enrolmentId);
+		const first = await createPersonCalendarLink(context, enrolmentId);
 		expect(await ownerOf(context.db, first)).toEqual({ enrolmentId });
-		const second = await makePersonAddress(context, enrolmentId);
+		const second = await createPersonCalendarLink(context, enrolmentId);
 		expect(await ownerOf(context.db, first)).toBeNull();
-		await endPersonAddress(context.db, enrolmentId);
+		await revokePersonCalendarLink(context.db, enrolmentId);
 		expect(await ownerOf(context.db, second)).toBeNull();
 		expect(await ownerOf(context.db, '')).toBeNull();
 	});
 
 	it('end when the person’s link is revoked', async () => {
 		const { enrolmentId } = world.people[1]!;
-		const secret = await makePersonAddress(context, enrolmentId);
+		const secret = await createPersonCalendarLink(context, enrolmentId);
 		await revokeLink(context, world.coach.id, enrolmentId);
 		expect(await ownerOf(context.db, secret)).toBeNull();
 	});
 
 	it('are a coach’s own for her challenge', async () => {
 		const { coach, challenge } = world;
-		const secret = await makeCoachAddress(context, coach.id, challenge.id);
+		const secret = await createCoachCalendarLink(context, coach.id, challenge.id);
 		expect(await ownerOf(context.db, secret)).toEqual({ challengeId: challenge.id });
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(makeCoachAddress(context, other.id, challenge.id))).status).toBe(404);
-		expect((await refusal(endCoachAddress(context.db, other.id, challenge.id))).status).toBe(404);
-		await endCoachAddress(context.db, coach.id, challenge.id);
+		expect((await refusal(createCoachCalendarLink(context, other.id, challenge.id))).status).toBe(404);
+		expect((await refusal(revokeCoachCalendarLink(context.db, other.id, challenge.id))).status).toBe(404);
+		await revokeCoachCalendarLink(context.db, coach.id, challenge.id);
 		expect(await ownerOf(context.db, secret)).toBeNull();
 	});
 });

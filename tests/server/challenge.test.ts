@@ -5,10 +5,10 @@ import {
 	challengesOf,
 	createChallenge,
 	inputOf
-} from '$lib/server/challenges/challenge';
-import { checkIn } from '$lib/server/checkins/check-in';
+} from '$lib/server/challenge/challenge';
+import { checkIn } from '$lib/server/attendance/check-in';
 import { layDays, planOf } from '$lib/server/plan/plan';
-import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/sessions/sessions';
+import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/session/sessions';
 import {
 	body,
 	FRAME,

@@ -1,7 +1,7 @@
 import { beforeAll, afterAll, describe, expect, it } from 'vitest';
 import type { Person } from '$lib/server/auth/link';
-import { checkIn } from '$lib/server/checkins/check-in';
-import { checkinOfDay, openDay, ownCheckin, standingOf } from '$lib/server/checkins/day';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { checkinOfDay, openDay, ownCheckin, standingOf } from '$lib/server/day/own-day';
 import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

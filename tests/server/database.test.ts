@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { readConfig } from '$lib/server/config';
-import { DemoClock, fixedClock } from '$lib/server/clock';
-import { seededIds } from '$lib/server/ids';
+import { readConfig } from '$lib/server/platform/config';
+import { DemoClock, fixedClock } from '$lib/server/platform/clock';
+import { seededIds } from '$lib/server/platform/ids';
 import type { Database } from '$lib/server/db/database';
 import { migrate, NEWEST, schemaVersion } from '$lib/server/db/migrate';
-import { readSetting, writeSetting } from '$lib/server/settings';
+import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { emptyDatabase } from '../support/context';
 
 let db: Database;

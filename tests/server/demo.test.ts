@@ -1,14 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adherence } from '$core/cohort';
-import { weekdayOf } from '$core/release';
+import { adherence } from '$core/attendance';
+import { weekdayOf } from '$core/calendar';
 import { forgetAfter, liveUntil } from '$demo/live';
 import { writeDemo } from '$demo/seed';
-import { challengesOf, type Challenge } from '$lib/server/challenges/challenge';
+import { challengesOf, type Challenge } from '$lib/server/challenge/challenge';
 import type { Database } from '$lib/server/db/database';
-import { sumsOf } from '$lib/server/checkins/rebuild';
-import { randomIds } from '$lib/server/ids';
+import { sumsOf } from '$lib/server/attendance/projection';
+import { randomIds } from '$lib/server/platform/ids';
 import { planOf } from '$lib/server/plan/plan';
-import { loadRoll, type Roll } from '$lib/server/roll/roll';
+import { loadRoll, type Roll } from '$lib/server/attendance/roll';
 import { emptyDatabase } from '../support/context';
 
 const NOW = Date.parse('2026-05-13T05:40:00Z');

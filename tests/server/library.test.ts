@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { libraryOf, STANDARD } from '$core/library';
-import { DEFAULT_HOUSE } from '$core/review';
+import { libraryOf, STANDARD } from '$core/exercise';
+import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession } from '$core/session';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { exercisesCsv, readExercisesCsv } from '$lib/server/library/exercise-file';
+import { exercisesCsv, readExercisesCsv } from '$lib/server/exercise/exercise-file';
 import {
 	changeExercise,
 	createExercise,
@@ -11,9 +11,9 @@ import {
 	libraryFor,
 	ownExercises,
 	retireExercise
-} from '$lib/server/library/exercises';
-import { houseOf, saveHouse, timingOf } from '$lib/server/library/house';
-import { createSession, sessionOf } from '$lib/server/sessions/sessions';
+} from '$lib/server/exercise/exercises';
+import { houseOf, saveHouse, practiceOf } from '$lib/server/practice/practice';
+import { createSession, sessionOf } from '$lib/server/session/sessions';
 import { refusal } from '../support/refusal';
 import { body, PASSWORD, testContext, type TestContext } from '../support/context';
 
@@ -103,7 +103,7 @@ describe('a coach’s own exercises', () => {
 		await changeExercise(context, coach.id, id, { ...BEAM, name: 'Roof beam lift' });
 		const after = await sessionOf(context.db, coach.id, saved.id);
 		expect(after.body).toEqual(before.body);
-		const timing = await timingOf(context.db, coach.id);
+		const timing = await practiceOf(context.db, coach.id);
 		expect(timing.library.find('Beam lift')?.name).toBe('Roof beam lift');
 		// 3 × 10 × 5 s and two rests of 60: the pace is found under the former name
 		expect(compileSession(after.body, timing).totals.duration).toBe(270);
@@ -172,7 +172,7 @@ describe('house rules', () => {
 	});
 
 	it('set the pace of exercises without one of their own', async () => {
-		const timing = await timingOf(context.db, coach.id);
+		const timing = await practiceOf(context.db, coach.id);
 		// an unknown exercise: 10 × (3 + 1 + 2)
 		expect(compileSession(body('1 x 10 roof dance, rest 0'), timing).totals.duration).toBe(60);
 	});

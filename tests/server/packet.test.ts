@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newTest, putDays } from '$core/plan';
-import { checkIn } from '$lib/server/checkins/check-in';
-import { challengeOf } from '$lib/server/challenges/challenge';
-import { packetPdf } from '$lib/server/pdf/packet-pdf';
-import { excuse } from '$lib/server/people/excuses';
-import { coachPacket, ownPacket } from '$lib/server/plan/packet';
+import { newBenchmark, putDays } from '$core/plan';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { packetPdf } from '$lib/server/exports/pdf/packet-pdf';
+import { excuse } from '$lib/server/attendance/excuses';
+import { coachPacket, ownPacket } from '$lib/server/exports/packet';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
-import { challengeSheet } from '$lib/server/plan/sheet';
-import { saveSession } from '$lib/server/sessions/sessions';
+import { challengeSheet } from '$lib/server/exports/plan-sheet';
+import { saveSession } from '$lib/server/session/sessions';
 import { refusal } from '../support/refusal';
 import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
 
@@ -54,7 +54,7 @@ describe('a packet of sessions', () => {
 			revision,
 			plan: {
 				...putDays(plan, [4], { kind: 'test', tests: ['t'] }),
-				tests: [newTest('t', 'Plank', 'Plank', 'longest hold')]
+				tests: [newBenchmark('t', 'Plank', 'Plank', 'longest hold')]
 			}
 		});
 		const packet = await packetOf(0, true);

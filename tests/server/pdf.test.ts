@@ -1,17 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import {
-	layOut,
+	resolvePlan,
 	newRule,
-	newTest,
-	planOfShape,
+	newBenchmark,
+	planOfTemplate,
 	planSheet,
-	SHAPES,
+	TEMPLATES,
 	STARTERS,
 	startersOf,
 	type Plan
 } from '$core/plan';
 import { parseSessionText } from '$core/session';
-import { planSheetPdf } from '$lib/server/pdf/plan-sheet-pdf';
+import { planSheetPdf } from '$lib/server/exports/pdf/plan-sheet-pdf';
+import { PRACTICE } from '../support/practice';
 
 /** Pages of a PDF: its page objects stand in it uncompressed. */
 const pagesOf = (pdf: Uint8Array): number =>
@@ -27,10 +28,10 @@ async function sheetOf(
 	const sessions = names.map((name) => ({
 		key: name,
 		name: rename(name),
-		body: parseSessionText(STARTERS[name].lines.join('\n')).session
+		body: parseSessionText(STARTERS[name].lines.join('\n'), PRACTICE).session
 	}));
 	const sheet = planSheet(
-		layOut(plan, sessions),
+		resolvePlan(plan, sessions, PRACTICE),
 		'2026-11-30',
 		plan.days.map(() => null)
 	);
@@ -45,10 +46,10 @@ async function sheetOf(
 }
 
 describe('the plan on paper', () => {
-	it.each(SHAPES.map((shape) => [shape.key, shape] as const))('has two pages: %s', async (_, shape) => {
+	it.each(TEMPLATES.map((shape) => [shape.key, shape] as const))('has two pages: %s', async (_, shape) => {
 		const names = startersOf(shape);
 		const pdf = await sheetOf(
-			planOfShape(shape, Object.fromEntries(names.map((name) => [name, name]))),
+			planOfTemplate(shape, Object.fromEntries(names.map((name) => [name, name]))),
 			names
 		);
 		expect(Buffer.from(pdf.subarray(0, 5)).toString()).toBe('%PDF-');
@@ -59,7 +60,7 @@ describe('the plan on paper', () => {
 		const long = (name: string) => `${name} ${'of the high northern ridge '.repeat(4)}`.slice(0, 80);
 		const names = Object.keys(STARTERS) as (keyof typeof STARTERS)[];
 		const tests = Array.from({ length: 12 }, (_, i) =>
-			newTest(`t${i}`, long(`Test ${i}`).slice(0, 60), 'Push-up', 'most reps in a time', { seconds: 60 })
+			newBenchmark(`t${i}`, long(`Test ${i}`).slice(0, 60), 'Push-up', 'most reps in a time', { seconds: 60 })
 		);
 		const plan: Plan = {
 			days: Array.from({ length: 84 }, (_, i) => ({

@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/checkins/check-in';
+import { checkIn } from '$lib/server/attendance/check-in';
 import { changePerson } from '$lib/server/people/change';
-import { enrolmentOf, enrolmentsOf, takeOff } from '$lib/server/people/enrolments';
-import { excuse, excusesOf, unexcuse } from '$lib/server/people/excuses';
+import { enrolmentOf, enrolmentsOf, unenrol } from '$lib/server/people/enrolments';
+import { excuse, excusesOf, unexcuse } from '$lib/server/attendance/excuses';
 import { importRoster, previewRoster } from '$lib/server/people/import';
-import { standingOf } from '$lib/server/checkins/day';
+import { standingOf } from '$lib/server/day/own-day';
 import { openingsOf } from '$lib/server/desk/desk';
 import { makeChallenge, makeWorld, testContext, type TestContext, type World } from '../support/context';
 
@@ -168,11 +168,11 @@ describe('a person', () => {
 	});
 
 	it('is taken off only before the first check-in', async () => {
-		await expect(takeOff(context, world.challenge.id, world.people[1]!.enrolmentId)).rejects.toMatchObject({
+		await expect(unenrol(context, world.challenge.id, world.people[1]!.enrolmentId)).rejects.toMatchObject({
 			status: 409
 		});
 		const before = await count();
-		await takeOff(context, world.challenge.id, world.people[2]!.enrolmentId);
+		await unenrol(context, world.challenge.id, world.people[2]!.enrolmentId);
 		expect(await count()).toBe(before - 1);
 	});
 });

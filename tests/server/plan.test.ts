@@ -1,16 +1,16 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { EMPTY_PLAN, insertDays, newRule, newTest, putDays, REST_DAY, type Plan } from '$core/plan';
-import { challengeOf } from '$lib/server/challenges/challenge';
-import { checkIn } from '$lib/server/checkins/check-in';
-import { openDay } from '$lib/server/checkins/day';
-import { checkinsOf } from '$lib/server/checkins/history';
-import { excusedTogether, letGoOn, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
-import { announce, noticesOf, takeDown } from '$lib/server/plan/notices';
+import { EMPTY_PLAN, insertDays, newRule, newBenchmark, putDays, REST_DAY, type Plan } from '$core/plan';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { openDay } from '$lib/server/day/own-day';
+import { checkinsOf } from '$lib/server/attendance/history';
+import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
+import { postAnnouncement, announcementsOf, removeAnnouncement } from '$lib/server/challenge/announcements';
 import { openPlan, planOf, savePlan, type OpenPlan } from '$lib/server/plan/plan';
-import { layShape } from '$lib/server/plan/shape';
-import { buildTestSession } from '$lib/server/plan/test-session';
-import { loadRoll } from '$lib/server/roll/roll';
-import { createSession, saveSession, versionById, versionsOf } from '$lib/server/sessions/sessions';
+import { applyTemplate } from '$lib/server/plan/template';
+import { buildTestSession } from '$lib/server/plan/benchmark-session';
+import { loadRoll } from '$lib/server/attendance/roll';
+import { createSession, saveSession, versionById, versionsOf } from '$lib/server/session/sessions';
 import { refusal } from '../support/refusal';
 import {
 	body,
@@ -56,8 +56,8 @@ describe('a plan', () => {
 
 	it('comes back as it was saved', async () => {
 		const before = await open();
-		expect(before).toMatchObject({ outTo: 1, revision: 2 });
-		const test = newTest('t', 'Plank', 'Plank', 'longest hold');
+		expect(before).toMatchObject({ releasedTo: 1, revision: 2 });
+		const test = newBenchmark('t', 'Plank', 'Plank', 'longest hold');
 		const next = {
 			...putDays(before.plan, [3], { kind: 'test', effort: 8, tests: ['t'] }),
 			tests: [test],
@@ -169,21 +169,21 @@ describe('a plan', () => {
 			days: [1, 2],
 			reason: 'Storm over the ridge'
 		});
-		expect((await days()).slice(0, 3).map((day) => day.held)).toEqual([
+		expect((await days()).slice(0, 3).map((day) => day.cancelled)).toEqual([
 			'Storm over the ridge',
 			'Storm over the ridge',
 			null
 		]);
 		expect(await openDay(context, person, 1)).toMatchObject({
-			held: 'Storm over the ridge',
-			result: { state: 'held', credit: 0 }
+			cancelled: 'Storm over the ridge',
+			result: { state: 'cancelled', credit: 0 }
 		});
 		const roll = await loadRoll(context.db, challenge, await days(), context.clock.now());
 		expect(roll.group.due).toBe(0);
 		// A saved plan leaves it as it is: what is held is the date.
 		await save((p) => insertDays(p, 3));
-		expect((await days())[1]?.held).toBe('Storm over the ridge');
-		await letGoOn(context, coach.id, challenge.id, { days: [1] });
+		expect((await days())[1]?.cancelled).toBe('Storm over the ridge');
+		await restoreDays(context, coach.id, challenge.id, { days: [1] });
 		expect((await openDay(context, person, 1)).result.state).toBe('open');
 		const other = await makeCoach(context, 'Other');
 		const asked = (coachId: string, raw: object) =>
@@ -200,27 +200,27 @@ describe('a plan', () => {
 
 	it('takes a shape with sessions of its own, and those that are there as they are', async () => {
 		const { coach, challenge } = world;
-		expect((await refusal(layShape(context, coach.id, challenge.id, 'five-two-28'))).status).toBe(409);
+		expect((await refusal(applyTemplate(context, coach.id, challenge.id, 'five-two-28'))).status).toBe(409);
 		await save((p) => ({ ...p, days: p.days.map((day) => ({ ...day, session: null })) }));
-		await layShape(context, coach.id, challenge.id, 'five-two-28');
+		await applyTemplate(context, coach.id, challenge.id, 'five-two-28');
 		const { plan, sessions } = await open();
 		expect(plan.days).toHaveLength(28);
 		expect(plan.rules.length).toBeGreaterThan(0);
 		const sent = await days();
 		expect(sent.filter((day) => day.kind === 'train').every((day) => day.sessionId !== null)).toBe(true);
 		await save((p) => ({ ...p, days: p.days.map((day) => ({ ...day, session: null })) }));
-		await layShape(context, coach.id, challenge.id, 'six-weeks-four');
+		await applyTemplate(context, coach.id, challenge.id, 'six-weeks-four');
 		const later = await open();
 		expect(later.plan.days).toHaveLength(42);
 		expect(later.sessions.filter(({ name }) => name === 'Legs and pull')).toHaveLength(1);
 		expect(sessions.length).toBeLessThan(later.sessions.length);
-		expect(await refusal(layShape(context, coach.id, challenge.id, 'toString'))).toMatchObject({
+		expect(await refusal(applyTemplate(context, coach.id, challenge.id, 'toString'))).toMatchObject({
 			status: 404
 		});
 	});
 
 	it('has a session built that takes its tests', async () => {
-		const tests = [newTest('t', 'Plank', 'Plank', 'longest hold')];
+		const tests = [newBenchmark('t', 'Plank', 'Plank', 'longest hold')];
 		expect(await buildTestSession(context, world.coach.id, tests)).toBe('Test day');
 		expect(await buildTestSession(context, world.coach.id, tests)).toBe('Test day 2');
 		for (const wrong of [[], null, [{ ...tests[0], measure: 'a guess' }]])
@@ -302,7 +302,7 @@ describe('days that do not go as planned', () => {
 
 	const off = (raw: object, coachId = world.coach.id) =>
 		takeDaysOff(context, coachId, world.challenge.id, { reason: 'Storm', days: [3], ...raw });
-	const told = async () => (await noticesOf(context, world.challenge.id)).map(({ text }) => text);
+	const told = async () => (await announcementsOf(context, world.challenge.id)).map(({ text }) => text);
 	const states = async (person: number) => {
 		const { rows } = await loadRoll(context.db, world.challenge, await days(), context.clock.now());
 		const row = rows.find((one) => one.person.id === world.people[person]!.enrolmentId);
@@ -331,7 +331,7 @@ describe('days that do not go as planned', () => {
 		await off({ how: 'shift', days: [3, 4], tell: true });
 		const after = await days();
 		expect(after).toHaveLength(16);
-		expect(after.slice(2, 4).map(({ kind, held }) => [kind, held])).toEqual([
+		expect(after.slice(2, 4).map(({ kind, cancelled }) => [kind, cancelled])).toEqual([
 			['rest', 'Storm'],
 			['rest', 'Storm']
 		]);
@@ -359,19 +359,21 @@ describe('days that do not go as planned', () => {
 
 	it('are told of for a week, and a notice of a day waits for it', async () => {
 		const { coach, challenge } = world;
-		await announce(context, coach.id, challenge.id, { text: ' Halfway on Friday ' });
-		await announce(context, coach.id, challenge.id, { text: 'Test tomorrow', day: 5 });
+		await postAnnouncement(context, coach.id, challenge.id, { text: ' Halfway on Friday ' });
+		await postAnnouncement(context, coach.id, challenge.id, { text: 'Test tomorrow', day: 5 });
 		expect(await told()).toEqual(['Halfway on Friday']);
 		context.at('2026-11-27T04:30:00Z');
 		expect(await told()).toEqual(['Test tomorrow', 'Halfway on Friday']);
 		context.at('2026-12-01T12:00:00Z');
 		expect(await told()).toEqual(['Test tomorrow']);
-		const [notice] = await noticesOf(context, challenge.id);
+		const [notice] = await announcementsOf(context, challenge.id);
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(takeDown(context.db, other.id, challenge.id, notice!.id))).status).toBe(404);
-		await takeDown(context.db, coach.id, challenge.id, notice!.id);
+		expect((await refusal(removeAnnouncement(context.db, other.id, challenge.id, notice!.id))).status).toBe(
+			404
+		);
+		await removeAnnouncement(context.db, coach.id, challenge.id, notice!.id);
 		expect(await told()).toEqual([]);
 		for (const raw of [{ text: ' ' }, { text: 'x'.repeat(601) }, { text: 'x', day: 15 }])
-			expect((await refusal(announce(context, coach.id, challenge.id, raw))).status).toBe(400);
+			expect((await refusal(postAnnouncement(context, coach.id, challenge.id, raw))).status).toBe(400);
 	});
 });

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/checkins/check-in';
-import { checkinsOf } from '$lib/server/checkins/history';
-import { rebuild, sumsOf } from '$lib/server/checkins/rebuild';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { checkinsOf } from '$lib/server/attendance/history';
+import { rebuild, sumsOf } from '$lib/server/attendance/projection';
 import { cameIn } from '$lib/server/desk/desk';
-import { Refusal } from '$lib/server/errors';
-import { excuse, unexcuse } from '$lib/server/people/excuses';
+import { Refusal } from '$lib/server/platform/errors';
+import { excuse, unexcuse } from '$lib/server/attendance/excuses';
 import { planOf } from '$lib/server/plan/plan';
-import { loadRoll } from '$lib/server/roll/roll';
+import { loadRoll } from '$lib/server/attendance/roll';
 import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

@@ -1,23 +1,24 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { compileSession, DEFAULT_OPTIONS, formatLine } from '$core/session';
+import { compileSession, formatLine } from '$core/session';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { createChallenge } from '$lib/server/challenges/challenge';
+import { createChallenge } from '$lib/server/challenge/challenge';
 import { layDays } from '$lib/server/plan/plan';
-import { callSheetPdf } from '$lib/server/pdf/call-sheet-pdf';
-import { readSessionFile, sessionJson, sessionText } from '$lib/server/sessions/session-file';
+import { callSheetPdf } from '$lib/server/exports/pdf/call-sheet-pdf';
+import { readSessionFile, sessionJson, sessionText } from '$lib/server/session/session-file';
 import {
 	copySession,
 	createSession,
 	saveSession,
 	sessionOf,
-	takeInSession,
+	importSession,
 	usedOn,
 	versionOf,
 	versionsOf
-} from '$lib/server/sessions/sessions';
-import { callSheetOf } from '$core/review';
+} from '$lib/server/session/sessions';
+import { callSheetOf } from '$core/analysis';
 import { refusal } from '../support/refusal';
 import { body, FRAME, PASSWORD, testContext, type TestContext } from '../support/context';
+import { PRACTICE } from '../support/practice';
 
 const TEXT = `session: Ridge load
 note: Weaker side first.
@@ -133,14 +134,14 @@ describe('files', () => {
 	const file = { name: 'Ridge load', tags: ['legs'], body: body(TEXT) };
 
 	it('a session goes out as JSON and as text and comes in the same', () => {
-		expect(readSessionFile(sessionJson(file), DEFAULT_OPTIONS)).toEqual({ ...file, faults: [], unknown: [] });
+		expect(readSessionFile(sessionJson(file), PRACTICE)).toEqual({ ...file, faults: [], unknown: [] });
 		expect(sessionText(file)).toBe(
 			TEXT.replace('march with arms up', 'March with arms up').replace(
 				'10 or 40 s goblet squat',
 				'10 reps or 40 s Goblet squat'
 			)
 		);
-		expect(readSessionFile(sessionText(file), DEFAULT_OPTIONS)).toMatchObject({
+		expect(readSessionFile(sessionText(file), PRACTICE)).toMatchObject({
 			name: 'Ridge load',
 			body: file.body,
 			faults: []
@@ -148,12 +149,12 @@ describe('files', () => {
 	});
 
 	it('asks about exercises that it does not know, and takes the answer', () => {
-		const read = readSessionFile('3 x 10 goblet sqat\n3 x 10 moon walk of the hut', DEFAULT_OPTIONS);
+		const read = readSessionFile('3 x 10 goblet sqat\n3 x 10 moon walk of the hut', PRACTICE);
 		expect(read.unknown).toEqual([
 			{ name: 'goblet sqat', nearest: 'Goblet squat' },
 			{ name: 'moon walk of the hut', nearest: null }
 		]);
-		const answered = readSessionFile('3 x 10 goblet sqat', DEFAULT_OPTIONS, {
+		const answered = readSessionFile('3 x 10 goblet sqat', PRACTICE, {
 			'goblet sqat': 'Goblet squat'
 		});
 		expect(answered.unknown).toEqual([]);
@@ -161,9 +162,9 @@ describe('files', () => {
 	});
 
 	it('is taken in under its own name, or beside the one that has it', async () => {
-		const made = await takeInSession(context, coach.id, file);
+		const made = await importSession(context, coach.id, file);
 		expect((await sessionOf(context.db, coach.id, made.id)).name).toBe('Ridge load 2');
-		const nameless = await takeInSession(context, coach.id, { name: ' ', body: file.body });
+		const nameless = await importSession(context, coach.id, { name: ' ', body: file.body });
 		expect((await sessionOf(context.db, coach.id, nameless.id)).name).toBe('Session from a file');
 	});
 });
@@ -173,7 +174,7 @@ describe('the call sheet as PDF', () => {
 		const session = body(
 			'3 x 10 kyykky ja ylöspunnerrus\ncircuit 8 rounds 30/15, 60 between: plank + squat + push-up + swing'
 		);
-		const blocks = callSheetOf(session, compileSession(session));
+		const blocks = callSheetOf(session, compileSession(session, PRACTICE), PRACTICE);
 		const pdf = await callSheetPdf({
 			name: 'Łatwy dzień',
 			version: 2,

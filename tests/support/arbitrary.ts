@@ -1,6 +1,13 @@
 import fc from 'fast-check';
-import type { FORMATS } from '$core/session';
-import { type Block, type Part, type PartialRule, type Repeat, type Role, type Session } from '$core/session';
+import {
+	type Block,
+	type FormatName,
+	type Part,
+	type PartialRule,
+	type Repeat,
+	type Role,
+	type Session
+} from '$core/session';
 
 const NAMES = ['Goblet squat', 'Push-up', 'One-arm row', 'Plank', 'Suitcase carry', 'Hut lift', 'Rope climb'];
 
@@ -172,7 +179,7 @@ const hiit = fc
 	}));
 
 /** Every format, so that a law that holds for these holds for a new one or says where it does not. */
-const BLOCKS: { [F in keyof typeof FORMATS]: fc.Arbitrary<Block> } = {
+const BLOCKS: { [F in FormatName]: fc.Arbitrary<Block> } = {
 	'straight-sets': sets,
 	superset,
 	'interval-circuit': circuit,

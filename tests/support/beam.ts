@@ -1,4 +1,4 @@
-import type { ExerciseInput } from '$lib/server/library/schema';
+import type { ExerciseInput } from '$contracts/exercise';
 
 /** An exercise of a coach’s own that no library has. */
 export const BEAM: ExerciseInput = {

@@ -5,16 +5,17 @@ import pg from 'pg';
 import { parseSessionText, type Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenges/challenge';
-import type { Context } from '$lib/server/context';
+import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenge/challenge';
+import type { Context } from '$lib/server/platform/context';
 import type { Database } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
 import { pgliteDatabase } from '$lib/server/db/pglite';
 import { openPostgres } from '$lib/server/db/postgres';
-import { randomIds } from '$lib/server/ids';
+import { randomIds } from '$lib/server/platform/ids';
 import { enrol } from '$lib/server/people/enrolments';
 import { layDays } from '$lib/server/plan/plan';
-import { createSession, type Saved } from '$lib/server/sessions/sessions';
+import { createSession, type Saved } from '$lib/server/session/sessions';
+import { PRACTICE } from './practice';
 
 /** A context whose clock a test sets. */
 export interface TestContext extends Context {
@@ -94,7 +95,7 @@ export async function makeChallenge(
 }
 
 export const body = (text: string): Session => {
-	const { session, faults } = parseSessionText(text);
+	const { session, faults } = parseSessionText(text, PRACTICE);
 	if (faults[0]) throw new Error(faults[0].message);
 	return session;
 };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { STANDARD } from '../library';
+import { STANDARD } from '../exercise';
 import { drawFigure } from './figure';
 import { FIGURE_NAMES, figureOf } from './index';
 import { JOINTS, LENGTHS, skeletonOf, type Point } from './pose';

@@ -1,4 +1,4 @@
-import type { Library } from '../library';
+import type { Library } from '../exercise';
 import { LOW_FIGURES } from './data/low';
 import { STANDING } from './data/standing';
 import type { Figure } from './figure';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { editDistance, nearest } from '../exchange/nearest';
+import { editDistance, nearest } from '../text/nearest';
 import { levelNamed } from './levels';
 import { checkRoster, matchColumns } from './roster';
 

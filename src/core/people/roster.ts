@@ -1,4 +1,4 @@
-import { nearest } from '../exchange/nearest';
+import { nearest } from '../text/nearest';
 import { LEVELS, levelNamed, type Level } from './levels';
 
 export const ROSTER_FIELDS = ['name', 'mail', 'zone', 'level', 'equipment'] as const;

@@ -1,5 +1,5 @@
-import { STANDARD, type Library } from '../library';
-import { DEFAULT_HOUSE, optionsOf, type HouseRules } from '../review';
+import { bySeverity, keyOfFinding } from '../findings';
+import type { Practice } from '../practice';
 import { AUDIENCE_CHECKS } from './checks/audience';
 import { CARDIO_CHECKS } from './checks/cardio';
 import { DAY_CHECKS } from './checks/days';
@@ -8,8 +8,8 @@ import { MUSCLE_CHECKS } from './checks/muscles';
 import { RULE_CHECKS } from './checks/rules';
 import { TEST_CHECKS } from './checks/tests';
 import { VARIETY_CHECKS } from './checks/variety';
-import type { PlanFinding } from './finding';
-import type { LaidPlan } from './laid';
+import type { PlanFinding, PlanSubject } from './finding';
+import type { ResolvedPlan } from './resolved-plan';
 import type { Plan } from './model';
 
 const CHECKS = [
@@ -22,50 +22,48 @@ const CHECKS = [
 	...LOAD_CHECKS,
 	...VARIETY_CHECKS
 ];
-const ORDER = { safety: 0, watch: 1, hint: 2 };
-
 export interface PlanCheckOptions {
-	library?: Library;
-	house?: HouseRules;
 	/** The challenge’s time budget a session; null: none. */
 	budgetMinutes?: number | null;
-	/** Days up to this one are out for somebody. */
-	out?: number;
+	/** Days up to this one are released to somebody. */
+	releasedTo?: number;
 }
 
-/** Whether days that are out stay as they are. */
-const keepsOut = (before: Plan, after: Plan, out: number): boolean =>
-	before.days.slice(0, out).every((day, i) => day === after.days[i]);
+/** Whether released days stay as they are. */
+const keepsReleased = (before: Plan, after: Plan, releasedTo: number): boolean =>
+	before.days.slice(0, releasedTo).every((day, i) => day === after.days[i]);
 
 /**
  * What a careful coach would see in the weeks of a plan. Safety first, then what to watch, then hints; within
- * those in the order of the rules. An empty plan has no findings. Of days that are out nothing is said, and no remedy
+ * those in the order of the rules. An empty plan has no findings. Of released days nothing is said, and no remedy
  * touches them.
  */
-export function checkPlan(laid: LaidPlan, options: PlanCheckOptions = {}): PlanFinding[] {
-	const { library = STANDARD, house = DEFAULT_HOUSE, budgetMinutes = null, out = 0 } = options;
-	const subject = { laid, plan: laid.plan, house, timing: optionsOf(house, library), budgetMinutes, out };
-	return CHECKS.flatMap((check) => check(subject))
-		.filter(({ days }) => days.length === 0 || days.some((day) => day > out))
+export function checkPlan(
+	resolved: ResolvedPlan,
+	practice: Practice,
+	{ budgetMinutes = null, releasedTo = 0 }: PlanCheckOptions = {}
+): PlanFinding[] {
+	const { plan } = resolved;
+	const subject: PlanSubject = { resolved, plan, practice, budgetMinutes, releasedTo };
+	const findings = CHECKS.flatMap((check) => check(subject))
+		.filter(({ place: { days } }) => days.length === 0 || days.some((day) => day > releasedTo))
 		.map((finding) =>
-			finding.remedy && !keepsOut(laid.plan, finding.remedy.apply(laid.plan), out)
+			finding.remedy && !keepsReleased(plan, finding.remedy.apply(plan), releasedTo)
 				? { ...finding, remedy: null }
 				: finding
-		)
-		.sort((a, b) => ORDER[a.weight] - ORDER[b.weight]);
+		);
+	return bySeverity(findings);
 }
-
-const keyOf = (finding: PlanFinding): string => `${finding.rule} ${finding.title}`;
 
 /** What a change would bring and what it would end, by the findings before and after it. */
 export function changedFindings(
 	before: readonly PlanFinding[],
 	after: readonly PlanFinding[]
 ): { brings: PlanFinding[]; ends: PlanFinding[] } {
-	const had = new Set(before.map(keyOf));
-	const has = new Set(after.map(keyOf));
+	const had = new Set(before.map(keyOfFinding));
+	const has = new Set(after.map(keyOfFinding));
 	return {
-		brings: after.filter((finding) => !had.has(keyOf(finding))),
-		ends: before.filter((finding) => !has.has(keyOf(finding)))
+		brings: after.filter((finding) => !had.has(keyOfFinding(finding))),
+		ends: before.filter((finding) => !has.has(keyOfFinding(finding)))
 	};
 }

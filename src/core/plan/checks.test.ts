@@ -1,19 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_HOUSE } from '../review';
+import type { Practice } from '../practice';
 import { parseSessionText } from '../session';
-import { changedFindings, checkPlan } from './check-plan';
+import { changedFindings, checkPlan, type PlanCheckOptions } from './check-plan';
 import { putDays, swapDays } from './edit';
 import type { PlanFinding } from './finding';
-import { layOut, type PlanSession } from './laid';
+import { resolvePlan, type PlanSession } from './resolved-plan';
 import {
 	DEFAULT_AUDIENCE,
 	EMPTY_PLAN,
 	newRule,
-	newTest,
+	newBenchmark,
 	REST_DAY,
 	type Plan,
 	type PlannedDay
 } from './model';
+import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 
 const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
 	L: ['train', '4 x 10 goblet squat @ 12 kg, rest 60\n4 x 10 Romanian deadlift @ 12 kg, rest 60'],
@@ -30,7 +31,7 @@ const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
 	'?': ['train', '']
 };
 const sessions: PlanSession[] = Object.entries(SESSIONS).map(([key, [, text]]) => {
-	const { session, faults } = parseSessionText(text);
+	const { session, faults } = parseSessionText(text, PRACTICE);
 	expect(faults).toEqual([]);
 	return { key, name: `Session ${key}`, body: session };
 });
@@ -49,47 +50,54 @@ const planOf = (letters: string, more: Partial<Plan> = {}): Plan => ({
 	}),
 	...more
 });
-const find = (plan: Plan, rule: string, more: Parameters<typeof checkPlan>[1] = {}): PlanFinding[] =>
-	checkPlan(layOut(plan, sessions, more), more).filter((finding) => finding.rule === rule);
+const find = (
+	plan: Plan,
+	rule: string,
+	more: PlanCheckOptions = {},
+	practice: Practice = PRACTICE
+): PlanFinding[] =>
+	checkPlan(resolvePlan(plan, sessions, practice), practice, more).filter((finding) => finding.rule === rule);
 /** What is left of a finding after its remedy. */
-const mended = (plan: Plan, rule: string, more: Parameters<typeof checkPlan>[1] = {}) => {
+const mended = (plan: Plan, rule: string, more: PlanCheckOptions = {}) => {
 	const [finding] = find(plan, rule, more);
 	expect(finding?.remedy, rule).toBeTruthy();
 	return find(finding?.remedy?.apply(plan) ?? plan, rule, more);
 };
 const rule = newRule.bind(null, 'r1');
-const TEST = newTest('t', 'Plank', 'Plank', 'longest hold');
+const TEST = newBenchmark('t', 'Plank', 'Plank', 'longest hold');
 
 describe('checks over the weeks', () => {
 	it('see the same muscles hard two days running, and swap a day away', () => {
 		const [found] = find(planOf('LL-U-S-'), 'hard two days running');
-		expect(found).toMatchObject({ days: [1, 2], weight: 'watch' });
+		expect(found).toMatchObject({ place: { days: [1, 2] }, severity: 'watch' });
 		expect(found?.figure).toContain('8 and 8 sets on glutes');
 		expect(mended(planOf('LL-U-S-'), 'hard two days running')).toEqual([]);
 		expect(find(planOf('LUL-S--'), 'hard two days running')).toEqual([]);
 		expect(
-			find(planOf('LL-U-S-'), 'hard two days running', { house: { ...DEFAULT_HOUSE, hardSets: 9 } })
+			find(planOf('LL-U-S-'), 'hard two days running', {}, practiceWith({ house: { hardSets: 9 } }))
 		).toEqual([]);
 		// Across the end of a week too.
-		expect(find(planOf('U-S---L L------'), 'hard two days running')[0]?.days).toEqual([7, 8]);
+		expect(find(planOf('U-S---L L------'), 'hard two days running')[0]?.place.days).toEqual([7, 8]);
 	});
 
 	it('gather the same clash of several weeks, and say nothing of days that are out', () => {
 		const plan = planOf('LL----- LL----- LL-----');
 		const [all, ...more] = find(plan, 'hard two days running');
 		expect(more).toEqual([]);
-		expect(all).toMatchObject({ days: [1, 2, 8, 9, 15, 16] });
+		expect(all).toMatchObject({ place: { days: [1, 2, 8, 9, 15, 16] } });
 		expect(all?.title).toContain('in 3 weeks');
 		expect(mended(plan, 'hard two days running')).toEqual([]);
-		expect(find(plan, 'hard two days running', { out: 8 })[0]).toMatchObject({ days: [8, 9, 15, 16] });
+		expect(find(plan, 'hard two days running', { releasedTo: 8 })[0]).toMatchObject({
+			place: { days: [8, 9, 15, 16] }
+		});
 		// Day 9 may still move, day 8 is out.
-		const after = find(plan, 'hard two days running', { out: 8 })[0]?.remedy?.apply(plan);
+		const after = find(plan, 'hard two days running', { releasedTo: 8 })[0]?.remedy?.apply(plan);
 		expect(after?.days.slice(0, 8)).toEqual(plan.days.slice(0, 8));
-		expect(find(plan, 'hard two days running', { out: 21 })).toEqual([]);
+		expect(find(plan, 'hard two days running', { releasedTo: 21 })).toEqual([]);
 	});
 
 	it('see training days without a session, and weeks without training', () => {
-		expect(find(planOf('L?-?---'), 'day without a session')[0]).toMatchObject({ days: [2, 4] });
+		expect(find(planOf('L?-?---'), 'day without a session')[0]).toMatchObject({ place: { days: [2, 4] } });
 		expect(mended(planOf('L?-?---'), 'day without a session')).toEqual([]);
 		expect(find(planOf('L------ -------'), 'week without training')[0]?.title).toBe('Week 2 has no training');
 	});
@@ -104,9 +112,9 @@ describe('checks over the weeks', () => {
 		// An EMOM of two groups: a round more is two minutes more.
 		const longer = [rule({ session: 'E' }, [{ kind: 'rounds', rounds: 1 }])];
 		const plan = planOf('E------ E------ E------', { rules: longer });
-		const minutes = layOut(plan, sessions).days.map((day) => day.minutes);
+		const minutes = resolvePlan(plan, sessions, PRACTICE).days.map((day) => day.minutes);
 		expect(minutes.filter(Boolean)).toEqual([8, 10, 12]);
-		expect(find(plan, 'over the budget', { budgetMinutes: 11 })[0]).toMatchObject({ days: [15] });
+		expect(find(plan, 'over the budget', { budgetMinutes: 11 })[0]).toMatchObject({ place: { days: [15] } });
 		expect(find(plan, 'over the budget', { budgetMinutes: 12 })).toEqual([]);
 	});
 
@@ -151,7 +159,7 @@ describe('checks over the weeks', () => {
 
 	it('see a hard day before a test', () => {
 		const plan = planOf('LT-----', {});
-		expect(find(plan, 'tired into a test')[0]?.days).toEqual([1, 2]);
+		expect(find(plan, 'tired into a test')[0]?.place.days).toEqual([1, 2]);
 		expect(mended(plan, 'tired into a test')).toEqual([]);
 	});
 
@@ -197,7 +205,7 @@ describe('checks over the weeks', () => {
 		);
 
 		const top = planOf('L------ L------ L------', {
-			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'rung' }])]
+			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'variation' }])]
 		});
 		expect(find(top, 'progression')[0]?.title).toContain('highest rung');
 
@@ -211,15 +219,15 @@ describe('checks over the weeks', () => {
 			deload: { every: 2, keep: 0.5 },
 			rules: [rule({ exercise: 'Plank' }, [{ kind: 'seconds', seconds: 5 }])]
 		});
-		const { days } = layOut(plan, sessions);
-		expect(days[7]?.sent?.session).toBe(days[0]?.sent?.session);
+		const { days } = resolvePlan(plan, sessions, PRACTICE);
+		expect(days[7]?.prescribed?.session).toBe(days[0]?.prescribed?.session);
 		expect(days[7]?.light).toBe(true);
 	});
 
 	it('see what does not fit the audience', () => {
 		const beginners = { level: 'beginner', items: ['mat'], heaviestKg: 8 } as const;
 		expect(find(planOf('J------', { audience: beginners }), 'audience, level')[0]).toMatchObject({
-			weight: 'safety'
+			severity: 'safety'
 		});
 		expect(find(planOf('U------', { audience: beginners }), 'audience, equipment')[0]?.title).toContain(
 			'band'
@@ -231,10 +239,10 @@ describe('checks over the weeks', () => {
 	});
 
 	it('say nothing of an empty plan, and what a move would bring and end', () => {
-		expect(checkPlan(layOut(EMPTY_PLAN, []))).toEqual([]);
+		expect(checkPlan(resolvePlan(EMPTY_PLAN, [], PRACTICE), PRACTICE)).toEqual([]);
 		const plan = planOf('L-L-U--');
-		const before = checkPlan(layOut(plan, sessions));
-		const after = checkPlan(layOut(swapDays(plan, 2, 3), sessions));
+		const before = checkPlan(resolvePlan(plan, sessions, PRACTICE), PRACTICE);
+		const after = checkPlan(resolvePlan(swapDays(plan, 2, 3), sessions, PRACTICE), PRACTICE);
 		const { brings } = changedFindings(before, after);
 		expect(brings.map(({ rule: name }) => name)).toContain('hard two days running');
 		expect(changedFindings(before, before)).toEqual({ brings: [], ends: [] });
@@ -243,9 +251,9 @@ describe('checks over the weeks', () => {
 	it('give every finding a figure and a source, and every remedy a plan', () => {
 		const plan = planOf('LL?TUUU JJJJJJJ LLHESHB', {
 			tests: [TEST],
-			rules: [rule({ session: 'L' }, [{ kind: 'rung' }])]
+			rules: [rule({ session: 'L' }, [{ kind: 'variation' }])]
 		});
-		const findings = checkPlan(layOut(plan, sessions), { budgetMinutes: 10 });
+		const findings = checkPlan(resolvePlan(plan, sessions, PRACTICE), PRACTICE, { budgetMinutes: 10 });
 		expect(findings.length).toBeGreaterThan(10);
 		for (const { rule: name, title, figure, source, remedy } of findings) {
 			expect(

@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { compileSession, parseSessionText, type Session } from '../session';
 import { aerobicMinutes, cardioOf, expectedEffort } from './effort';
 import type { PlannedDay } from './model';
+import { PRACTICE } from '../../../tests/support/practice';
 
-const sessionOf = (text: string): Session => parseSessionText(text).session;
+const sessionOf = (text: string): Session => parseSessionText(text, PRACTICE).session;
 const day = (kind: PlannedDay['kind'], effort: number | null = null): PlannedDay => ({
 	kind,
 	session: 's',
@@ -38,7 +39,7 @@ describe('expectedEffort', () => {
 
 describe('aerobicMinutes', () => {
 	const minutes = (session: Session, cardioDay: boolean) =>
-		aerobicMinutes(session, compileSession(session).spans, cardioDay);
+		aerobicMinutes(session, compileSession(session, PRACTICE).spans, cardioDay);
 
 	it('are moderate under 6 MET and vigorous from there', () => {
 		expect(minutes(STEADY, false)).toEqual({ moderate: 30, vigorous: 0 });

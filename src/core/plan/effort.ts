@@ -1,4 +1,4 @@
-import type { DayKind } from '../release';
+import type { DayKind } from '../calendar';
 import { formatOf, type Session } from '../session';
 import type { PlannedDay } from './model';
 
@@ -7,31 +7,29 @@ import type { PlannedDay } from './model';
  * intervals and tests cannot. Common practice, no source.
  */
 const USUAL: Record<DayKind, number> = { train: 6, cardio: 5, test: 8, 'active-rest': 2, rest: 0 };
-const STEADY = 4;
-const HARD = 8;
 /** A lighter week feels lighter by this much. */
 const LIGHTER = 2;
 
 /** What kind of cardio a session is made of; null where it has none of either. */
 export function cardioOf(session: Session): 'steady' | 'hard' | null {
-	const main = session.blocks.filter((block) => block.role === 'main');
-	if (main.some((block) => block.format === 'hard-intervals')) return 'hard';
-	return main.some((block) => block.format === 'steady-cardio') ? 'steady' : null;
+	const kinds = mainFormats(session).map(({ cardio }) => cardio);
+	if (kinds.includes('hard')) return 'hard';
+	return kinds.includes('steady') ? 'steady' : null;
 }
+
+const mainFormats = (session: Session) =>
+	session.blocks.filter((block) => block.role === 'main').map((block) => formatOf(block));
 
 /** Effort expected of a day, 0…10. */
 export function expectedEffort(day: PlannedDay, session: Session | null, light: boolean): number {
 	if (!session) return 0;
 	if (day.effort !== null) return day.effort;
-	const cardio = cardioOf(session);
-	const only =
-		cardio !== null && session.blocks.every(({ role, format }) => role !== 'main' || isCardio(format));
-	const usual = only && day.kind !== 'test' ? (cardio === 'hard' ? HARD : STEADY) : USUAL[day.kind];
+	const efforts = mainFormats(session).map(({ effort }) => effort);
+	// Where every main block is of a format with an effort of its own, the hardest of them is the session's.
+	const own = efforts.length > 0 && day.kind !== 'test' ? efforts : [null];
+	const usual = own.every((effort) => effort !== null) ? Math.max(...own) : USUAL[day.kind];
 	return Math.max(0, usual - (light && day.kind !== 'test' ? LIGHTER : 0));
 }
-
-const isCardio = (format: Session['blocks'][number]['format']): boolean =>
-	format === 'steady-cardio' || format === 'hard-intervals';
 
 /**
  * Minutes that raise the breath, by intensity: moderate 3 to under 6 MET, vigorous from 6 (WHO 2020). Strength
@@ -46,11 +44,11 @@ export function aerobicMinutes(
 	for (const { block: b, seconds } of spans) {
 		const block = session.blocks[b];
 		if (!block || block.role !== 'main') continue;
-		const counts = isCardio(block.format) || (cardioDay && ON_CARDIO_DAYS.has(block.format));
-		if (!counts) continue;
-		sum[formatOf(block).met.met >= 6 ? 'vigorous' : 'moderate'] += seconds / 60;
+		const { aerobic, met } = formatOf(block);
+		if (aerobic === 'never' || (aerobic === 'on cardio days' && !cardioDay)) continue;
+		sum[met.met >= VIGOROUS_MET ? 'vigorous' : 'moderate'] += seconds / 60;
 	}
 	return sum;
 }
 
-const ON_CARDIO_DAYS = new Set<string>(['interval-circuit', 'amrap', 'for-time', 'emom']);
+const VIGOROUS_MET = 6;

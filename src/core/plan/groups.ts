@@ -1,5 +1,5 @@
-import type { Muscle } from '../library';
-import type { LaidDay } from './laid';
+import type { Muscle } from '../exercise';
+import type { ResolvedDay } from './resolved-plan';
 
 /** Major muscle groups that guidance names, each with the muscles that stand for it here. */
 export const MAJOR: Readonly<Record<string, readonly Muscle[]>> = {
@@ -18,11 +18,11 @@ export const STRENGTH_DAYS = 2;
 export const AEROBIC_MINUTES = 150;
 
 /** How many of some days work each group. */
-export const daysByGroup = (days: readonly LaidDay[]): Map<string, number> =>
+export const daysByGroup = (days: readonly ResolvedDay[]): Map<string, number> =>
 	new Map(
 		Object.entries(MAJOR).map(([group, muscles]) => [
 			group,
-			days.filter((day) => muscles.some((muscle) => (day.sent?.balance.sets[muscle] ?? 0) >= 1)).length
+			days.filter((day) => muscles.some((muscle) => (day.prescribed?.balance.sets[muscle] ?? 0) >= 1)).length
 		])
 	);
 

@@ -1,14 +1,14 @@
-export { calendarOf, type Calendar } from './calendar';
+export { testText } from './benchmark-text';
+export { testSession } from './benchmark-session';
 export { changedFindings, checkPlan } from './check-plan';
 export { copyDay, insertDays, pasteWeek, putDays, removeDays, swapDays } from './edit';
 export type { PlanFinding } from './finding';
 export { AEROBIC_MINUTES, STRENGTH_DAYS } from './groups';
-export { emptyForms, layOut, type LaidDay, type LaidPlan, type LaidWeek, type PlanSession } from './laid';
 export {
 	EMPTY_PLAN,
 	MEASURES,
+	newBenchmark,
 	newRule,
-	newTest,
 	PLAN_LIMITS,
 	REST_DAY,
 	weekOf,
@@ -22,23 +22,28 @@ export {
 	type Step,
 	type StepKind
 } from './model';
-export { milestonesOf, placeAmong, type Milestones } from './milestones';
-export { followsRules, isEverywhere, sessionInWeek } from './progress';
+export { followsRules, isEverywhere, sessionInWeek } from './progression';
+export {
+	emptyForms,
+	resolvePlan,
+	type PlanSession,
+	type ResolvedDay,
+	type ResolvedPlan,
+	type ResolvedWeek
+} from './resolved-plan';
 export { ruleText } from './rule-text';
 export { planSheet, type PlanSheet, type SheetDay } from './sheet';
-export { testSession } from './test-session';
-export { testText } from './test-text';
 export {
 	ASSUMPTION_BOUNDS,
+	DEFAULT_ASSUMPTIONS,
 	GOOD,
 	simulate,
-	trialOf,
-	USUAL_ASSUMPTIONS,
+	simulationInput,
 	type Assumptions,
 	type Outcome,
-	type Trial
+	type SimulationInput
 } from './simulate';
+export { STARTERS, type StarterName } from './templates/starter-sessions';
+export { planOfTemplate, startersOf, TEMPLATES, type Template } from './templates/templates';
 export { weekFacts } from './week-facts';
 export { weekSteps } from './week-steps';
-export { planOfShape, SHAPES, startersOf, type Shape } from './shapes/shapes';
-export { STARTERS, type StarterName } from './shapes/starter-sessions';

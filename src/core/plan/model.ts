@@ -1,11 +1,11 @@
 /** The plan of a challenge: what lies on each day, how it is made harder week by week, what is tested. */
-import type { Item } from '../library';
+import type { Item } from '../exercise';
 import type { Level } from '../people';
-import type { DayKind } from '../release';
+import type { DayKind } from '../calendar';
 
 export interface PlannedDay {
 	kind: DayKind;
-	/** Key of the session that is laid on it; null: none yet, or rest. */
+	/** Key of the session on it; null: none yet, or rest. */
 	session: string | null;
 	/** Effort expected of the whole session, 0…10; null: what is usual for the kind of day. */
 	effort: number | null;
@@ -21,7 +21,7 @@ export type Step =
 	| { kind: 'rounds'; rounds: number }
 	| { kind: 'rest'; seconds: number }
 	| { kind: 'tempo'; seconds: number }
-	| { kind: 'rung' }
+	| { kind: 'variation' }
 	/** Double progression: one more repetition up to `top`, then a heavier load and back to where it began. */
 	| { kind: 'double'; top: number; kg: number }
 	/** Left out before the rule's first week, put back from then on. */
@@ -83,7 +83,7 @@ export interface Benchmark {
 }
 
 /** A test that says no more than what is needed. */
-export const newTest = (
+export const newBenchmark = (
 	id: string,
 	name: string,
 	exercise: string,

@@ -1,5 +1,5 @@
 import type { Rule, Step } from './model';
-import { isEverywhere } from './progress';
+import { isEverywhere } from './progression';
 
 /** One step in words: `+2 kg`, `next rung`. */
 export function stepText(step: Step): string {
@@ -16,7 +16,7 @@ export function stepText(step: Step): string {
 			return `−${step.seconds} s rest`;
 		case 'tempo':
 			return `${step.seconds} s slower down`;
-		case 'rung':
+		case 'variation':
 			return 'next rung';
 		case 'double':
 			return `+1 rep up to ${step.top}, then +${step.kg} kg`;

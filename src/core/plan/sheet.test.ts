@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { parseSessionText } from '../session';
-import { layOut } from './laid';
-import { EMPTY_PLAN, newRule, newTest, REST_DAY, type PlannedDay } from './model';
+import { resolvePlan } from './resolved-plan';
+import { EMPTY_PLAN, newRule, newBenchmark, REST_DAY, type PlannedDay } from './model';
 import { planSheet } from './sheet';
+import { PRACTICE } from '../../../tests/support/practice';
 
-const read = (text: string) => parseSessionText(text).session;
+const read = (text: string) => parseSessionText(text, PRACTICE).session;
 const SESSIONS = [
 	{
 		key: 'p',
@@ -29,12 +30,12 @@ const PLAN = {
 		...Array<PlannedDay>(4).fill(REST_DAY),
 		day('p')
 	],
-	tests: [newTest('t', 'Plank', 'Plank', 'longest hold')],
+	tests: [newBenchmark('t', 'Plank', 'Plank', 'longest hold')],
 	rules: [newRule('r', { session: 'p' }, [{ kind: 'reps', reps: 2 }])]
 };
 
 describe('planSheet', () => {
-	const sheet = planSheet(layOut(PLAN, SESSIONS), '2028-02-27', [
+	const sheet = planSheet(resolvePlan(PLAN, SESSIONS, PRACTICE), '2028-02-27', [
 		null,
 		null,
 		'Storm',
@@ -48,12 +49,12 @@ describe('planSheet', () => {
 			date: '2028-02-29',
 			session: 'Hold day',
 			tests: ['Plank'],
-			held: 'Storm'
+			cancelled: 'Storm'
 		});
 		expect(sheet.endsOn).toBe('2028-03-05');
 	});
 
-	it('counts what is done, without what is held, and names the middle', () => {
+	it('counts what is done, without what is cancelled, and names the middle', () => {
 		expect(sheet.works).toBe(2);
 		expect(sheet.weeks.flatMap(({ days }) => days.filter((d) => d.halfway).map((d) => d.day))).toEqual([1]);
 	});

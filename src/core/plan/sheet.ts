@@ -1,10 +1,10 @@
 /** A plan as it hangs on a wall: everything on one or two pages. */
-import { dateOfDay, type DayKind } from '../release';
+import { dateOfDay, type DayKind } from '../calendar';
 import type { Session } from '../session';
-import type { LaidPlan } from './laid';
-import { milestonesOf } from './milestones';
+import type { ResolvedPlan } from './resolved-plan';
+import { milestonesOf } from '../calendar/milestones';
 import { ruleText } from './rule-text';
-import { testText } from './test-text';
+import { testText } from './benchmark-text';
 import { weekSteps } from './week-steps';
 
 export interface SheetDay {
@@ -19,7 +19,7 @@ export interface SheetDay {
 	/** Share of the heaviest day of the plan, 0…1. */
 	load: number;
 	tests: string[];
-	held: string | null;
+	cancelled: string | null;
 	halfway: boolean;
 }
 
@@ -50,51 +50,55 @@ const mainExercises = (session: Session): string[] =>
 		.filter(({ role }) => role === 'main')
 		.flatMap(({ parts }) => parts.map((part) => part.exercise));
 
-/** @param held why nobody does a day, day 1 first; null where they do */
-export function planSheet(laid: LaidPlan, startsOn: string, held: readonly (string | null)[]): PlanSheet {
-	const { plan, days } = laid;
-	const milestones = milestonesOf(days.map(({ kind }, i) => ({ kind, held: held[i] })));
+/** @param cancelled why nobody does a day, day 1 first; null where they do */
+export function planSheet(
+	resolved: ResolvedPlan,
+	startsOn: string,
+	cancelled: readonly (string | null)[]
+): PlanSheet {
+	const { plan, days } = resolved;
+	const milestones = milestonesOf(days.map(({ kind }, i) => ({ kind, cancelled: cancelled[i] })));
 	const heaviest = Math.max(1, ...days.map(({ load }) => load));
 	const testNames = new Map(plan.tests.map(({ id, name }) => [id, name]));
 	const sessions = new Map<string, PlanSheet['sessions'][number]>();
-	for (const { sent, minutes } of days) {
-		if (!sent) continue;
+	for (const { prescribed, minutes } of days) {
+		if (!prescribed) continue;
 		const whole = Math.round(minutes);
-		const known = sessions.get(sent.name);
-		sessions.set(sent.name, {
-			name: sent.name,
+		const known = sessions.get(prescribed.name);
+		sessions.set(prescribed.name, {
+			name: prescribed.name,
 			minutes: known
 				? [Math.min(known.minutes[0], whole), Math.max(known.minutes[1], whole)]
 				: [whole, whole],
 			times: (known?.times ?? 0) + 1,
-			exercises: [...new Set([...(known?.exercises ?? []), ...mainExercises(sent.session)])]
+			exercises: [...new Set([...(known?.exercises ?? []), ...mainExercises(prescribed.session)])]
 		});
 	}
 	return {
 		endsOn: dateOfDay(days.length, startsOn),
 		works: milestones.works.length,
-		weeks: laid.weeks.map((week) => ({
+		weeks: resolved.weeks.map((week) => ({
 			week: week.week,
 			light: week.light,
 			minutes: Math.round(week.minutes),
-			steps: weekSteps(laid, week.week).map(({ text }) => text),
+			steps: weekSteps(resolved, week.week).map(({ text }) => text),
 			days: week.days.map((day) => ({
 				day: day.day,
 				date: dateOfDay(day.day, startsOn),
 				kind: day.kind,
-				session: day.sent?.name ?? null,
+				session: day.prescribed?.name ?? null,
 				minutes: Math.round(day.minutes),
 				effort: day.expected,
 				load: day.load / heaviest,
 				tests: day.tests.flatMap((id) => testNames.get(id) ?? []),
-				held: held[day.day - 1] ?? null,
+				cancelled: cancelled[day.day - 1] ?? null,
 				halfway: milestones.halfway === day.day
 			}))
 		})),
 		sessions: [...sessions.values()],
 		tests: plan.tests.map(testText),
 		rules: plan.rules.map((rule) =>
-			ruleText(rule, 'session' in rule.on ? laid.sessions.get(rule.on.session)?.name : undefined)
+			ruleText(rule, 'session' in rule.on ? resolved.sessions.get(rule.on.session)?.name : undefined)
 		)
 	};
 }

@@ -1,8 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { parseSessionText } from '../session';
-import { layOut } from './laid';
+import { resolvePlan } from './resolved-plan';
 import { EMPTY_PLAN, REST_DAY, type PlannedDay } from './model';
-import { simulate, trialOf, USUAL_ASSUMPTIONS, type Assumptions, type Trial } from './simulate';
+import {
+	simulate,
+	simulationInput,
+	DEFAULT_ASSUMPTIONS,
+	type Assumptions,
+	type SimulationInput
+} from './simulate';
+import { PRACTICE } from '../../../tests/support/practice';
 
 /** Everybody alike, at the planned pace, with nothing in the way. */
 const PLAIN: Assumptions = {
@@ -16,7 +23,7 @@ const PLAIN: Assumptions = {
 	lost: 0
 };
 /** Four weeks of five days of 25 minutes, 20 to 30 by pace. */
-const trial = (more: Partial<Trial['days'][number]> = {}): Trial => ({
+const trial = (more: Partial<SimulationInput['days'][number]> = {}): SimulationInput => ({
 	days: Array.from({ length: 20 }, (_, i) => ({
 		day: i + 1,
 		week: Math.floor(i / 5) + 1,
@@ -31,7 +38,7 @@ const trial = (more: Partial<Trial['days'][number]> = {}): Trial => ({
 
 describe('simulate', () => {
 	it('is the same for the same seed and another for another', () => {
-		const run = (seed: string) => simulate(trial(), USUAL_ASSUMPTIONS, seed, 20);
+		const run = (seed: string) => simulate(trial(), DEFAULT_ASSUMPTIONS, seed, 20);
 		expect(run('a')).toEqual(run('a'));
 		expect(run('a')).not.toEqual(run('b'));
 	});
@@ -97,13 +104,17 @@ describe('simulate', () => {
 	});
 });
 
-describe('trialOf', () => {
+describe('simulationInput', () => {
 	it('takes the minutes, the effort and the dull weeks of a plan', () => {
-		const body = parseSessionText('3 x 10 squat, rest 60').session;
+		const body = parseSessionText('3 x 10 squat, rest 60', PRACTICE).session;
 		const day: PlannedDay = { kind: 'train', session: 's', effort: 8, tests: [] };
 		const week = [day, ...Array<PlannedDay>(6).fill(REST_DAY)];
-		const laid = layOut({ ...EMPTY_PLAN, days: [...week, ...week] }, [{ key: 's', name: 'S', body }]);
-		const { days, weeks, budgetMinutes } = trialOf(laid, 20, 5);
+		const resolved = resolvePlan(
+			{ ...EMPTY_PLAN, days: [...week, ...week] },
+			[{ key: 's', name: 'S', body }],
+			PRACTICE
+		);
+		const { days, weeks, budgetMinutes } = simulationInput(resolved, 20, 5);
 		// Three sets of ten at 3 s each with rests of 60 s between: 90 s of work at a pace, 120 s of rest.
 		expect(days[0]).toMatchObject({ day: 1, week: 1, effort: 8, dull: false });
 		expect(days[0]?.minutes.map((m) => Math.round(m * 60))).toEqual([187.5, 210, 232.5].map(Math.round));

@@ -3,9 +3,9 @@
  * much of the plan gets done. The numbers that people are made of are assumptions, none measured: a coach sees them and
  * can change them. What it is good for is comparing two plans under the same assumptions and the same seed.
  */
-import { chance, normal, quantile } from '../stats';
+import { seededRandom, normal, quantile } from '../stats';
 import { dullWeeksOf } from './checks/variety';
-import type { LaidDay, LaidPlan } from './laid';
+import type { ResolvedDay, ResolvedPlan } from './resolved-plan';
 
 export interface Assumptions {
 	/** People in a group. */
@@ -27,7 +27,7 @@ export interface Assumptions {
 }
 
 /** Chosen by us so that the outcome looks like a usual group; no source. */
-export const USUAL_ASSUMPTIONS: Assumptions = {
+export const DEFAULT_ASSUMPTIONS: Assumptions = {
 	people: 25,
 	usual: 0.85,
 	unlike: 0.9,
@@ -39,7 +39,7 @@ export const USUAL_ASSUMPTIONS: Assumptions = {
 };
 
 /** What of a day the imagined group lives through. Handed to a worker, so plain values only. */
-export interface TrialDay {
+export interface SimulatedDay {
 	day: number;
 	week: number;
 	/** Minutes at a quarter quicker, as planned, and a quarter slower than the usual pace. */
@@ -49,8 +49,8 @@ export interface TrialDay {
 	dull: boolean;
 }
 
-export interface Trial {
-	days: TrialDay[];
+export interface SimulationInput {
+	days: SimulatedDay[];
 	weeks: number;
 	budgetMinutes: number;
 }
@@ -84,11 +84,15 @@ const PACE_MOST = 0.25;
 const EASY_EFFORT = 7;
 
 /** What a trial needs of a plan. Days without a session take no minutes and are left out. */
-export function trialOf(laid: LaidPlan, budgetMinutes: number, dullAfter: number): Trial {
-	const dull = new Set(dullWeeksOf(laid, dullAfter).map(({ week }) => week));
-	const lived = (day: LaidDay): TrialDay[] => {
-		if (!day.sent) return [];
-		const { lower, duration, upper } = day.sent.timeline.totals;
+export function simulationInput(
+	resolved: ResolvedPlan,
+	budgetMinutes: number,
+	dullAfter: number
+): SimulationInput {
+	const dull = new Set(dullWeeksOf(resolved, dullAfter).map(({ week }) => week));
+	const lived = (day: ResolvedDay): SimulatedDay[] => {
+		if (!day.prescribed) return [];
+		const { lower, duration, upper } = day.prescribed.timeline.totals;
 		return [
 			{
 				day: day.day,
@@ -99,7 +103,7 @@ export function trialOf(laid: LaidPlan, budgetMinutes: number, dullAfter: number
 			}
 		];
 	};
-	return { days: laid.days.flatMap(lived), weeks: laid.weeks.length, budgetMinutes };
+	return { days: resolved.days.flatMap(lived), weeks: resolved.weeks.length, budgetMinutes };
 }
 
 const logit = (share: number): number => Math.log(share / (1 - share));
@@ -109,7 +113,7 @@ const spreadOf = (values: number[]): Spread => {
 };
 
 /** Minutes of a session at a pace: 0 as planned, −1 a quarter quicker, 1 a quarter slower. */
-const minutesAt = ([quick, planned, slow]: TrialDay['minutes'], pace: number): number =>
+const minutesAt = ([quick, planned, slow]: SimulatedDay['minutes'], pace: number): number =>
 	planned + pace * (pace < 0 ? planned - quick : slow - planned);
 
 /**
@@ -121,14 +125,14 @@ const minutesAt = ([quick, planned, slow]: TrialDay['minutes'], pace: number): n
  * @throws RangeError for assumptions out of bounds
  */
 export function simulate(
-	{ days, weeks, budgetMinutes }: Trial,
+	{ days, weeks, budgetMinutes }: SimulationInput,
 	assumed: Assumptions,
 	seed: string,
 	groups = 200,
 	progress: (share: number) => void = () => undefined
 ): Outcome {
 	checkAssumptions(assumed);
-	const random = chance(seed);
+	const random = seededRandom(seed);
 	const deviate = normal(random);
 	const minutes = days.map((): number[] => []);
 	const over = days.map(() => 0);

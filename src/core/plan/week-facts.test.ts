@@ -1,22 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { parseSessionText } from '../session';
-import { layOut } from './laid';
+import { resolvePlan } from './resolved-plan';
 import { EMPTY_PLAN, REST_DAY, type PlannedDay } from './model';
 import { weekFacts } from './week-facts';
+import { PRACTICE } from '../../../tests/support/practice';
 
-const read = (text: string) => parseSessionText(text).session;
+const read = (text: string) => parseSessionText(text, PRACTICE).session;
 const SESSIONS = [
 	{ key: 'push', name: 'Push', body: read('4 x 10 push-up, rest 60') },
 	{ key: 'walk', name: 'Walk', body: read('steady 30 min, talk test: brisk walk') }
 ];
 const day = (session: string, effort: number): PlannedDay => ({ kind: 'train', session, effort, tests: [] });
 const rest = (n: number) => Array<PlannedDay>(n).fill(REST_DAY);
-const LAID = layOut(
+const LAID = resolvePlan(
 	{
 		...EMPTY_PLAN,
 		days: [day('walk', 4), ...rest(6), day('walk', 4), day('push', 6), day('walk', 4), ...rest(4)]
 	},
-	SESSIONS
+	SESSIONS,
+	PRACTICE
 );
 
 describe('weekFacts', () => {
@@ -40,7 +42,7 @@ describe('weekFacts', () => {
 	it('holds a week against the last one that was not lighter', () => {
 		const week = [day('walk', 4), ...rest(6)];
 		const plan = { ...EMPTY_PLAN, days: [...week, ...week, ...week], deload: { every: 2, keep: 0.5 } };
-		expect(weekFacts(layOut(plan, SESSIONS), 3).rise).toEqual({ share: 0, than: 1 });
+		expect(weekFacts(resolvePlan(plan, SESSIONS, PRACTICE), 3).rise).toEqual({ share: 0, than: 1 });
 	});
 
 	it('counts groups by the muscle that has most, assisting ones half', () => {

@@ -1,7 +1,7 @@
 import { daysByGroup, MAJOR, setsOfGroup } from './groups';
-import type { LaidPlan } from './laid';
+import type { ResolvedPlan } from './resolved-plan';
 
-/** A week in figures, each with what it is held against. */
+/** A week in figures, each with what it is cancelled against. */
 export interface WeekFacts {
 	week: number;
 	light: boolean;
@@ -23,14 +23,15 @@ export interface WeekFacts {
 }
 
 /** What a week comes to. @param week from 1 @throws RangeError for one that the plan has not */
-export function weekFacts(laid: LaidPlan, week: number): WeekFacts {
-	const now = laid.weeks[week - 1];
-	if (!now) throw new RangeError(`week: ${week}; the plan has ${laid.weeks.length}`);
-	const before = laid.weeks
+export function weekFacts(resolved: ResolvedPlan, week: number): WeekFacts {
+	const now = resolved.weeks[week - 1];
+	if (!now) throw new RangeError(`week: ${week}; the plan has ${resolved.weeks.length}`);
+	const before = resolved.weeks
 		.slice(0, week - 1)
 		.findLast(({ light, days, load }) => !light && days.length === 7 && load > 0);
 	const days = daysByGroup(now.days);
-	const cardio = (kind: 'steady' | 'hard') => now.days.filter((day) => day.sent?.cardio === kind).length;
+	const cardio = (kind: 'steady' | 'hard') =>
+		now.days.filter((day) => day.prescribed?.cardio === kind).length;
 	return {
 		week,
 		light: now.light,

@@ -1,4 +1,4 @@
-import type { Part, Target } from './model';
+import type { Part, Target } from './parts';
 
 /** The bare number of a target, in its own unit. */
 export function amountOf(target: Target): number {

@@ -3,15 +3,20 @@ import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
 import { compileSession } from './compile';
 import { parseLine } from './line';
-import type { Block, Part, Session } from './model';
+import type { Block } from './formats';
+import type { Session } from './model';
+import type { Part } from './parts';
+import type { Timing } from '../practice';
+import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 
 /** A block from a typed line; the test fails when it cannot be read. */
 function block(line: string): Block {
-	const read = parseLine(line);
+	const read = parseLine(line, PRACTICE);
 	if (!('block' in read)) throw new Error(read.faults.map((fault) => fault.message).join('; '));
 	return read.block;
 }
-const total = (line: string, options = {}) => compileSession({ blocks: [block(line)] }, options).totals;
+const total = (line: string, timing: Partial<Timing> = {}) =>
+	compileSession({ blocks: [block(line)] }, practiceWith({ timing })).totals;
 
 describe('compileSession, worked out by hand', () => {
 	it('straight sets: three of ten at 3-1-1 with two rests between', () => {
@@ -37,7 +42,7 @@ describe('compileSession, worked out by hand', () => {
 	});
 
 	it('per side: both sides and one change', () => {
-		const timeline = compileSession({ blocks: [block('1 x 8 per side lunge 2-0-1, rest 0')] });
+		const timeline = compileSession({ blocks: [block('1 x 8 per side lunge 2-0-1, rest 0')] }, PRACTICE);
 		expect(timeline.segments.map(({ kind, side, seconds }) => [kind, side, seconds])).toEqual([
 			['work', 'left', 24],
 			['side-change', 'both', 5],
@@ -47,16 +52,22 @@ describe('compileSession, worked out by hand', () => {
 	});
 
 	it('a circuit slot that is done per side is shared, and no longer for it', () => {
-		const timeline = compileSession({ blocks: [block('circuit 1 round 30/15: bird dog per side + plank')] });
+		const timeline = compileSession(
+			{ blocks: [block('circuit 1 round 30/15: bird dog per side + plank')] },
+			PRACTICE
+		);
 		expect(timeline.totals.duration).toBe(75);
 		expect(timeline.segments[0]).toMatchObject({ seconds: 15, side: 'left' });
 		expect(timeline.segments[1]).toMatchObject({ start: 15, seconds: 15, side: 'right' });
 	});
 
 	it('EMOM: work begins on each full minute and the rest fills it', () => {
-		const { segments, totals } = compileSession({
-			blocks: [block('emom 4 min: 10 swing 1-0-1 / 6 per side step-up 1-0-1')]
-		});
+		const { segments, totals } = compileSession(
+			{
+				blocks: [block('emom 4 min: 10 swing 1-0-1 / 6 per side step-up 1-0-1')]
+			},
+			PRACTICE
+		);
 		expect(totals.duration).toBe(240);
 		expect(segments.filter((s) => s.kind === 'work' && s.side !== 'right').map((s) => s.start)).toEqual([
 			0, 60, 120, 180
@@ -81,9 +92,12 @@ describe('compileSession, worked out by hand', () => {
 	});
 
 	it('puts a way of 30 s between blocks and none after the last', () => {
-		const timeline = compileSession({
-			blocks: [block('1 x 60 s plank, rest 0'), block('1 x 60 s wall sit, rest 0')]
-		});
+		const timeline = compileSession(
+			{
+				blocks: [block('1 x 60 s plank, rest 0'), block('1 x 60 s wall sit, rest 0')]
+			},
+			PRACTICE
+		);
 		expect(timeline.totals.duration).toBe(150);
 		expect(timeline.blocks).toEqual([
 			{ start: 0, seconds: 60 },
@@ -102,13 +116,13 @@ describe('compileSession, worked out by hand', () => {
 	});
 
 	it('says nothing of work to rest without work', () => {
-		expect(compileSession({ blocks: [] }).totals).toMatchObject({ duration: 0, restPerWork: null });
+		expect(compileSession({ blocks: [] }, PRACTICE).totals).toMatchObject({ duration: 0, restPerWork: null });
 	});
 });
 
 describe('cues', () => {
 	const cues = (line: string) =>
-		compileSession({ blocks: [block(line)] }).cues.map(({ time, kind }) => `${time} ${kind}`);
+		compileSession({ blocks: [block(line)] }, PRACTICE).cues.map(({ time, kind }) => `${time} ${kind}`);
 
 	it('calls start, half, ten left and three-two-one of timed work', () => {
 		expect(cues('1 x 60 s plank, rest 0')).toEqual([
@@ -143,7 +157,7 @@ describe('laws of every session', () => {
 	it('has no gap and no overlap, and its totals are the sums of its segments', () => {
 		fc.assert(
 			fc.property(anySession, (session: Session) => {
-				const { segments, totals } = compileSession(session);
+				const { segments, totals } = compileSession(session, PRACTICE);
 				let now = 0;
 				for (const segment of segments) {
 					expect(segment.start).toBeCloseTo(now, 6);
@@ -160,7 +174,7 @@ describe('laws of every session', () => {
 	it('calls every cue within the session, in order of time', () => {
 		fc.assert(
 			fc.property(anySession, (session) => {
-				const { cues, totals } = compileSession(session);
+				const { cues, totals } = compileSession(session, PRACTICE);
 				const times = cues.map((cue) => cue.time);
 				expect(times).toEqual([...times].sort((a, b) => a - b));
 				for (const time of times) expect(time).toBeLessThanOrEqual(totals.duration);
@@ -172,7 +186,7 @@ describe('laws of every session', () => {
 		fc.assert(
 			fc.property(anySession, (session) => {
 				const plain = { blocks: session.blocks.map((b) => ({ ...b, setup: undefined })) };
-				const { blocks, totals } = compileSession(plain);
+				const { blocks, totals } = compileSession(plain, PRACTICE);
 				const sum = blocks.reduce((seconds, b) => seconds + b.seconds, 0);
 				expect(totals.duration).toBeCloseTo(sum + 30 * (blocks.length - 1), 6);
 			})
@@ -189,9 +203,12 @@ describe('a part without its block', () => {
 			tempo: null,
 			kg: null
 		};
-		const { totals } = compileSession({
-			blocks: [{ format: 'emom', role: 'main', minutes: 2, groups: [[0], [7]], parts: [part] }]
-		});
+		const { totals } = compileSession(
+			{
+				blocks: [{ format: 'emom', role: 'main', minutes: 2, groups: [[0], [7]], parts: [part] }]
+			},
+			PRACTICE
+		);
 		expect(totals.duration).toBe(120);
 	});
 });

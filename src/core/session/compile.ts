@@ -1,9 +1,10 @@
 import { cuesOf, type Cue } from './cues';
-import { formatOf } from './formats';
+import type { Practice } from '../practice';
+import { formatOf, type Block } from './formats';
+import type { Session } from './model';
 import { workOnOneSide } from './rep-time';
-import type { Block, Session } from './model';
 import { visitsOf } from './repeats';
-import { DEFAULT_OPTIONS, TimelineWriter, type Segment, type TimelineOptions } from './timeline';
+import { TimelineWriter, type Segment } from './timeline';
 
 export interface Totals {
 	/** Seconds, as expected at the tempo given. */
@@ -49,7 +50,7 @@ export interface Timeline {
 /** How far a person's own pace may lie from the tempo given (common practice, no source). */
 const PACE_SPREAD = 0.25;
 
-function totalsOf(segments: Segment[], session: Session, options: TimelineOptions): Totals {
+function totalsOf(segments: Segment[], session: Session, practice: Practice): Totals {
 	let work = 0;
 	let rest = 0;
 	let slower = 0;
@@ -65,7 +66,7 @@ function totalsOf(segments: Segment[], session: Session, options: TimelineOption
 		if (segment.hard) hard += segment.seconds;
 		if (!segment.free) continue;
 		const part = segment.part === null ? undefined : session.blocks[segment.block]?.parts[segment.part];
-		const other = part?.or ? workOnOneSide(part, options, part.or) : null;
+		const other = part?.or ? workOnOneSide(part, practice, part.or) : null;
 		const spread = segment.paced ? PACE_SPREAD * segment.seconds : 0;
 		const otherSpread = other?.paced ? PACE_SPREAD * other.seconds : 0;
 		faster +=
@@ -91,14 +92,14 @@ function totalsOf(segments: Segment[], session: Session, options: TimelineOption
  * Works out when everything in a session happens, to the second.
  *
  * @param session blocks in order; faults are not looked for here, see `sessionFaults`
- * @param options the library, seconds to change side, load and block, and whether last rests are kept
+ * @param practice whose tempo, library and times between it goes by
  * @returns segments without gap or overlap, their totals, and what to call out when
  * @example
  * // 30/15, six exercises, four rounds, 45 between rounds
- * compileSession({ blocks: [circuit] }).totals.duration // 1155
+ * compileSession({ blocks: [circuit] }, practice).totals.duration // 1155
  */
-export function compileSession(session: Session, options: Partial<TimelineOptions> = {}): Timeline {
-	const out = new TimelineWriter({ ...DEFAULT_OPTIONS, ...options });
+export function compileSession(session: Session, practice: Practice): Timeline {
+	const out = new TimelineWriter(practice);
 	const visits = visitsOf(session);
 	const spans: BlockSpan[] = [];
 	visits.forEach((visit, i) => {
@@ -111,7 +112,7 @@ export function compileSession(session: Session, options: Partial<TimelineOption
 		if (block.setup && (visit.pass === 1 || visit.repeat?.from !== visit.repeat?.to)) {
 			out.startBlock(visit.block, visit.pass);
 			out.put('setup', block.setup.seconds);
-		} else if (before?.restAfter === null) out.put('transition', out.options.transition);
+		} else if (before?.restAfter === null) out.put('transition', practice.timing.transition);
 		out.startBlock(visit.block, visit.pass);
 		const start = out.now;
 		formatOf(block).write(block, out);
@@ -123,7 +124,7 @@ export function compileSession(session: Session, options: Partial<TimelineOption
 	});
 	return {
 		segments: out.segments,
-		totals: totalsOf(out.segments, session, out.options),
+		totals: totalsOf(out.segments, session, practice),
 		cues: cuesOf(out.segments, spans),
 		blocks,
 		spans
@@ -131,8 +132,8 @@ export function compileSession(session: Session, options: Partial<TimelineOption
 }
 
 /** Seconds of one going through of a block by itself, without what is set up before it. */
-export function blockSeconds(block: Block, options: TimelineOptions = DEFAULT_OPTIONS): number {
-	const out = new TimelineWriter(options);
+export function blockSeconds(block: Block, practice: Practice): number {
+	const out = new TimelineWriter(practice);
 	out.startBlock(0, 1);
 	formatOf(block).write(block, out);
 	return out.now;

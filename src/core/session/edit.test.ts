@@ -21,8 +21,9 @@ import { sessionFaults } from './faults';
 import { formatLine } from './line';
 import { parseSessionText } from './text';
 import type { Session } from './model';
+import { PRACTICE } from '../../../tests/support/practice';
 
-const session = (text: string): Session => parseSessionText(text).session;
+const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
 const names = (s: Session) => s.blocks.map((block) => block.parts.map((part) => part.exercise).join('+'));
 const FOUR = session(
 	'3 x 10 squat\nrepeat 2 times, rest 30:\n3 x 10 curl\n3 x 10 swing\nend repeat\n3 x 10 push-up'
@@ -59,19 +60,21 @@ describe('blocks', () => {
 
 	it('splits a superset into straight sets and joins them again', () => {
 		const pair = session('superset 3 rounds, rest 30 inside, 60 after: 10 squat + 8 curl @ 8 kg');
-		const split = splitBlock(pair, 0);
+		const split = splitBlock(pair, 0, PRACTICE);
 		expect(split.blocks.map(formatLine)).toEqual([
 			'3 x 10 reps Squat, rest 60',
 			'3 x 8 reps Curl @ 8 kg, rest 60'
 		]);
-		expect(canJoin(split, 0)).toBe(true);
-		expect(joinBlocks(split, 0)).toEqual(pair);
-		expect(canJoin(session('circuit 1 round 30/15: squat\n3 x 10 curl'), 0)).toBe(false);
+		expect(canJoin(split, 0, PRACTICE)).toBe(true);
+		expect(joinBlocks(split, 0, PRACTICE)).toEqual(pair);
+		expect(canJoin(session('circuit 1 round 30/15: squat\n3 x 10 curl'), 0, PRACTICE)).toBe(false);
 	});
 
 	it('splits a circuit into its seconds', () => {
 		expect(
-			splitBlock(session('circuit 2 rounds 40/20: squat + bird dog per side'), 0).blocks.map(formatLine)
+			splitBlock(session('circuit 2 rounds 40/20: squat + bird dog per side'), 0, PRACTICE).blocks.map(
+				formatLine
+			)
 		).toEqual(['2 x 40 s Squat, rest 60', '2 x 20 s per side Bird dog, rest 60']);
 	});
 
@@ -106,18 +109,20 @@ describe('parts', () => {
 it('no edit of a sound session makes its repeats unsound', () => {
 	fc.assert(
 		fc.property(anySession, fc.nat(7), fc.nat(7), (any, i, j) => {
-			fc.pre(sessionFaults(any).length === 0);
+			fc.pre(sessionFaults(any, PRACTICE).length === 0);
 			const n = any.blocks.length;
 			const [a, b] = [i % n, j % n];
 			const edits = [
 				moveBlock(any, a, b),
 				duplicateBlock(any, a),
-				splitBlock(any, a),
+				splitBlock(any, a, PRACTICE),
 				repeatBlocks(any, Math.min(a, b), Math.max(a, b), 2, 0)
 			];
 			if (n > 1) edits.push(removeBlock(any, a));
 			for (const edited of edits)
-				expect(sessionFaults(edited).filter((fault) => fault.path.startsWith('repeats'))).toEqual([]);
+				expect(sessionFaults(edited, PRACTICE).filter((fault) => fault.path.startsWith('repeats'))).toEqual(
+					[]
+				);
 			expect(moveBlock(any, a, b).blocks).toHaveLength(n);
 		}),
 		{ numRuns: 200 }

@@ -1,6 +1,8 @@
 /** Changes to a session as a whole. Each gives a new session; repeats keep their blocks. */
-import { formatOf } from './formats';
-import type { Block, Part, Repeat, Session } from './model';
+import type { Practice } from '../practice';
+import { formatOf, newSets, newSuperset, type Block } from './formats';
+import type { Repeat, Session } from './model';
+import type { Part } from './parts';
 
 interface Placed {
 	block: Block;
@@ -82,24 +84,17 @@ export function duplicateBlock(session: Session, at: number): Session {
 }
 
 /** Each exercise of a block as straight sets of its own, as often as the block has it done. */
-export function splitBlock(session: Session, at: number): Session {
+export function splitBlock(session: Session, at: number, practice: Practice): Session {
 	const blocks = placed(session);
 	const original = blocks[at];
 	if (!original || original.block.parts.length < 2) return session;
 	const { block, within } = original;
 	const single = block.parts.map((part, p): Placed => {
-		const sets = Math.max(1, formatOf(block).timesDone(block, p));
+		const sets = Math.max(1, formatOf(block).timesDone(block, p, practice));
 		const target = formatOf(block).target?.(block, part) ?? part.target;
 		const setup = p === 0 && block.setup ? { setup: block.setup } : {};
 		return {
-			block: {
-				format: 'straight-sets',
-				role: block.role,
-				sets,
-				rest: 60,
-				parts: [{ ...part, target }],
-				...setup
-			},
+			block: { ...newSets({ ...part, target }, sets, block.role), ...setup },
 			within
 		};
 	});
@@ -107,33 +102,31 @@ export function splitBlock(session: Session, at: number): Session {
 	return assembled(session, blocks);
 }
 
-/** Whether a block can be joined with the one after it into a superset. */
-export function canJoin(session: Session, at: number): boolean {
+/** How many exercises two blocks have together, where each can be part of a superset; null where one cannot. */
+function pairOf(session: Session, at: number, practice: Practice) {
 	const [a, b] = [session.blocks[at], session.blocks[at + 1]];
-	const takes = (block: Block | undefined) =>
-		block?.format === 'straight-sets' || block?.format === 'superset' ? block.parts.length : 9;
-	return takes(a) + takes(b) <= 3 && a?.role === b?.role;
+	if (!a || !b || a.role !== b.role || a.parts.length + b.parts.length > 3) return null;
+	const [one, other] = [formatOf(a).asPair?.(a, practice), formatOf(b).asPair?.(b, practice)];
+	return one && other ? { a, b, one, other } : null;
 }
 
+/** Whether a block can be joined with the one after it into a superset. */
+export const canJoin = (session: Session, at: number, practice: Practice): boolean =>
+	pairOf(session, at, practice) !== null;
+
 /** Joins a block with the one after it into a superset: the rounds of the one that has more. */
-export function joinBlocks(session: Session, at: number): Session {
+export function joinBlocks(session: Session, at: number, practice: Practice): Session {
+	const pair = pairOf(session, at, practice);
+	if (!pair) return session;
+	const { a, b, one, other } = pair;
 	const blocks = placed(session);
-	const [a, b] = [blocks[at], blocks[at + 1]];
-	if (!a || !b || !canJoin(session, at)) return session;
-	const rounds = ({ block }: Placed) =>
-		block.format === 'superset' ? block.rounds : formatOf(block).timesDone(block, 0);
-	const after = ({ block }: Placed) =>
-		block.format === 'superset' ? block.restAfter : block.format === 'straight-sets' ? block.rest : 90;
-	const joined: Block = {
-		format: 'superset',
-		role: a.block.role,
-		rounds: Math.max(rounds(a), rounds(b)),
-		restInside: a.block.format === 'superset' ? a.block.restInside : 30,
-		restAfter: Math.max(after(a), after(b)),
-		parts: [...a.block.parts, ...b.block.parts],
-		...(a.block.setup && { setup: a.block.setup })
-	};
-	blocks.splice(at, 2, { block: joined, within: a.within === b.within ? a.within : null });
+	const within = blocks[at]?.within === blocks[at + 1]?.within ? (blocks[at]?.within ?? null) : null;
+	const joined = newSuperset([...a.parts, ...b.parts], a.role, {
+		rounds: Math.max(one.rounds, other.rounds),
+		restInside: one.restInside,
+		restAfter: Math.max(one.restAfter, other.restAfter)
+	});
+	blocks.splice(at, 2, { block: { ...joined, ...(a.setup && { setup: a.setup }) }, within });
 	return assembled(session, blocks);
 }
 
@@ -159,7 +152,7 @@ export function withoutRepeat(session: Session, at: number): Session {
 }
 
 type Grouped = Extract<Block, { groups: number[][] }>;
-const isGrouped = (block: Block): block is Grouped => block.format === 'emom' || block.format === 'stations';
+const isGrouped = (block: Block): block is Grouped => 'groups' in block;
 
 /** A block with these of its parts, in this order; groups keep their members. */
 function withOrder(block: Block, order: number[]): Block {
@@ -234,13 +227,8 @@ export function toggleGroup(block: Block, at: number): Block {
 export const numberOf = (block: Block, key: string): number | null =>
 	(block as unknown as Record<string, number | null | undefined>)[key] ?? null;
 
-/** A block with one of its own numbers set anew; the parts of a circuit go along with its slot. */
+/** A block with one of its own numbers set anew, and what in its format goes along with it. */
 export function withNumber(block: Block, key: string, value: number | null): Block {
-	const next = { ...block, [key]: value };
-	if (next.format === 'interval-circuit' && key === 'work' && value !== null)
-		return {
-			...next,
-			parts: next.parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds: value } }))
-		};
-	return next;
+	const next: Block = { ...block, [key]: value };
+	return formatOf(next).follow?.(next, key) ?? next;
 }

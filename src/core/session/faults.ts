@@ -1,41 +1,9 @@
 import { compileSession } from './compile';
-import { formatOf } from './formats';
-import { LIMITS, PARTIALS, type Block, type Part, type Session, type Target } from './model';
-import { DEFAULT_OPTIONS, type TimelineOptions } from './timeline';
-
-/** Something in a session that cannot stand. `path` leads to it, as in `blocks[2].parts[0].target.reps`. */
-export interface Fault {
-	path: string;
-	message: string;
-}
-
-/** Collects faults about whole numbers, seconds and the like, each with what would be right. */
-export class FaultList {
-	readonly faults: Fault[] = [];
-
-	constructor(
-		private readonly at: string,
-		readonly options: TimelineOptions = DEFAULT_OPTIONS
-	) {}
-
-	add(field: string, message: string): void {
-		this.faults.push({ path: this.at + field, message });
-	}
-
-	/** `value` must be a whole number within [min, max]. */
-	whole(field: string, label: string, value: number, min: number, max: number): void {
-		if (Number.isInteger(value) && value >= min && value <= max) return;
-		const right = `a whole number from ${min} to ${max.toLocaleString('en')}`;
-		if (!Number.isInteger(value)) this.add(field, `${label} must be ${right}`);
-		else this.add(field, `${value.toLocaleString('en')} ${label}: ${right} is possible`);
-	}
-
-	/** `value` must be text of 1 to `max` letters. */
-	text(field: string, label: string, value: string, max: number): void {
-		if (!value.trim()) this.add(field, `${label} is empty; leave it out or write something`);
-		else if (value.length > max) this.add(field, `${label} has ${value.length} letters, ${max} are possible`);
-	}
-}
+import { formatOf, type Block } from './formats';
+import type { Practice } from '../practice';
+import { FaultList, type Fault } from './fault-list';
+import type { Session } from './model';
+import { LIMITS, PARTIALS, type Part, type Target } from './parts';
 
 /** Signs that part a typed line; a name with one of them could not be read back. */
 const NAME_SIGNS = /[+/:,@\n]/;
@@ -47,8 +15,8 @@ function targetFaults(list: FaultList, field: string, target: Target): void {
 	else list.whole(`${field}.metres`, 'metres', target.metres, 1, LIMITS.metres);
 }
 
-function partFaults(part: Part, path: string): Fault[] {
-	const list = new FaultList(path);
+function partFaults(part: Part, path: string, practice: Practice): Fault[] {
+	const list = new FaultList(path, practice);
 	if (!part.exercise.trim()) list.add('.exercise', 'an exercise needs a name');
 	if (part.exercise.length > LIMITS.nameLength)
 		list.add('.exercise', `a name has at most ${LIMITS.nameLength} letters`);
@@ -74,18 +42,17 @@ function partFaults(part: Part, path: string): Fault[] {
 
 const numberWords = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
 
-export function blockFaults(block: Block, path: string, options: TimelineOptions = DEFAULT_OPTIONS): Fault[] {
-	const list = new FaultList(path, options);
+export function blockFaults(block: Block, path: string, practice: Practice): Fault[] {
+	const list = new FaultList(path, practice);
 	const format = formatOf(block);
 	const [min, max] = format.takes;
 	const count = block.parts.length;
 	if (count === 0) list.add('.parts', 'a block needs at least one exercise');
 	else if (count < min || count > max) {
 		const right = min === max ? numberWords(min) : `${numberWords(min)} to ${numberWords(max)}`;
-		const hint = block.format === 'straight-sets' ? '; use a superset for two or three' : '';
 		list.add(
 			'.parts',
-			`${format.label} takes ${right} ${max === 1 ? 'exercise' : 'exercises'}, here are ${count}${hint}`
+			`${format.label} takes ${right} ${max === 1 ? 'exercise' : 'exercises'}, here are ${count}${format.tooMany ? `; ${format.tooMany}` : ''}`
 		);
 	}
 	if (block.setup) {
@@ -94,11 +61,14 @@ export function blockFaults(block: Block, path: string, options: TimelineOptions
 		list.whole('.setup.seconds', 'seconds of set-up', block.setup.seconds, 0, LIMITS.seconds);
 	}
 	format.check(block, list);
-	return [...list.faults, ...block.parts.flatMap((part, i) => partFaults(part, `${path}.parts[${i}]`))];
+	return [
+		...list.faults,
+		...block.parts.flatMap((part, i) => partFaults(part, `${path}.parts[${i}]`, practice))
+	];
 }
 
-function repeatFaults(session: Session): Fault[] {
-	const list = new FaultList('');
+function repeatFaults(session: Session, practice: Practice): Fault[] {
+	const list = new FaultList('', practice);
 	const repeats = session.repeats ?? [];
 	if (repeats.length > LIMITS.repeats) list.add('repeats', `a session has at most ${LIMITS.repeats} repeats`);
 	repeats.forEach((repeat, i) => {
@@ -124,8 +94,8 @@ function repeatFaults(session: Session): Fault[] {
 	return list.faults;
 }
 
-function accompanyingFaults(session: Session): Fault[] {
-	const list = new FaultList('');
+function accompanyingFaults(session: Session, practice: Practice): Fault[] {
+	const list = new FaultList('', practice);
 	if (session.note !== undefined) list.text('note', 'the note', session.note, LIMITS.note);
 	const links = session.links ?? [];
 	if (links.length > LIMITS.links) list.add('links', `a session has at most ${LIMITS.links} links`);
@@ -146,16 +116,16 @@ function accompanyingFaults(session: Session): Fault[] {
 }
 
 /** Everything that keeps a session from being saved; empty when it is sound. */
-export function sessionFaults(session: Session, options: TimelineOptions = DEFAULT_OPTIONS): Fault[] {
-	const faults = session.blocks.flatMap((block, i) => blockFaults(block, `blocks[${i}]`, options));
+export function sessionFaults(session: Session, practice: Practice): Fault[] {
+	const faults = session.blocks.flatMap((block, i) => blockFaults(block, `blocks[${i}]`, practice));
 	if (session.blocks.length === 0)
 		faults.unshift({ path: 'blocks', message: 'a session needs at least one block' });
 	if (session.blocks.length > LIMITS.blocks)
 		faults.unshift({ path: 'blocks', message: `a session has at most ${LIMITS.blocks} blocks` });
-	faults.push(...repeatFaults(session), ...accompanyingFaults(session));
+	faults.push(...repeatFaults(session, practice), ...accompanyingFaults(session, practice));
 	// What is sound in every part can still be far too much of it: counted only then, so that it ends.
 	if (faults.length === 0) {
-		const { segments, totals } = compileSession(session, options);
+		const { segments, totals } = compileSession(session, practice);
 		if (segments.length > LIMITS.segments)
 			faults.push({
 				path: 'blocks',

@@ -9,15 +9,17 @@ import { dropLoads } from './formats/straight-sets';
 import { targetText } from './amount';
 import { prescriptionOf } from './prescription';
 import { parseSessionText } from './text';
-import type { Block, Session } from './model';
+import type { Block } from './formats';
+import type { Session } from './model';
+import { PRACTICE } from '../../../tests/support/practice';
 
 function session(text: string): Session {
-	const { session: read, faults } = parseSessionText(text);
+	const { session: read, faults } = parseSessionText(text, PRACTICE);
 	expect(faults).toEqual([]);
 	return read;
 }
 const block = <B extends Block>(line: string): B => session(line).blocks[0] as B;
-const timeline = (text: string) => compileSession(session(text));
+const timeline = (text: string) => compileSession(session(text), PRACTICE);
 const shape = (text: string) =>
 	timeline(text).segments.map(({ kind, part, side, seconds }) => [kind, part, side, seconds]);
 
@@ -26,7 +28,7 @@ describe('for time', () => {
 	const LINE = 'for time 3 rounds, limit 5 min: 10 squat 2-0-1 + 5 push-up 3-0-1';
 
 	it('takes its limit, and the work in it as expected', () => {
-		expect(expectedFinish(block<ForTime>(LINE))).toBe(150);
+		expect(expectedFinish(block<ForTime>(LINE), PRACTICE)).toBe(150);
 		expect(timeline(LINE).totals).toMatchObject({
 			duration: 300,
 			work: 150,
@@ -34,7 +36,7 @@ describe('for time', () => {
 			lower: 300,
 			upper: 300
 		});
-		expect(formatOf(block(LINE)).summary(block(LINE))).toBe('3 rounds · limit 5:00, expected 2:30');
+		expect(formatOf(block(LINE)).summary(block(LINE), PRACTICE)).toBe('3 rounds · limit 5:00, expected 2:30');
 	});
 
 	it('never runs past the limit, and counts only the repetitions that fit', () => {
@@ -44,7 +46,7 @@ describe('for time', () => {
 	});
 
 	it('asks for its limit', () => {
-		expect(parseSessionText('for time 3 rounds: 10 squat').faults[0]?.message).toContain(
+		expect(parseSessionText('for time 3 rounds: 10 squat', PRACTICE).faults[0]?.message).toContain(
 			'needs a time limit'
 		);
 	});
@@ -55,14 +57,14 @@ describe('AMRAP', () => {
 	const LINE = 'amrap 10 min: 10 squat 2-0-1 + 5 per side lunge 2-0-1';
 
 	it('takes its time whatever the pace, and expects the rounds that go into it', () => {
-		expect(expectedRounds(block<Amrap>(LINE))).toBeCloseTo(9.2308, 4);
+		expect(expectedRounds(block<Amrap>(LINE), PRACTICE)).toBeCloseTo(9.2308, 4);
 		expect(timeline(LINE).totals).toMatchObject({ duration: 600, lower: 600, upper: 600 });
-		expect(formatOf(block(LINE)).summary(block(LINE))).toBe('10 min · about 9.2 rounds expected');
+		expect(formatOf(block(LINE)).summary(block(LINE), PRACTICE)).toBe('10 min · about 9.2 rounds expected');
 	});
 
 	it('owes one go: how many rounds is the result, not the duty', () => {
-		expect(prescriptionOf(session(LINE)).map(({ sets }) => sets)).toEqual([1, 1]);
-		expect(formatOf(block(LINE)).timesDone(block(LINE), 0)).toBe(9);
+		expect(prescriptionOf(session(LINE), PRACTICE).map(({ sets }) => sets)).toEqual([1, 1]);
+		expect(formatOf(block(LINE)).timesDone(block(LINE), 0, PRACTICE)).toBe(9);
 	});
 });
 
@@ -81,8 +83,8 @@ describe('stations', () => {
 		expect(segments[7]).toMatchObject({ part: 1, start: 168, seconds: 12 });
 		expect(segments[8]).toMatchObject({ kind: 'station-change', start: 180, seconds: 20 });
 		expect(timeline(LINE).totals.duration).toBe(380);
-		expect(prescriptionOf(session(LINE))).toHaveLength(4);
-		expect(formatOf(block(LINE)).timesDone(block(LINE), 0)).toBe(4);
+		expect(prescriptionOf(session(LINE), PRACTICE)).toHaveLength(4);
+		expect(formatOf(block(LINE)).timesDone(block(LINE), 0, PRACTICE)).toBe(4);
 	});
 
 	it.each([
@@ -119,7 +121,7 @@ describe('steady cardio', () => {
 		});
 		const talk = block('steady 20 min, talk test: brisk walk');
 		expect(talk).toMatchObject({ bpm: null });
-		expect(formatOf(talk).summary(talk)).toBe('20 minutes · able to speak, not to chat');
+		expect(formatOf(talk).summary(talk, PRACTICE)).toBe('20 minutes · able to speak, not to chat');
 		expect(timeline('steady 30 min: run').totals.duration).toBe(1800);
 	});
 
@@ -128,7 +130,9 @@ describe('steady cardio', () => {
 		['steady 30 min at 20-155 bpm: run', 'from 60 to 220'],
 		['steady: run', 'needs its minutes'],
 		['steady 30 min: run + squat', 'takes one exercise, here are 2']
-	])('%s is refused', (line, says) => expect(parseSessionText(line).faults[0]?.message).toContain(says));
+	])('%s is refused', (line, says) =>
+		expect(parseSessionText(line, PRACTICE).faults[0]?.message).toContain(says)
+	);
 });
 
 describe('HIIT', () => {
@@ -148,7 +152,10 @@ describe('HIIT', () => {
 			['work', 0, 'both', 30]
 		]);
 		expect(
-			prescriptionOf(session('hiit 2 x 30/60: hill run + easy walk')).map((p) => [p.sets, targetText(p)])
+			prescriptionOf(session('hiit 2 x 30/60: hill run + easy walk'), PRACTICE).map((p) => [
+				p.sets,
+				targetText(p)
+			])
 		).toEqual([
 			[2, '30 s'],
 			[1, '60 s']
@@ -171,15 +178,19 @@ describe('drop sets', () => {
 
 	it('says its loads', () => {
 		const line = '3 x 10 curl @ 10 kg, drop 2 x 20% on last, rest 60';
-		expect(formatOf(block(line)).summary(block(line))).toBe(
+		expect(formatOf(block(line)).summary(block(line), PRACTICE)).toBe(
 			'3 × · rest 60 · 2 drops of 20 % on the last set: 10, 8, 6.4 kg'
 		);
 	});
 
 	it('needs a load, and owes the sets alone', () => {
-		expect(parseSessionText('3 x 10 curl, drop 20%').faults[0]?.message).toContain('give it a load');
-		expect(parseSessionText('3 x 10 curl @ 8 kg, drop it').faults[0]?.message).toContain('drop 2 x 20%');
-		expect(prescriptionOf(session('3 x 10 curl @ 8 kg, drop 20%'))[0]?.sets).toBe(3);
+		expect(parseSessionText('3 x 10 curl, drop 20%', PRACTICE).faults[0]?.message).toContain(
+			'give it a load'
+		);
+		expect(parseSessionText('3 x 10 curl @ 8 kg, drop it', PRACTICE).faults[0]?.message).toContain(
+			'drop 2 x 20%'
+		);
+		expect(prescriptionOf(session('3 x 10 curl @ 8 kg, drop 20%'), PRACTICE)[0]?.sets).toBe(3);
 	});
 });
 
@@ -202,7 +213,9 @@ describe('partial repetitions and choices', () => {
 	});
 
 	it('a choice between twice the same is none', () => {
-		expect(parseSessionText('1 x 30 s or 40 s squat').faults[0]?.message).toContain('two ways to count');
+		expect(parseSessionText('1 x 30 s or 40 s squat', PRACTICE).faults[0]?.message).toContain(
+			'two ways to count'
+		);
 	});
 });
 
@@ -220,7 +233,7 @@ describe('repeats', () => {
 			[0, 3],
 			[1, 3]
 		]);
-		expect(prescriptionOf(session(THREE)).map(({ sets }) => sets)).toEqual([3, 3]);
+		expect(prescriptionOf(session(THREE), PRACTICE).map(({ sets }) => sets)).toEqual([3, 3]);
 	});
 
 	it('calls the rounds once a pass', () => {

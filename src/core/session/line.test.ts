@@ -2,15 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyBlock } from '../../../tests/support/arbitrary';
 import { formatLine, parseLine } from './line';
-import type { Block } from './model';
+import type { Block } from './formats';
+import { PRACTICE } from '../../../tests/support/practice';
 
 const block = (line: string): Block => {
-	const read = parseLine(line);
+	const read = parseLine(line, PRACTICE);
 	if (!('block' in read)) throw new Error(`${line}: ${read.faults.map((fault) => fault.message).join('; ')}`);
 	return read.block;
 };
 const faults = (line: string) => {
-	const read = parseLine(line);
+	const read = parseLine(line, PRACTICE);
 	return 'faults' in read ? read.faults : [];
 };
 
@@ -98,7 +99,7 @@ describe('parseLine', () => {
 	});
 
 	it('takes an unknown exercise as one’s own and says so, with the nearest known', () => {
-		const read = parseLine('3 x 10 goblin squat');
+		const read = parseLine('3 x 10 goblin squat', PRACTICE);
 		expect('notes' in read && read.notes[0]).toContain('Goblet squat is');
 	});
 });
@@ -149,7 +150,7 @@ describe('formatLine', () => {
 	it('never lets any text break the reader', () => {
 		fc.assert(
 			fc.property(fc.string({ maxLength: 200 }), (text) => {
-				const read = parseLine(text);
+				const read = parseLine(text, PRACTICE);
 				if ('faults' in read) for (const fault of read.faults) expect(fault.to).toBeGreaterThan(fault.from);
 			}),
 			{ numRuns: 500 }

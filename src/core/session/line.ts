@@ -2,13 +2,21 @@
  * Blocks as lines of text, both ways. The grammar is in docs/formats/session-lines.md; `parseLine` forgives
  * what can be understood, `formatLine` writes the one form that everything is read back from.
  */
-import { nearest } from '../exchange/nearest';
+import { nearest } from '../text/nearest';
 import { blockFaults } from './faults';
-import { FORMATS, FORMAT_NAMES, formatOf, saysHowMuch } from './formats';
-import { STANDARD, type Library, type Tempo } from '../library';
-import type { Block, FormatName, Part, PartialRule, Role, Target } from './model';
+import type { Tempo } from '../exercise';
+import type { Practice } from '../practice';
+import {
+	formatNamed,
+	formatNames,
+	formatOf,
+	PLAIN_FORMAT,
+	saysHowMuch,
+	type Block,
+	type FormatName
+} from './formats';
+import type { Part, PartialRule, Role, Target } from './parts';
 import { amountOf, unitOf } from './amount';
-import { DEFAULT_OPTIONS } from './timeline';
 
 /** A stretch of the line that was not understood, from and to in characters. */
 export interface LineFault {
@@ -75,7 +83,7 @@ const tidy = (line: string): string =>
 function readPart(
 	piece: Piece,
 	fallback: Target | null,
-	library: Library
+	{ library }: Pick<Practice, 'library'>
 ): { part: Part; note: string | null } | LineFault {
 	let text = piece.text;
 	const [side, withoutSide] = take(text, /\b(?:per|each|a|every)\s+side\b/i);
@@ -140,9 +148,9 @@ function readRole(piece: Piece): { role: Role; rest: Piece } {
 
 function readFormat(text: string): FormatName | null {
 	const start = text.trimStart().toLowerCase();
-	const hits = FORMAT_NAMES.flatMap((name) =>
-		FORMATS[name].keywords
-			.filter((word) => new RegExp(`^${word}\\b`).test(start))
+	const hits = formatNames().flatMap((name) =>
+		formatNamed(name)
+			.keywords.filter((word) => new RegExp(`^${word}\\b`).test(start))
 			.map((word) => ({ name, word }))
 	);
 	return hits.sort((a, b) => b.word.length - a.word.length)[0]?.name ?? null;
@@ -158,25 +166,14 @@ function readHead(piece: Piece, format: FormatName | null): { head: string; body
 			body: { text: piece.text.slice(colon + 1), from: piece.from + colon + 1 }
 		};
 	}
-	const times = /^\s*(\d+(?:\.\d+)?)\s*(?:x|×|sets? of)\s*/i.exec(piece.text);
-	// Names have no comma: what follows the first one are the numbers.
-	const tail = /,.*$/s.exec(piece.text);
-	if (format === null || format === 'straight-sets') {
-		const from = times ? times[0].length : 0;
-		const to = tail ? tail.index : piece.text.length;
-		return {
-			head: `${times?.[1] ?? 1} x ${tail ? tail[0] : ''}`.toLowerCase(),
-			body: { text: piece.text.slice(from, to), from: piece.from + from }
-		};
-	}
-	if (format === 'holds') {
-		const body = piece.text.replace(/^\s*(?:holds?|stretch(?:es)?)/i, (word) => ' '.repeat(word.length));
-		const cut = tail ? body.length - tail[0].length : body.length;
-		return { head: tail ? tail[0].toLowerCase() : '', body: { text: body.slice(0, cut), from: piece.from } };
+	const named = formatNamed(format ?? PLAIN_FORMAT);
+	if (named.headOf) {
+		const { head, from, to } = named.headOf(piece.text);
+		return { head, body: { text: piece.text.slice(from, to), from: piece.from + from } };
 	}
 	return faultAt(
 		piece,
-		`a colon parts the numbers from the exercises, as in “${FORMATS[format].keywords[0]} …: 10 squat + 8 push-up”`
+		`a colon parts the numbers from the exercises, as in “${named.keywords[0]} …: 10 squat + 8 push-up”`
 	);
 }
 
@@ -184,9 +181,9 @@ function readHead(piece: Piece, format: FormatName | null): { head: string; body
  * Reads one typed line into a block.
  *
  * @returns the block and notes about what was assumed, or the places that were not understood
- * @example parseLine('3 x 10 goblet squat 3-1-1 @ 12 kg, rest 90')
+ * @example parseLine('3 x 10 goblet squat 3-1-1 @ 12 kg, rest 90', practice)
  */
-export function parseLine(line: string, library: Library = STANDARD): ParsedLine {
+export function parseLine(line: string, practice: Practice): ParsedLine {
 	const whole = { text: tidy(line), from: 0 };
 	if (!line.trim()) return { faults: [faultAt(whole, 'nothing typed yet')] };
 	const { role, rest } = readRole(whole);
@@ -198,9 +195,9 @@ export function parseLine(line: string, library: Library = STANDARD): ParsedLine
 	const fallback: Target | null = format && saysHowMuch(format) ? { kind: 'seconds', seconds: 1 } : null;
 	const faults: LineFault[] = [];
 	const notes: string[] = [];
-	const groups = split(head.body, format === 'emom' || format === 'stations' ? '/' : '\n').map((group) =>
+	const groups = split(head.body, format && formatNamed(format).picked ? '/' : '\n').map((group) =>
 		split(group, '+').flatMap((piece) => {
-			const read = readPart(piece, fallback, library);
+			const read = readPart(piece, fallback, practice);
 			if ('message' in read) {
 				faults.push(read);
 				return [];
@@ -211,10 +208,10 @@ export function parseLine(line: string, library: Library = STANDARD): ParsedLine
 	);
 	if (faults.length > 0) return { faults };
 
-	const read = FORMATS[format ?? 'straight-sets'].read(head.head, groups.flat(), groups);
+	const read = formatNamed(format ?? PLAIN_FORMAT).read(head.head, groups.flat(), groups);
 	if ('fault' in read) return { faults: [faultAt(rest, read.fault)] };
-	const block = { ...read, role };
-	const wrong = blockFaults(block, '', { ...DEFAULT_OPTIONS, library });
+	const block = { ...read, role } as Block;
+	const wrong = blockFaults(block, '', practice);
 	if (wrong.length > 0) return { faults: wrong.map((fault) => faultAt(rest, fault.message)) };
 	return { block, notes };
 }

@@ -1,6 +1,8 @@
+import type { Practice } from '../practice';
 import { formatOf } from './formats';
 import { passesOf } from './repeats';
-import type { Session, Target } from './model';
+import type { Session } from './model';
+import type { Target } from './parts';
 
 /** One line of a person's log before it is done: this exercise, this often, this much each time. */
 export interface PrescribedExercise {
@@ -17,11 +19,11 @@ export interface PrescribedExercise {
 }
 
 /** What a session asks for, in the order in which it is done. */
-export function prescriptionOf(session: Session): PrescribedExercise[] {
+export function prescriptionOf(session: Session, practice: Practice): PrescribedExercise[] {
 	return session.blocks.flatMap((block, b) =>
 		block.parts.map((part, p) => {
 			const format = formatOf(block);
-			const sets = format.timesOwed?.(block, p) ?? format.timesDone(block, p);
+			const sets = format.timesOwed?.(block, p) ?? format.timesDone(block, p, practice);
 			return {
 				block: b,
 				part: p,

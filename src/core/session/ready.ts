@@ -1,4 +1,5 @@
-import { needWords, STANDARD, type Item, type Library } from '../library';
+import { needWords, type Item } from '../exercise';
+import type { Practice } from '../practice';
 import type { Session } from './model';
 
 /** One thing to have within reach, how many of it at once, and the loads it is asked for. */
@@ -14,7 +15,7 @@ export interface ReadyItem {
 const LOADED: readonly Item[] = ['dumbbell', 'light dumbbell', 'loaded backpack', 'water bottle'];
 
 /** What a session needs, each thing once, by name; water apart. */
-export function equipmentOf(session: Session, library: Library = STANDARD): ReadyItem[] {
+export function equipmentOf(session: Session, { library }: Pick<Practice, 'library'>): ReadyItem[] {
 	const found = new Map<Item, { count: number; loads: Map<number, number> }>();
 	for (const part of session.blocks.flatMap((block) => block.parts)) {
 		for (const { item, count } of library.find(part.exercise)?.equipment ?? []) {
@@ -34,8 +35,8 @@ export function equipmentOf(session: Session, library: Library = STANDARD): Read
 }
 
 /** The same in words: `dumbbells: 2 of 8 kg, 1 of 12 kg`, `mat`; water last. */
-export function haveReady(session: Session, library: Library = STANDARD): string[] {
-	const items = equipmentOf(session, library).map(({ item, count, kg, perLoad }) => {
+export function haveReady(session: Session, practice: Pick<Practice, 'library'>): string[] {
+	const items = equipmentOf(session, practice).map(({ item, count, kg, perLoad }) => {
 		const [only, ...more] = kg;
 		if (only === undefined) return needWords({ item, count });
 		if (more.length === 0) return `${needWords({ item, count: perLoad[0] ?? 1 })} of ${only} kg`;

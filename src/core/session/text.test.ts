@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
 import { sessionFaults } from './faults';
 import { formatSessionText, parseSessionText } from './text';
+import { PRACTICE } from '../../../tests/support/practice';
 
 const WHOLE = `session: Ridge load
 note: Weaker side first.
@@ -19,7 +20,7 @@ recovery: 10 min easy walk
 
 describe('parseSessionText', () => {
 	it('reads blocks and what goes with them', () => {
-		const { name, session, faults } = parseSessionText(WHOLE);
+		const { name, session, faults } = parseSessionText(WHOLE, PRACTICE);
 		expect(faults).toEqual([]);
 		expect(name).toBe('Ridge load');
 		expect(session).toMatchObject({
@@ -44,31 +45,31 @@ describe('parseSessionText', () => {
 		['setup 20 s:\n3 x 10 squat', 1, 'what is to be set up'],
 		['3 x 10 squat\nsetup 20 s: the mat', 2, 'no block follows']
 	])('%j: line %i', (text, line, says) => {
-		const [fault] = parseSessionText(text).faults;
+		const [fault] = parseSessionText(text, PRACTICE).faults;
 		expect(fault?.line).toBe(line);
 		expect(fault?.message).toContain(says);
 	});
 
 	it('says which exercises it does not know, and the nearest it knows', () => {
-		expect(parseSessionText('3 x 10 goblet sqat').notes).toEqual([
+		expect(parseSessionText('3 x 10 goblet sqat', PRACTICE).notes).toEqual([
 			{ line: 1, message: 'goblet sqat is not in the library; Goblet squat is. It is taken as your own.' }
 		]);
 	});
 
 	it('reads a paste of 10,000 lines as far as it makes sense and says where it stopped', () => {
-		const { session, faults } = parseSessionText('3 x 10 squat\n'.repeat(10_000));
+		const { session, faults } = parseSessionText('3 x 10 squat\n'.repeat(10_000), PRACTICE);
 		expect(session.blocks).toHaveLength(60);
 		expect(faults).toEqual([
 			expect.objectContaining({ line: 61, message: expect.stringContaining('at most 60 blocks') as string })
 		]);
-		expect(parseSessionText('nonsense\n'.repeat(10_000)).faults).toHaveLength(51);
+		expect(parseSessionText('nonsense\n'.repeat(10_000), PRACTICE).faults).toHaveLength(51);
 	});
 });
 
 it('reads back what it wrote', () => {
 	fc.assert(
 		fc.property(anySession, (session) => {
-			const { session: read, name, faults } = parseSessionText(formatSessionText(session, 'Any'));
+			const { session: read, name, faults } = parseSessionText(formatSessionText(session, 'Any'), PRACTICE);
 			expect(faults).toEqual([]);
 			expect(name).toBe('Any');
 			expect(read).toEqual(session);
@@ -78,9 +79,9 @@ it('reads back what it wrote', () => {
 });
 
 describe('sessionFaults of what goes with the blocks', () => {
-	const base = parseSessionText('3 x 10 squat\n3 x 10 curl\n3 x 10 swing').session;
+	const base = parseSessionText('3 x 10 squat\n3 x 10 curl\n3 x 10 swing', PRACTICE).session;
 	const says = (more: object): string =>
-		sessionFaults({ ...base, ...more })
+		sessionFaults({ ...base, ...more }, PRACTICE)
 			.map((fault) => `${fault.path}: ${fault.message}`)
 			.join('; ');
 
@@ -108,10 +109,14 @@ describe('sessionFaults of what goes with the blocks', () => {
 
 	it('refuses what is far too much although every number is possible', () => {
 		const huge = parseSessionText(
-			'repeat 20 times, rest 0:\ncircuit 50 rounds 30/15: squat + curl + swing + plank + push-up + lunge + row + dip + step-up + dead bug + plank\nend repeat'
+			'repeat 20 times, rest 0:\ncircuit 50 rounds 30/15: squat + curl + swing + plank + push-up + lunge + row + dip + step-up + dead bug + plank\nend repeat',
+			PRACTICE
 		);
-		expect(sessionFaults(huge.session)[0]?.message).toMatch(/at most 20,000 steps|ends on the day/);
-		const long = parseSessionText('repeat 20 times, rest 7200:\n50 x 7200 s plank, rest 7200\nend repeat');
-		expect(sessionFaults(long.session)[0]?.message).toContain('ends on the day it began');
+		expect(sessionFaults(huge.session, PRACTICE)[0]?.message).toMatch(/at most 20,000 steps|ends on the day/);
+		const long = parseSessionText(
+			'repeat 20 times, rest 7200:\n50 x 7200 s plank, rest 7200\nend repeat',
+			PRACTICE
+		);
+		expect(sessionFaults(long.session, PRACTICE)[0]?.message).toContain('ends on the day it began');
 	});
 });

@@ -2,10 +2,12 @@
  * A whole session as readable text: one block a line, and lines for what goes with it. The grammar is in
  * docs/formats/session-lines.md; `parseSessionText(formatSessionText(x))` is x again.
  */
-import { STANDARD, type Library } from '../library';
-import { secondsAfter } from './formats/format';
+import type { Practice } from '../practice';
+import type { Block } from './formats';
+import { secondsAfter } from './formats/grammar';
 import { formatLine, parseLine, type LineFault } from './line';
-import { LIMITS, type Block, type Link, type Repeat, type Session, type Setup } from './model';
+import type { Link, Repeat, Session } from './model';
+import { LIMITS, type Setup } from './parts';
 import { repeatAround } from './repeats';
 
 export interface TextFault extends LineFault {
@@ -36,7 +38,7 @@ class SessionReader {
 	private setup: Setup | null = null;
 	private open: { from: number; times: number; rest: number; line: number } | null = null;
 
-	constructor(private readonly library: Library) {}
+	constructor(private readonly practice: Practice) {}
 
 	private fault(line: number, text: string, message: string, at: Partial<LineFault> = {}): void {
 		this.faults.push({ line, from: at.from ?? 0, to: at.to ?? text.length, message });
@@ -96,7 +98,7 @@ class SessionReader {
 	}
 
 	private block(text: string, line: number): void {
-		const read = parseLine(text, this.library);
+		const read = parseLine(text, this.practice);
 		if ('faults' in read) {
 			// People put the name on top as it is.
 			const title = this.name === null && this.blocks.length === 0 && !/\d/.test(text);
@@ -126,8 +128,8 @@ class SessionReader {
  * Reads a session from text. Faults name their line and the stretch within it; what could be read is there all
  * the same. Stops after the most blocks or faults that make sense, and says so.
  */
-export function parseSessionText(text: string, library: Library = STANDARD): ParsedText {
-	const reader = new SessionReader(library);
+export function parseSessionText(text: string, practice: Practice): ParsedText {
+	const reader = new SessionReader(practice);
 	const lines = text.split(/\r\n|\r|\n/);
 	for (const [i, line] of lines.entries()) {
 		const left = lines.length - i;

@@ -1,6 +1,6 @@
-import { STANDARD } from '../library';
-import type { Part } from './model';
-import { DEFAULT_TEMPO, workOnOneSide, type Pace } from './rep-time';
+import type { Practice } from '../practice';
+import type { Part } from './parts';
+import { workOnOneSide } from './rep-time';
 
 export type SegmentKind =
 	| 'work'
@@ -34,27 +34,6 @@ export interface Segment {
 	hard: boolean;
 }
 
-export interface TimelineOptions extends Pace {
-	/** Seconds to change from one side to the other. */
-	sideChange: number;
-	/** Seconds from one block to the next. */
-	transition: number;
-	/** Seconds to take up the next weight of a drop set. */
-	loadChange: number;
-	/** Keep the rest after the last work of a block. */
-	keepLastRest: boolean;
-}
-
-/** Change of side, way to the next block and change of load: common practice, no source. */
-export const DEFAULT_OPTIONS: TimelineOptions = {
-	library: STANDARD,
-	tempo: DEFAULT_TEMPO,
-	sideChange: 5,
-	transition: 30,
-	loadChange: 5,
-	keepLastRest: false
-};
-
 type More = { [K in 'part' | 'round' | 'side' | 'reps' | 'paced' | 'free' | 'hard']?: Segment[K] };
 
 /**
@@ -67,7 +46,7 @@ export class TimelineWriter {
 	private blockIndex = 0;
 	private pass = 1;
 
-	constructor(readonly options: TimelineOptions) {}
+	constructor(readonly practice: Practice) {}
 
 	startBlock(index: number, pass: number): void {
 		this.blockIndex = index;
@@ -96,21 +75,24 @@ export class TimelineWriter {
 
 	/** Writes the work of one part as its target asks, on both sides with the change between when it is per side. */
 	work(part: Part, index: number, round: number): void {
-		const { seconds, reps, paced } = workOnOneSide(part, this.options);
+		const { seconds, reps, paced } = workOnOneSide(part, this.practice);
 		const at = { part: index, round, reps, paced, free: true };
 		if (!part.perSide) return this.put('work', seconds, { ...at, side: 'both' });
 		this.put('work', seconds, { ...at, side: 'left' });
-		this.put('side-change', this.options.sideChange, { part: index, round });
+		this.put('side-change', this.practice.timing.sideChange, { part: index, round });
 		this.put('work', seconds, { ...at, side: 'right' });
 	}
 
 	/** As `work`, but never past `end`: for blocks of a fixed length, in which nobody's pace stretches the session. */
 	workUntil(end: number, part: Part, index: number, round: number): void {
-		const { seconds, reps } = workOnOneSide(part, this.options);
+		const { seconds, reps } = workOnOneSide(part, this.practice);
 		const sides = part.perSide ? (['left', 'right'] as const) : (['both'] as const);
 		sides.forEach((side, s) => {
 			if (s > 0)
-				this.put('side-change', Math.min(this.options.sideChange, end - this.now), { part: index, round });
+				this.put('side-change', Math.min(this.practice.timing.sideChange, end - this.now), {
+					part: index,
+					round
+				});
 			const fits = Math.min(seconds, end - this.now);
 			const done = seconds > 0 && fits < seconds ? Math.floor((reps * fits) / seconds) : reps;
 			this.put('work', fits, { part: index, round, side, reps: done });
@@ -119,11 +101,11 @@ export class TimelineWriter {
 }
 
 /** Seconds of a part's work, sides and their change together. */
-export function secondsOfPart(part: Part, options: TimelineOptions = DEFAULT_OPTIONS): number {
-	const { seconds } = workOnOneSide(part, options);
-	return part.perSide ? 2 * seconds + options.sideChange : seconds;
+export function secondsOfPart(part: Part, practice: Practice): number {
+	const { seconds } = workOnOneSide(part, practice);
+	return part.perSide ? 2 * seconds + practice.timing.sideChange : seconds;
 }
 
 /** Seconds of one round of a block whose parts are done one after the other without rest. */
-export const lapSeconds = (parts: readonly Part[], options: TimelineOptions = DEFAULT_OPTIONS): number =>
-	parts.reduce((sum, part) => sum + secondsOfPart(part, options), 0);
+export const lapSeconds = (parts: readonly Part[], practice: Practice): number =>
+	parts.reduce((sum, part) => sum + secondsOfPart(part, practice), 0);

@@ -1,4 +1,4 @@
-export { chance } from './chance';
+export { seededRandom } from './seeded-random';
 export { moments, quantile } from './moments';
 export { normal } from './normal';
 export { wilson } from './wilson';

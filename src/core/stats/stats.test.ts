@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { chance, moments, normal, quantile } from '.';
+import { seededRandom, moments, normal, quantile } from '.';
 
 describe('moments and quantiles', () => {
 	it('of one value have no spread, of none no answer', () => {
@@ -15,7 +15,7 @@ describe('moments and quantiles', () => {
 });
 
 describe('chance', () => {
-	const draw = (seed: string) => Array.from({ length: 2000 }, chance(seed));
+	const draw = (seed: string) => Array.from({ length: 2000 }, seededRandom(seed));
 
 	it('is the same for the same seed and another for another', () => {
 		expect(draw('a')).toEqual(draw('a'));
@@ -33,7 +33,7 @@ describe('chance', () => {
 
 describe('normal', () => {
 	it('has mean 0, standard deviation 1 and 95 % within 1.96 of the mean', () => {
-		const draw = normal(chance('normal'));
+		const draw = normal(seededRandom('normal'));
 		const values = Array.from({ length: 20_000 }, draw);
 		// Standard errors: 0.007 of the mean, 0.005 of the deviation, 0.0015 of the share.
 		expect(Math.abs(moments(values).mean)).toBeLessThan(4 * 0.0071);

@@ -1,11 +1,11 @@
 import pino, { type Logger } from 'pino';
 import { TryLimit } from './auth/limits';
-import { DemoClock, fixedClock, realClock, type Clock } from './clock';
-import { readConfig, type Config } from './config';
-import type { Context } from './context';
+import { DemoClock, fixedClock, realClock, type Clock } from './platform/clock';
+import { readConfig, type Config } from './platform/config';
+import type { Context } from './platform/context';
 import { migrate } from './db/migrate';
 import { openDatabase } from './db/open';
-import { randomIds } from './ids';
+import { randomIds } from './platform/ids';
 
 /** The running application: what use cases are given, and what only the edges need. */
 export interface App extends Context {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import TopBar from '$lib/components/TopBar.svelte';
+	import TopBar from '$lib/features/challenge/TopBar.svelte';
 	import type { LayoutProps } from './$types';
 
 	let { data, children }: LayoutProps = $props();

@@ -4,8 +4,8 @@ import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
 import { TooOften } from '$lib/server/auth/limits';
 import { anyCoach, signIn } from '$lib/server/auth/coach';
-import { COACH_COOKIE, keepToken } from '$lib/server/cookies';
-import { Refusal } from '$lib/server/errors';
+import { COACH_COOKIE, keepToken } from '$lib/server/web/cookies';
+import { Refusal } from '$lib/server/platform/errors';
 import type { Actions, PageServerLoad } from './$types';
 
 const schema = object({

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { superForm } from 'sveltekit-superforms';
-	import Brand from '$lib/components/Brand.svelte';
-	import Field from '$lib/components/Field.svelte';
+	import Brand from '$lib/ui/Brand.svelte';
+	import Field from '$lib/ui/Field.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form: answer }: PageProps = $props();

@@ -1,28 +1,28 @@
-import { AT_HOME, needWords, type Item } from '../../library';
-import { COMMON } from '../../review';
+import { AT_HOME, needWords, type Item } from '../../exercise';
+import { COMMON } from '../../findings';
 import { equipmentOf } from '../../session';
-import { counted, listed } from '../../words';
+import { counted, listed } from '../../text/words';
 import type { PlanCheck, PlanFinding } from '../finding';
-import type { LaidDay } from '../laid';
+import type { ResolvedDay } from '../resolved-plan';
 
-const notOwned: PlanCheck = ({ laid, plan, timing }) => {
+const notOwned: PlanCheck = ({ resolved, plan, practice }) => {
 	const owned = new Set<Item>([...AT_HOME, ...plan.audience.items]);
 	// One who has dumbbells has light ones or can use less; a step is as good as a low one.
 	if (owned.has('dumbbell')) owned.add('light dumbbell');
 	if (owned.has('step')) owned.add('low step');
-	const missing = new Map<Item, { days: LaidDay[]; count: number }>();
-	for (const day of laid.days)
-		for (const { item, count } of day.sent ? equipmentOf(day.sent.session, timing.library) : []) {
+	const missing = new Map<Item, { days: ResolvedDay[]; count: number }>();
+	for (const day of resolved.days)
+		for (const { item, count } of day.prescribed ? equipmentOf(day.prescribed.session, practice) : []) {
 			if (owned.has(item)) continue;
 			const seen = missing.get(item) ?? { days: [], count: 0 };
 			missing.set(item, { days: [...seen.days, day], count: Math.max(seen.count, count) });
 		}
 	return [...missing].map(([item, { days, count }]): PlanFinding => ({
 		rule: 'audience, equipment',
-		weight: 'watch',
+		severity: 'watch',
 		title: `Not taken to be at hand: ${needWords({ item, count })}`,
-		figure: `Needed on ${counted(days.length, 'day')}: ${listed(days.map((day) => day.day))}, in ${listed([...new Set(days.map((day) => day.sent?.name ?? ''))], 4)}.`,
-		days: days.map((day) => day.day),
+		figure: `Needed on ${counted(days.length, 'day')}: ${listed(days.map((day) => day.day))}, in ${listed([...new Set(days.map((day) => day.prescribed?.name ?? ''))], 4)}.`,
+		place: { days: days.map((day) => day.day) },
 		source: 'the audience set for this plan',
 		remedy: {
 			label: 'People have it',
@@ -31,15 +31,17 @@ const notOwned: PlanCheck = ({ laid, plan, timing }) => {
 	}));
 };
 
-const tooHeavy: PlanCheck = ({ laid, plan }) => {
+const tooHeavy: PlanCheck = ({ resolved, plan }) => {
 	const { heaviestKg } = plan.audience;
 	if (heaviestKg === null) return [];
 	const found = new Map<string, { kg: number; days: number[] }>();
-	for (const day of laid.days)
-		for (const block of day.sent?.session.blocks ?? [])
+	for (const day of resolved.days)
+		for (const block of day.prescribed?.session.blocks ?? [])
 			for (const part of block.parts) {
 				if (part.kg === null || part.kg <= heaviestKg) continue;
-				const changed = day.sent?.changes.some(({ what, to }) => what === 'load' && to === `${part.kg} kg`);
+				const changed = day.prescribed?.changes.some(
+					({ what, to }) => what === 'load' && to === `${part.kg} kg`
+				);
 				if (changed) continue;
 				const seen = found.get(part.exercise) ?? { kg: 0, days: [] };
 				found.set(part.exercise, {
@@ -52,13 +54,13 @@ const tooHeavy: PlanCheck = ({ laid, plan }) => {
 	return [
 		{
 			rule: 'audience, load',
-			weight: 'watch',
+			severity: 'watch',
 			title: `Heavier than ${heaviestKg} kg: ${listed(
 				[...found].map(([name, { kg }]) => `${name} ${kg} kg`),
 				4
 			)}`,
 			figure: `On ${counted(days.length, 'day')}; the heaviest that people are taken to have is ${heaviestKg} kg.`,
-			days,
+			place: { days },
 			source: 'the audience set for this plan',
 			remedy: null
 		}
@@ -66,12 +68,12 @@ const tooHeavy: PlanCheck = ({ laid, plan }) => {
 };
 
 /** Jumps, and balance without support, in a plan for beginners. */
-const tooHard: PlanCheck = ({ laid, plan, timing }) => {
+const tooHard: PlanCheck = ({ resolved, plan, practice }) => {
 	if (plan.audience.level !== 'beginner') return [];
 	const hard = new Map<string, number[]>();
-	for (const day of laid.days)
-		for (const name of day.sent?.exercises ?? []) {
-			const exercise = timing.library.find(name);
+	for (const day of resolved.days)
+		for (const name of day.prescribed?.exercises ?? []) {
+			const exercise = practice.library.find(name);
 			if (!exercise || (exercise.impact !== 'high' && exercise.balance < 2)) continue;
 			hard.set(name, [...(hard.get(name) ?? []), day.day]);
 		}
@@ -80,10 +82,10 @@ const tooHard: PlanCheck = ({ laid, plan, timing }) => {
 	return [
 		{
 			rule: 'audience, level',
-			weight: 'safety',
+			severity: 'safety',
 			title: `For beginners: ${listed([...hard.keys()], 4)}`,
 			figure: `Hard landings or balance without a hold on ${counted(days.length, 'day')}; a lower rung, or a chair in reach.`,
-			days,
+			place: { days },
 			source: COMMON,
 			remedy: null
 		}

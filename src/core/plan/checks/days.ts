@@ -1,23 +1,24 @@
-import { counted, listed } from '../../words';
-import { COMMON } from '../../review';
+import { counted, listed } from '../../text/words';
+import { COMMON } from '../../findings';
 import { putDays, swapDays } from '../edit';
 import type { PlanCheck, PlanFinding, PlanSubject } from '../finding';
-import type { LaidDay } from '../laid';
+import type { ResolvedDay } from '../resolved-plan';
 
-const works = (day: LaidDay): boolean => day.kind === 'train' || day.kind === 'cardio' || day.kind === 'test';
+const works = (day: ResolvedDay): boolean =>
+	day.kind === 'train' || day.kind === 'cardio' || day.kind === 'test';
 /** Training days in a row after which one rests. */
 const MOST_IN_A_ROW = 6;
 
-const bareDays: PlanCheck = ({ laid }) => {
-	const bare = laid.days.filter((day) => works(day) && !day.sent);
+const bareDays: PlanCheck = ({ resolved }) => {
+	const bare = resolved.days.filter((day) => works(day) && !day.prescribed);
 	if (bare.length === 0) return [];
 	return [
 		{
 			rule: 'day without a session',
-			weight: 'watch',
+			severity: 'watch',
 			title: `${counted(bare.length, 'training day')} without a session`,
 			figure: `The first is day ${bare[0]?.day}; nothing can be sent on it.`,
-			days: bare.map((day) => day.day),
+			place: { days: bare.map((day) => day.day) },
 			source: COMMON,
 			remedy: {
 				label: bare.length > 1 ? 'Make them rest days' : 'Make it a rest day',
@@ -32,21 +33,21 @@ const bareDays: PlanCheck = ({ laid }) => {
 	];
 };
 
-const noTraining: PlanCheck = ({ laid }) =>
-	laid.weeks
+const noTraining: PlanCheck = ({ resolved }) =>
+	resolved.weeks
 		.filter(({ days }) => days.length === 7 && !days.some(works))
 		.map(({ week, days }): PlanFinding => ({
 			rule: 'week without training',
-			weight: 'watch',
+			severity: 'watch',
 			title: `Week ${week} has no training`,
 			figure: 'What is not used for two weeks begins to go; at least two days a week keep it.',
-			days: days.map((day) => day.day),
+			place: { days: days.map((day) => day.day) },
 			source: COMMON,
 			remedy: null
 		}));
 
 /** Runs of training days, each as its first and last day. */
-function runsOf(days: readonly LaidDay[]): [number, number][] {
+function runsOf(days: readonly ResolvedDay[]): [number, number][] {
 	const runs: [number, number][] = [];
 	for (const day of days) {
 		if (!works(day)) continue;
@@ -57,17 +58,17 @@ function runsOf(days: readonly LaidDay[]): [number, number][] {
 	return runs;
 }
 
-const restDays: PlanCheck = ({ laid }) =>
-	runsOf(laid.days)
+const restDays: PlanCheck = ({ resolved }) =>
+	runsOf(resolved.days)
 		.filter(([from, to]) => to - from + 1 > MOST_IN_A_ROW)
 		.map(([from, to]): PlanFinding => {
 			const middle = Math.min(from + MOST_IN_A_ROW, to);
 			return {
 				rule: 'no rest day',
-				weight: 'watch',
+				severity: 'watch',
 				title: `${to - from + 1} training days in a row, days ${from} to ${to}`,
 				figure: `At most ${MOST_IN_A_ROW} in a row are usual, then a day of rest.`,
-				days: [from, to],
+				place: { days: [from, to] },
 				source: COMMON,
 				remedy: {
 					label: `Rest on day ${middle}`,
@@ -76,21 +77,21 @@ const restDays: PlanCheck = ({ laid }) =>
 			};
 		});
 
-const overBudget: PlanCheck = ({ laid, budgetMinutes }) => {
+const overBudget: PlanCheck = ({ resolved, budgetMinutes }) => {
 	if (budgetMinutes === null) return [];
-	const over = new Map<string, LaidDay[]>();
-	for (const day of laid.days)
-		if (day.sent && day.minutes > budgetMinutes + 0.5)
-			over.set(day.sent.key, [...(over.get(day.sent.key) ?? []), day]);
+	const over = new Map<string, ResolvedDay[]>();
+	for (const day of resolved.days)
+		if (day.prescribed && day.minutes > budgetMinutes + 0.5)
+			over.set(day.prescribed.key, [...(over.get(day.prescribed.key) ?? []), day]);
 	return [...over.values()].map((days): PlanFinding => {
 		const longest = days.reduce((a, b) => (b.minutes > a.minutes ? b : a));
 		const numbers = days.map((day) => day.day);
 		return {
 			rule: 'over the budget',
-			weight: 'watch',
-			title: `${longest.sent?.name ?? ''} takes ${Math.round(longest.minutes)} min of ${budgetMinutes}`,
+			severity: 'watch',
+			title: `${longest.prescribed?.name ?? ''} takes ${Math.round(longest.minutes)} min of ${budgetMinutes}`,
 			figure: `On ${counted(days.length, 'day')}: ${listed(numbers)}; the longest is day ${longest.day}.`,
-			days: numbers,
+			place: { days: numbers },
 			source: 'the challenge’s own time budget',
 			remedy: null
 		};
@@ -99,35 +100,35 @@ const overBudget: PlanCheck = ({ laid, budgetMinutes }) => {
 
 /** A light day of the same week that a hard one could change places with. */
 export function lighterDay(
-	{ laid, out }: PlanSubject,
-	than: LaidDay,
+	{ resolved, releasedTo }: PlanSubject,
+	than: ResolvedDay,
 	apart: readonly number[]
-): LaidDay | null {
-	const others = laid.days.filter(
+): ResolvedDay | null {
+	const others = resolved.days.filter(
 		(day) =>
-			day.day > out &&
+			day.day > releasedTo &&
 			day.week === than.week &&
 			day.day !== than.day &&
 			!apart.includes(day.day) &&
 			day.tests.length === 0
 	);
-	return others.reduce<LaidDay | null>((best, day) => (!best || day.load < best.load ? day : best), null);
+	return others.reduce<ResolvedDay | null>((best, day) => (!best || day.load < best.load ? day : best), null);
 }
 
 const hardBeforeTest: PlanCheck = (subject) => {
-	const { laid } = subject;
-	return laid.days.flatMap((day): PlanFinding[] => {
-		const before = laid.days[day.day - 2];
+	const { resolved } = subject;
+	return resolved.days.flatMap((day): PlanFinding[] => {
+		const before = resolved.days[day.day - 2];
 		if (day.kind !== 'test' || !before || before.kind === 'test' || before.load === 0) return [];
 		if (before.expected < 6 && before.minutes < 20) return [];
 		const other = lighterDay(subject, before, [day.day, day.day - 1]);
 		return [
 			{
 				rule: 'tired into a test',
-				weight: 'hint',
+				severity: 'hint',
 				title: `Day ${before.day} is hard, day ${day.day} is a test`,
 				figure: `${Math.round(before.minutes)} min at effort ${before.expected} on the day before; a test wants a light one.`,
-				days: [before.day, day.day],
+				place: { days: [before.day, day.day] },
 				source: COMMON,
 				remedy:
 					other && other.load < before.load

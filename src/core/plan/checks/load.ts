@@ -1,6 +1,7 @@
-import { COMMON } from '../../review';
-import { counted } from '../../words';
-import { FOSTER, type PlanCheck, type PlanFinding } from '../finding';
+import { COMMON } from '../../findings';
+import { counted } from '../../text/words';
+import { FOSTER } from '../../findings';
+import { type PlanCheck, type PlanFinding } from '../finding';
 import { FULL_WEEK } from './muscles';
 
 /** Above this a week's days are too much alike; Foster 1998, from memory. */
@@ -8,9 +9,9 @@ const MONOTONY_MOST = 2;
 /** From this many weeks on one of them is usually lighter. */
 const LONG = 6;
 
-const rise: PlanCheck = ({ laid, house }) => {
+const rise: PlanCheck = ({ resolved, practice: { house } }) => {
 	// A lighter week and a stub at the end are no measure for the next.
-	const whole = laid.weeks.filter(({ light, days, load }) => !light && days.length === 7 && load > 0);
+	const whole = resolved.weeks.filter(({ light, days, load }) => !light && days.length === 7 && load > 0);
 	return whole.flatMap(({ week, load, days }, i): PlanFinding[] => {
 		const before = whole[i - 1];
 		if (!before) return [];
@@ -19,10 +20,10 @@ const rise: PlanCheck = ({ laid, house }) => {
 		return [
 			{
 				rule: 'rise of the week',
-				weight: 'hint',
+				severity: 'hint',
 				title: `Week ${week} is ${Math.round(percent)} % harder than week ${before.week}`,
 				figure: `Load ${Math.round(before.load)} → ${Math.round(load)}; up to ${house.riseMost} % is a rule of thumb, no limit of injury.`,
-				days: days.map((day) => day.day),
+				place: { days: days.map((day) => day.day) },
 				source: `${COMMON}: the evidence for any fixed rise is weak`,
 				remedy: null
 			}
@@ -30,36 +31,39 @@ const rise: PlanCheck = ({ laid, house }) => {
 	});
 };
 
-const monotony: PlanCheck = ({ laid }) =>
-	laid.weeks
+const monotony: PlanCheck = ({ resolved }) =>
+	resolved.weeks
 		.filter(({ days, monotony: value }) => days.length === 7 && value !== null && value > MONOTONY_MOST)
 		.map(({ week, monotony: value, strain, load, days }): PlanFinding => ({
 			rule: 'monotony',
-			weight: 'hint',
+			severity: 'hint',
 			title: `Week ${week}: its days are much alike`,
 			figure: `Monotony ${(value ?? 0).toFixed(1)}, strain ${Math.round(strain ?? 0)} at a load of ${Math.round(load)}; above ${MONOTONY_MOST} hard and easy days are hardly apart.`,
-			days: days.map((day) => day.day),
+			place: { days: days.map((day) => day.day) },
 			source: FOSTER,
 			remedy: null
 		}));
 
-const deload: PlanCheck = ({ laid, plan }) => {
-	const weeks = laid.weeks.filter(({ days }) => days.length >= FULL_WEEK).length;
-	if (plan.deload && plan.deload.every > laid.weeks.length)
+const deload: PlanCheck = ({ resolved, plan }) => {
+	const weeks = resolved.weeks.filter(({ days }) => days.length >= FULL_WEEK).length;
+	if (plan.deload && plan.deload.every > resolved.weeks.length)
 		return [
 			{
 				rule: 'lighter week',
-				weight: 'watch',
+				severity: 'watch',
 				title: `The lighter week never comes`,
-				figure: `Every ${plan.deload.every} weeks, and the plan has ${counted(laid.weeks.length, 'week')}.`,
-				days: [],
+				figure: `Every ${plan.deload.every} weeks, and the plan has ${counted(resolved.weeks.length, 'week')}.`,
+				place: { days: [] },
 				source: COMMON,
 				remedy:
-					laid.weeks.length < 3
+					resolved.weeks.length < 3
 						? { label: 'Do without', apply: (p) => ({ ...p, deload: null }) }
 						: {
-								label: `Every ${laid.weeks.length - 1} weeks`,
-								apply: (p) => ({ ...p, deload: p.deload && { ...p.deload, every: laid.weeks.length - 1 } })
+								label: `Every ${resolved.weeks.length - 1} weeks`,
+								apply: (p) => ({
+									...p,
+									deload: p.deload && { ...p.deload, every: resolved.weeks.length - 1 }
+								})
 							}
 			}
 		];
@@ -67,10 +71,10 @@ const deload: PlanCheck = ({ laid, plan }) => {
 	return [
 		{
 			rule: 'lighter week',
-			weight: 'hint',
+			severity: 'hint',
 			title: `${weeks} weeks of rising and none lighter`,
 			figure: 'One week in four with about 60 % of the sets lets people catch up.',
-			days: [],
+			place: { days: [] },
 			source: COMMON,
 			remedy: {
 				label: 'Every fourth week lighter',

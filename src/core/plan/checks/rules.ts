@@ -1,15 +1,15 @@
-import { COMMON } from '../../review';
-import { minuteFill } from '../../session';
+import { COMMON } from '../../findings';
+import { formatOf } from '../../session';
 import type { PlanCheck, PlanFinding, PlanSubject } from '../finding';
-import type { LaidDay } from '../laid';
+import type { ResolvedDay } from '../resolved-plan';
 import type { Plan, Rule, Step } from '../model';
-import { isEverywhere } from '../progress';
+import { isEverywhere } from '../progression';
 import { ruleText } from '../rule-text';
 
 /** Where a rule runs into a wall, and what else could be done from there on. */
 interface Wall {
 	rule: Rule;
-	day: LaidDay;
+	day: ResolvedDay;
 	what: string;
 	figure: string;
 	/** Another way to go on from that week; null: only stop. */
@@ -25,11 +25,10 @@ const finding = ({ rule, day, what, figure, instead }: Wall): PlanFinding => {
 	const stop = (r: Rule): Rule[] => (day.week > r.from ? [{ ...r, until: day.week - 1 }] : []);
 	return {
 		rule: 'progression',
-		weight: 'watch',
-		title: `Week ${day.week}, ${day.sent?.name ?? ''}: ${what}`,
+		severity: 'watch',
+		title: `Week ${day.week}, ${day.prescribed?.name ?? ''}: ${what}`,
 		figure,
-		days: [day.day],
-		progression: rule.id,
+		place: { days: [day.day], progression: rule.id },
 		source: COMMON,
 		remedy: instead
 			? {
@@ -53,15 +52,17 @@ const SLOWER = { label: 'Go on slower instead of heavier', step: { kind: 'tempo'
 const CLOSER = { label: 'Go on with less rest instead', step: { kind: 'rest', seconds: 5 } } as const;
 
 /** Blocks of a day’s session that a rule has changed. */
-const changedBlocks = (day: LaidDay, rule: Rule): Set<number> =>
-	new Set((day.sent?.changes ?? []).filter((change) => change.rule === rule.id).map(({ block }) => block));
+const changedBlocks = (day: ResolvedDay, rule: Rule): Set<number> =>
+	new Set(
+		(day.prescribed?.changes ?? []).filter((change) => change.rule === rule.id).map(({ block }) => block)
+	);
 
-function tooHeavy(rule: Rule, day: LaidDay, { plan }: PlanSubject): Wall | null {
+function tooHeavy(rule: Rule, day: ResolvedDay, { plan }: PlanSubject): Wall | null {
 	const { heaviestKg } = plan.audience;
 	if (heaviestKg === null || !has(rule, 'load', 'double')) return null;
-	for (const change of day.sent?.changes ?? []) {
+	for (const change of day.prescribed?.changes ?? []) {
 		if (change.rule !== rule.id || change.part === null) continue;
-		const part = day.sent?.session.blocks[change.block]?.parts[change.part];
+		const part = day.prescribed?.session.blocks[change.block]?.parts[change.part];
 		if (part?.kg === null || part === undefined || part.kg <= heaviestKg) continue;
 		return {
 			rule,
@@ -74,17 +75,15 @@ function tooHeavy(rule: Rule, day: LaidDay, { plan }: PlanSubject): Wall | null 
 	return null;
 }
 
-function minuteFull(rule: Rule, day: LaidDay, { house, timing }: PlanSubject): Wall | null {
+function blockFull(rule: Rule, day: ResolvedDay, { practice }: PlanSubject): Wall | null {
 	for (const b of changedBlocks(day, rule)) {
-		const block = day.sent?.session.blocks[b];
-		if (block?.format !== 'emom') continue;
-		const left = Math.min(...minuteFill(block, timing).map((fill) => fill.left));
-		if (left >= house.minuteLeft) continue;
+		const block = day.prescribed?.session.blocks[b];
+		const full = block && formatOf(block).full?.(block, practice);
+		if (!full) continue;
 		return {
 			rule,
 			day,
-			what: 'the minute is full',
-			figure: `${Math.round(left)} s of rest are left in it; ${house.minuteLeft} s are the house rule.`,
+			...full,
 			instead: has(rule, 'rounds')
 				? null
 				: { label: 'Go on with another round instead', step: { kind: 'rounds', rounds: 1 } }
@@ -93,10 +92,10 @@ function minuteFull(rule: Rule, day: LaidDay, { house, timing }: PlanSubject): W
 	return null;
 }
 
-function overBudget(rule: Rule, day: LaidDay, { laid, budgetMinutes }: PlanSubject): Wall | null {
+function overBudget(rule: Rule, day: ResolvedDay, { resolved, budgetMinutes }: PlanSubject): Wall | null {
 	if (budgetMinutes === null || day.minutes <= budgetMinutes + 0.5 || changedBlocks(day, rule).size === 0)
 		return null;
-	const first = laid.days.find((other) => other.sent?.key === day.sent?.key);
+	const first = resolved.days.find((other) => other.prescribed?.key === day.prescribed?.key);
 	if (!first || first.minutes > budgetMinutes + 0.5) return null;
 	return {
 		rule,
@@ -107,24 +106,24 @@ function overBudget(rule: Rule, day: LaidDay, { laid, budgetMinutes }: PlanSubje
 	};
 }
 
-function cannot(rule: Rule, day: LaidDay): Wall | null {
-	const stuck = day.sent?.stuck.find((one) => one.rule === rule.id);
+function cannot(rule: Rule, day: ResolvedDay): Wall | null {
+	const stuck = day.prescribed?.stuck.find((one) => one.rule === rule.id);
 	if (!stuck) return null;
 	return {
 		rule,
 		day,
 		what: stuck.why,
 		figure: `${ruleText(rule)}: from here on it stays as in the week before.`,
-		instead: has(rule, 'rung', 'double') ? SLOWER : null
+		instead: has(rule, 'variation', 'double') ? SLOWER : null
 	};
 }
 
 /** The first wall of every rule; walls behind it would go with it. */
 const walls: PlanCheck = (subject) =>
 	subject.plan.rules.flatMap((rule): PlanFinding[] => {
-		for (const day of subject.laid.days) {
+		for (const day of subject.resolved.days) {
 			if (
-				!day.sent?.met.has(rule.id) ||
+				!day.prescribed?.met.has(rule.id) ||
 				day.week < rule.from ||
 				(rule.until !== null && day.week > rule.until)
 			)
@@ -132,7 +131,7 @@ const walls: PlanCheck = (subject) =>
 			const wall =
 				cannot(rule, day) ??
 				tooHeavy(rule, day, subject) ??
-				minuteFull(rule, day, subject) ??
+				blockFull(rule, day, subject) ??
 				overBudget(rule, day, subject);
 			if (wall) return [finding(wall)];
 		}
@@ -140,22 +139,21 @@ const walls: PlanCheck = (subject) =>
 	});
 
 /** A rule whose exercise, session or kind of step is nowhere in the plan, or that begins after its end. */
-const idle: PlanCheck = ({ plan, laid }) =>
+const idle: PlanCheck = ({ plan, resolved }) =>
 	plan.rules.flatMap((rule): PlanFinding[] => {
-		const met = laid.days.some((day) => day.sent?.met.has(rule.id));
-		const late = rule.from > laid.weeks.length;
+		const met = resolved.days.some((day) => day.prescribed?.met.has(rule.id));
+		const late = rule.from > resolved.weeks.length;
 		if (met && !late) return [];
-		const session = isEverywhere(rule.on) ? null : laid.sessions.get(rule.on.session);
+		const session = isEverywhere(rule.on) ? null : resolved.sessions.get(rule.on.session);
 		return [
 			{
 				rule: 'progression',
-				weight: 'watch',
+				severity: 'watch',
 				title: `A rule changes nothing: ${ruleText(rule, session?.name)}`,
 				figure: late
-					? `It begins in week ${rule.from}, and the plan has ${laid.weeks.length}.`
+					? `It begins in week ${rule.from}, and the plan has ${resolved.weeks.length}.`
 					: 'What it is about does not come in this plan, or cannot be changed in that way.',
-				days: [],
-				progression: rule.id,
+				place: { days: [], progression: rule.id },
 				source: COMMON,
 				remedy: { label: 'Take the rule out', apply: (p) => without(p, rule.id, () => []) }
 			}

@@ -1,44 +1,44 @@
-import { COMMON } from '../../review';
-import { counted, listed } from '../../words';
+import { COMMON } from '../../findings';
+import { counted, listed } from '../../text/words';
 import { putDays } from '../edit';
 import type { PlanCheck, PlanFinding } from '../finding';
-import type { LaidDay, LaidPlan } from '../laid';
+import type { ResolvedDay, ResolvedPlan } from '../resolved-plan';
 import type { Benchmark, Plan } from '../model';
 
 /** A test belongs to the first days, and its last repeat to the last ones. */
 const EDGE_DAYS = 7;
 
-const daysOf = (laid: LaidPlan, test: Benchmark): number[] =>
-	laid.days.filter((day) => day.tests.includes(test.id)).map((day) => day.day);
+const daysOf = (resolved: ResolvedPlan, test: Benchmark): number[] =>
+	resolved.days.filter((day) => day.tests.includes(test.id)).map((day) => day.day);
 
 const addTest = (plan: Plan, day: number, id: string): Plan =>
 	putDays(plan, [day], { kind: 'test', tests: [...(plan.days[day - 1]?.tests ?? []), id] });
 
 /** The best day for a test among some: one that is a test already, else the last that trains. */
-function testDay(days: readonly LaidDay[], first: boolean): LaidDay | null {
+function testDay(days: readonly ResolvedDay[], first: boolean): ResolvedDay | null {
 	const ordered = first ? [...days] : [...days].reverse();
 	return ordered.find((day) => day.kind === 'test') ?? ordered.find((day) => day.kind === 'train') ?? null;
 }
 
-const repeats: PlanCheck = ({ laid, plan }) =>
+const repeats: PlanCheck = ({ resolved, plan }) =>
 	plan.tests.flatMap((test): PlanFinding[] => {
-		const days = daysOf(laid, test);
-		const length = laid.days.length;
-		const first = laid.days.slice(0, EDGE_DAYS);
-		const last = laid.days.slice(-EDGE_DAYS);
+		const days = daysOf(resolved, test);
+		const length = resolved.days.length;
+		const first = resolved.days.slice(0, EDGE_DAYS);
+		const last = resolved.days.slice(-EDGE_DAYS);
 		const finding = (
 			title: string,
 			figure: string,
-			at: readonly LaidDay[],
+			at: readonly ResolvedDay[],
 			isFirst: boolean
 		): PlanFinding => {
 			const day = testDay(at, isFirst);
 			return {
 				rule: 'test and repeat',
-				weight: 'watch',
+				severity: 'watch',
 				title,
 				figure,
-				days,
+				place: { days },
 				source: COMMON,
 				remedy: day && { label: `Take it on day ${day.day}`, apply: (p) => addTest(p, day.day, test.id) }
 			};
@@ -83,17 +83,17 @@ const repeats: PlanCheck = ({ laid, plan }) =>
 	});
 
 /** Challenges of this length and more have something to compare half-way. */
-const none: PlanCheck = ({ laid, plan }) => {
-	if (laid.days.length < 14 || !laid.days.some((day) => day.sent)) return [];
-	const bare = laid.days.filter((day) => day.kind === 'test' && day.tests.length === 0);
+const none: PlanCheck = ({ resolved, plan }) => {
+	if (resolved.days.length < 14 || !resolved.days.some((day) => day.prescribed)) return [];
+	const bare = resolved.days.filter((day) => day.kind === 'test' && day.tests.length === 0);
 	if (plan.tests.length === 0)
 		return [
 			{
 				rule: 'no test',
-				weight: 'hint',
+				severity: 'hint',
 				title: 'Nothing is measured',
-				figure: `${counted(laid.days.length, 'day')} without a test that is named; results before and after are what makes people stay.`,
-				days: bare.map((day) => day.day),
+				figure: `${counted(resolved.days.length, 'day')} without a test that is named; results before and after are what makes people stay.`,
+				place: { days: bare.map((day) => day.day) },
 				source: COMMON,
 				remedy: null
 			}
@@ -102,10 +102,10 @@ const none: PlanCheck = ({ laid, plan }) => {
 	return [
 		{
 			rule: 'test day without a test',
-			weight: 'hint',
+			severity: 'hint',
 			title: `${bare.length > 1 ? 'Test days' : 'Test day'} ${listed(bare.map((day) => day.day))} without a test`,
 			figure: 'What is measured on it is not said.',
-			days: bare.map((day) => day.day),
+			place: { days: bare.map((day) => day.day) },
 			source: COMMON,
 			remedy: {
 				label: `Take ${listed(

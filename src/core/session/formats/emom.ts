@@ -1,7 +1,12 @@
-import { LIMITS, type BlockBase } from '../model';
-import { DEFAULT_OPTIONS, lapSeconds, type TimelineOptions } from '../timeline';
-import { numberBefore, type Format } from './format';
+import { COMMON } from '../../findings';
+import type { Practice } from '../../practice';
+import { amountOf, targetOf } from '../amount';
+import { LIMITS, type BlockBase } from '../parts';
+import { lapSeconds } from '../timeline';
+
 import { checkGroups, groupIndexes, groupsLine, partsOfGroup } from './groups';
+import type { Format, FormatFinding } from './format';
+import { numberBefore } from './grammar';
 
 /**
  * Every minute on the minute: a fixed amount of work starts on each full minute, what is left of it is rest.
@@ -14,14 +19,33 @@ export interface Emom extends BlockBase {
 }
 
 /** Seconds that each group's work takes, and what it leaves of the minute (negative when it does not fit). */
-export function minuteFill(
-	block: Emom,
-	options: TimelineOptions = DEFAULT_OPTIONS
-): { work: number; left: number }[] {
+export function minuteFill(block: Emom, practice: Practice): { work: number; left: number }[] {
 	return block.groups.map((group) => {
-		const work = lapSeconds(partsOfGroup(block, group), options);
+		const work = lapSeconds(partsOfGroup(block, group), practice);
 		return { work, left: 60 - work };
 	});
+}
+
+/** Repetitions taken off a minute one by one, from the exercise that has most, until enough rest is left. */
+function lighterMinute(block: Emom, group: number, practice: Practice): Emom | null {
+	let next = block;
+	for (let tries = 0; tries < 200; tries++) {
+		const left = minuteFill(next, practice)[group]?.left ?? 0;
+		if (left >= practice.house.minuteLeft) return next;
+		const amounts = (next.groups[group] ?? []).map((i) => {
+			const part = next.parts[i];
+			return { i, amount: part ? amountOf(part.target) : 0 };
+		});
+		const [most] = amounts.filter(({ amount }) => amount > 1).sort((a, b) => b.amount - a.amount);
+		if (!most) return null;
+		next = {
+			...next,
+			parts: next.parts.map((part, i) =>
+				i === most.i ? { ...part, target: targetOf(part.target.kind, most.amount - 1) } : part
+			)
+		};
+	}
+	return null;
 }
 
 export const emom: Format<Emom> = {
@@ -31,12 +55,19 @@ export const emom: Format<Emom> = {
 	starter: '8 min',
 	fields: [{ key: 'minutes', label: 'minutes', unit: '', knob: 'often' }],
 	met: { met: 4.3, code: '02035' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'on cardio days',
+	lifting: true,
+	extras: [{ key: 'groups', kind: 'groups' }],
+	picked: 'together',
 	takes: [1, LIMITS.parts],
 
 	check(block, faults) {
 		faults.whole('.minutes', 'minutes', block.minutes, 1, LIMITS.minutes);
 		checkGroups(block, faults, 'an EMOM');
-		minuteFill(block, faults.options).forEach((fill, i) => {
+		minuteFill(block, faults.practice).forEach((fill, i) => {
 			if (fill.left <= 0)
 				faults.add(
 					`.groups[${i}]`,
@@ -66,6 +97,45 @@ export const emom: Format<Emom> = {
 		return Math.floor((block.minutes - group + block.groups.length - 1) / block.groups.length);
 	},
 
+	round: (block) => block.groups.length,
+	findings(block, practice) {
+		const { minuteLeft } = practice.house;
+		return minuteFill(block, practice).flatMap((fill, g): FormatFinding[] => {
+			if (fill.left <= 0 || fill.left >= minuteLeft) return [];
+			const lighter = lighterMinute(block, g, practice);
+			const changed = (block.groups[g] ?? []).flatMap((i) => {
+				const [was, is] = [block.parts[i], lighter?.parts[i]];
+				return was && is && was !== is
+					? [`${amountOf(is.target)}${is.perSide ? ' per side' : ''} ${is.exercise}`]
+					: [];
+			});
+			return [
+				{
+					rule: 'minute too full',
+					severity: 'watch',
+					title: `Minute ${g + 1} leaves ${Math.round(fill.left)} s`,
+					figure: `${Math.round(fill.work)} of 60 s are work; ${minuteLeft} s of rest are the house rule.`,
+					part: block.groups[g]?.[0] ?? null,
+					source: COMMON,
+					remedy: lighter && { label: `Use ${changed.join(' and ')}`, block: lighter }
+				}
+			];
+		});
+	},
+	full(block, practice) {
+		const left = Math.min(...minuteFill(block, practice).map((fill) => fill.left));
+		if (left >= practice.house.minuteLeft) return null;
+		return {
+			what: 'the minute is full',
+			figure: `${Math.round(left)} s of rest are left in it; ${practice.house.minuteLeft} s are the house rule.`
+		};
+	},
+	remark(block, part, practice) {
+		const fill = minuteFill(block, practice)[block.groups.findIndex((group) => group[0] === part)];
+		return fill && fill.left < practice.house.minuteLeft
+			? `${Math.round(fill.work)} s of 60, ${Math.max(0, Math.round(fill.left))} s left`
+			: null;
+	},
 	summary: (block) =>
 		`${block.minutes} minutes` + (block.groups.length > 1 ? ` · ${block.groups.length} groups in turn` : ''),
 

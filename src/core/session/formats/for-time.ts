@@ -1,7 +1,10 @@
+import { COMMON } from '../../findings';
+import type { Practice } from '../../practice';
 import { clockText } from '../clock-text';
-import { LIMITS, type BlockBase } from '../model';
-import { DEFAULT_OPTIONS, lapSeconds, type TimelineOptions } from '../timeline';
-import { numberBefore, roundsWords, secondsAfter, timeWords, type Format } from './format';
+import { LIMITS, type BlockBase } from '../parts';
+import { lapSeconds } from '../timeline';
+import type { Format } from './format';
+import { numberBefore, roundsWords, secondsAfter, timeWords } from './grammar';
 
 /** A fixed amount of work, as fast as it can be done well, under a time limit. The limit is the block's length. */
 export interface ForTime extends BlockBase {
@@ -12,8 +15,8 @@ export interface ForTime extends BlockBase {
 }
 
 /** Seconds at the tempo given, without pauses; may lie beyond the limit. */
-export const expectedFinish = (block: ForTime, options: TimelineOptions = DEFAULT_OPTIONS): number =>
-	block.rounds * lapSeconds(block.parts, options);
+export const expectedFinish = (block: ForTime, practice: Practice): number =>
+	block.rounds * lapSeconds(block.parts, practice);
 
 export const forTime: Format<ForTime> = {
 	name: 'for-time',
@@ -25,6 +28,11 @@ export const forTime: Format<ForTime> = {
 		{ key: 'limit', label: 'limit', unit: 'clock', knob: 'work' }
 	],
 	met: { met: 8, code: '02040' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'on cardio days',
+	lifting: true,
 	takes: [1, LIMITS.parts],
 
 	check(block, faults) {
@@ -40,9 +48,28 @@ export const forTime: Format<ForTime> = {
 	},
 
 	timesDone: (block) => block.rounds,
+	findings(block, practice) {
+		const expected = expectedFinish(block, practice);
+		if (expected <= block.limit) return [];
+		const rounds = Math.floor((block.rounds * block.limit) / expected);
+		const limit = Math.ceil(expected / 60) * 60;
+		const fewer = { label: `Use ${roundsWords(rounds)}`, block: { ...block, rounds } };
+		const longer = { label: `Set the limit to ${clockText(limit)}`, block: { ...block, limit } };
+		return [
+			{
+				rule: 'limit too short',
+				severity: 'watch',
+				title: `Expected at ${clockText(expected)}, the limit is ${clockText(block.limit)}`,
+				figure: `Most would not finish ${roundsWords(block.rounds)} at the tempo given.`,
+				part: null,
+				source: COMMON,
+				remedy: rounds >= 1 ? fewer : limit > LIMITS.seconds ? null : longer
+			}
+		];
+	},
 
-	summary: (block, options) =>
-		`${roundsWords(block.rounds)} · limit ${clockText(block.limit)}, expected ${clockText(expectedFinish(block, options))}`,
+	summary: (block, practice) =>
+		`${roundsWords(block.rounds)} · limit ${clockText(block.limit)}, expected ${clockText(expectedFinish(block, practice))}`,
 
 	read(head, parts) {
 		const limit = secondsAfter(head, /limit|under|within|cap/);

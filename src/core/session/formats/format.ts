@@ -1,9 +1,14 @@
-import type { FaultList } from '../faults';
-import type { Block, Part, Target } from '../model';
-import type { TimelineOptions, TimelineWriter } from '../timeline';
+import type { Severity } from '../../findings';
+import type { Practice } from '../../practice';
+import type { FaultList } from '../fault-list';
+import type { BlockBase, Part, Target } from '../parts';
+import type { TimelineWriter } from '../timeline';
 
-/** A number of a block that can be set in a field and turned by `fitToMinutes`. */
-export interface Field<B extends Block> {
+/** A block as its format gives it a name. */
+export type FormatBlock = BlockBase & { format: string };
+
+/** A number of a block that can be set in a field, turned by `fitToMinutes` and raised by progression rules. */
+export interface Field<B> {
 	key: keyof B & string;
 	label: string;
 	/** `clock` is entered as minutes and seconds, `12:00`. */
@@ -14,6 +19,30 @@ export interface Field<B extends Block> {
 	knob?: 'often' | 'work' | 'rest';
 }
 
+/** One value of what a format has beside its numbers. */
+export type ExtraField =
+	| { key: string; label: string; kind: 'number' }
+	| { key: string; label: string; kind: 'choice'; options: readonly { value: string; label: string }[] };
+
+/** What a block has beside numbers: contract, form and file know it from this. */
+export type Extra =
+	| { key: string; kind: 'flag'; label: string }
+	/** `groups[i]` holds the indexes of the parts that are done together. */
+	| { key: 'groups'; kind: 'groups' }
+	| {
+			key: string;
+			kind: 'record';
+			label: string;
+			/** How a block says that it has none: the field is null, or not there. */
+			without: 'null' | 'omitted';
+			/** What choosing none and choosing one is called. */
+			none: string;
+			some: string;
+			/** What it begins as. */
+			initial: Readonly<Record<string, number | string>>;
+			fields: readonly ExtraField[];
+	  };
+
 /** Intensity of a format in the Compendium of Physical Activities. */
 export interface Met {
 	met: number;
@@ -21,79 +50,101 @@ export interface Met {
 	code: string;
 }
 
+/** What a careful coach would see in a block of this format alone. */
+export interface FormatFinding {
+	rule: string;
+	severity: Severity;
+	title: string;
+	figure: string;
+	/** The exercise it is about; null: the block. */
+	part: number | null;
+	source: string;
+	/** The block as it would be. */
+	remedy: { label: string; block: FormatBlock } | null;
+}
+
+/** The numbers of a typed line, and where in it the exercises stand. */
+export interface Head {
+	head: string;
+	from: number;
+	to: number;
+}
+
 /**
- * What a format has to answer. A new format is one file with one of these, entered in `index.ts`:
- * timeline, log, typing, fields, checks and files then know it.
+ * Everything that is known of a format: its grammar, faults, timeline, sets, effort, what can be turned in it, its words
+ * and its fields. Nothing outside this folder names a format; a new one is one file and its line in `index.ts`.
  */
-export interface Format<B extends Block> {
+export interface Format<B extends FormatBlock> {
+	/** Never there: ties the block's type to the format. */
+	readonly block?: B;
 	readonly name: B['format'];
 	/** As the field calls it. */
 	readonly label: string;
+
 	/** Words that begin a typed line of this format. */
 	readonly keywords: readonly string[];
 	/** The numbers before the exercises as one types them, for a block that is picked. */
 	readonly starter: string;
-	readonly fields: readonly Field<B>[];
-	readonly met: Met;
-	/** How many exercises it takes, inclusive. */
-	readonly takes: readonly [min: number, max: number];
-	/** Names the faults of the format's own numbers. */
-	check(block: B, faults: FaultList): void;
-	/** Writes the block's segments in order. */
-	write(block: B, out: TimelineWriter): void;
-	/** How often each part is expected to be done. */
-	timesDone(block: B, part: number, options?: TimelineOptions): number;
-	/** How often the log asks for it, where that is not how often it is expected. */
-	timesOwed?(block: B, part: number): number;
-	/** What one go at a part asks for, where the format says other than the part itself. */
-	target?(block: B, part: Part): Target;
-	/** The numbers of the block in words, as shown beside its title: `3 rounds · rest 30 inside, 90 after`. */
-	summary(block: B, options?: TimelineOptions): string;
+	/** The numbers of a line that has no colon to part them from the exercises; left out: a colon is needed. */
+	headOf?(line: string): Head;
 	/** Reads the typed numbers and parts into a block, or says what is missing. */
 	read(head: string, parts: Part[], groups: Part[][]): Omit<B, 'role'> | { fault: string };
 	/** The block as a line that `read` reads back. `part` writes one exercise. */
 	line(block: B, part: (part: Part) => string): string;
+
+	readonly fields: readonly Field<B>[];
+	readonly extras?: readonly Extra[];
+	/** What else changes when one number was set: a circuit's exercises go along with its slot. */
+	follow?(block: B, key: string): B;
+	/** How a picked block begins when exercises are in groups: all together, or each on its own. */
+	readonly picked?: 'together' | 'apart';
+
+	/** How many exercises it takes, inclusive; and what to do with more. */
+	readonly takes: readonly [min: number, max: number];
+	readonly tooMany?: string;
+	/** Names the faults of the format's own numbers. */
+	check(block: B, faults: FaultList): void;
+
+	/** Writes the block's segments in order. */
+	write(block: B, out: TimelineWriter): void;
+	/** How often each part is expected to be done. */
+	timesDone(block: B, part: number, practice: Practice): number;
+	/** How often the log asks for it, where that is not how often it is expected. */
+	timesOwed?(block: B, part: number): number;
+	/** What one go at a part asks for, where the format says other than the part itself. */
+	target?(block: B, part: Part): Target;
+	/** Exercises are counted in seconds, whatever the library says. */
+	readonly timed?: boolean;
+	/** How many of its `often` number make one round more; left out: one. */
+	round?(block: B): number;
+
+	readonly met: Met;
+	/** Sets for the muscles, or minutes for the breath. */
+	readonly countedIn: 'sets' | 'minutes';
+	/** What kind of cardio it is; null for none. */
+	readonly cardio: 'steady' | 'hard' | null;
+	/** Effort of a session, 0…10, whose main work is this alone; null: as the kind of day has it. */
+	readonly effort: number | null;
+	/** Whether it raises the breath: always, on days meant as cardio, or not to speak of. */
+	readonly aerobic: 'always' | 'on cardio days' | 'never';
+	/** Lifting, after which hard intervals come too late. */
+	readonly lifting: boolean;
+
+	/** What a careful coach would see in it. */
+	findings?(block: B, practice: Practice): FormatFinding[];
+	/** Where no more work goes into it: what is full, and by what figures. */
+	full?(block: B, practice: Practice): { what: string; figure: string } | null;
+	/** The block with a longer rest between its exercises, where that is a number of its own. */
+	withRestInside?(block: B, seconds: number): B;
+	/** Its rounds and rests as part of a superset; left out: it cannot be one. */
+	asPair?(block: B, practice: Practice): { rounds: number; restInside: number; restAfter: number } | null;
+
+	/** The numbers of the block in words, as shown beside its title: `3 rounds · rest 30 inside, 90 after`. */
+	summary(block: B, practice: Practice): string;
+	/** The mark before an exercise: A1 in a superset; left out: its number, or that of its group. */
+	mark?(block: B, part: number): string;
+	/** What is said of an exercise at its place, such as the rest that its minute leaves. */
+	remark?(block: B, part: number, practice: Practice): string | null;
+	/** How an exercise done per side shares a time that the block gives. */
+	readonly sides?: string;
 }
-
-/** The first number after which `unit` follows, as in `4 rounds`; null without one. */
-export function numberBefore(text: string, unit: RegExp): number | null {
-	const found = new RegExp(`(-?\\d+(?:\\.\\d+)?)\\s*(?:${unit.source})`, 'i').exec(text);
-	return found?.[1] === undefined ? null : Number(found[1]);
-}
-
-/** A stretch of time after `word`, as in `rest 90`, `rest 1:30` or `limit 12 min`; in seconds, null without one. */
-export function secondsAfter(text: string, word: RegExp): number | null {
-	const found = new RegExp(`(?:${word.source})\\s*(-?\\d+(?::\\d\\d)?(?:\\.\\d+)?)\\s*(min)?`, 'i').exec(
-		text
-	);
-	return found?.[1] === undefined ? null : toSeconds(found[1], found[2]);
-}
-
-/** The first stretch of time in a text: `12 min`, `12:00`, `720 s`; a bare number counts as `bare`. */
-export function firstTime(text: string, bare: 'min' | 's'): number | null {
-	const found = /(-?\d+(?::\d\d)?(?:\.\d+)?)\s*(min|'|s\b|sec)?/i.exec(text);
-	if (found?.[1] === undefined) return null;
-	return toSeconds(
-		found[1],
-		found[2] === undefined
-			? bare === 'min'
-				? 'min'
-				: undefined
-			: /^(min|')/i.test(found[2])
-				? 'min'
-				: undefined
-	);
-}
-
-function toSeconds(text: string, unit?: string): number {
-	const [minutes, seconds] = text.split(':');
-	if (seconds !== undefined) return Number(minutes) * 60 + Number(seconds);
-	return Number(text) * (unit ? 60 : 1);
-}
-
-/** `12 min` where it is whole minutes, else `90 s`: both read back the same. */
-export const timeWords = (seconds: number): string =>
-	seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`;
-
-/** `1 round`, `3 rounds`. */
-export const roundsWords = (rounds: number): string => `${rounds} ${rounds === 1 ? 'round' : 'rounds'}`;

@@ -1,5 +1,5 @@
-import type { FaultList } from '../faults';
-import type { Part } from '../model';
+import type { FaultList } from '../fault-list';
+import type { Part } from '../parts';
 
 /** Blocks whose parts are done in groups: `groups[i]` holds the indexes of the parts of the i-th. */
 interface Grouped {

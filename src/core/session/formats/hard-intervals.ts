@@ -1,6 +1,7 @@
 import { clockText } from '../clock-text';
-import { LIMITS, type BlockBase } from '../model';
-import { numberBefore, type Format } from './format';
+import { LIMITS, type BlockBase } from '../parts';
+import type { Format } from './format';
+import { numberBefore } from './grammar';
 
 /** Hard and easy in turn. The first exercise is the hard one, a second one is what is done in the easy seconds. */
 export interface HardIntervals extends BlockBase {
@@ -22,6 +23,11 @@ export const hardIntervals: Format<HardIntervals> = {
 		{ key: 'easy', label: 'easy', unit: 's', knob: 'rest' }
 	],
 	met: { met: 8, code: '02020' },
+	countedIn: 'minutes',
+	cardio: 'hard',
+	effort: 8,
+	aerobic: 'always',
+	lifting: false,
 	takes: [1, 2],
 
 	check(block, faults) {
@@ -34,7 +40,7 @@ export const hardIntervals: Format<HardIntervals> = {
 		const between = block.parts.length > 1 ? ('work' as const) : ('rest' as const);
 		for (let round = 1; round <= block.times; round++) {
 			out.put('work', block.hard, { part: 0, round, hard: true });
-			if (round < block.times || out.options.keepLastRest)
+			if (round < block.times || out.practice.timing.keepLastRest)
 				out.put(between, block.easy, { part: between === 'work' ? 1 : null, round });
 		}
 	},

@@ -1,5 +1,7 @@
-import { LIMITS, type BlockBase } from '../model';
-import { numberBefore, roundsWords, secondsAfter, type Format } from './format';
+import { ACSM_STRETCH } from '../../findings';
+import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
+import type { Format } from './format';
+import { numberBefore, roundsWords, secondsAfter } from './grammar';
 
 /** Holds and stretches: seconds each, per side where the part says so, `rest` to get from one to the next. */
 export interface Holds extends BlockBase {
@@ -11,6 +13,15 @@ export interface Holds extends BlockBase {
 /** Seconds to get from one hold into the next (common practice, no source). */
 const DEFAULT_REST = 5;
 
+/** Stretches one after the other. */
+export const newHolds = (parts: Part[], role: Role): Holds => ({
+	format: 'holds',
+	role,
+	rounds: 1,
+	rest: DEFAULT_REST,
+	parts
+});
+
 export const holds: Format<Holds> = {
 	name: 'holds',
 	label: 'Holds',
@@ -21,6 +32,12 @@ export const holds: Format<Holds> = {
 		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' }
 	],
 	met: { met: 2.3, code: '02101' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'never',
+	lifting: false,
+	timed: true,
 	takes: [1, LIMITS.parts],
 
 	check(block, faults) {
@@ -28,7 +45,7 @@ export const holds: Format<Holds> = {
 		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
 		block.parts.forEach((part, i) => {
 			if (part.target.kind !== 'seconds')
-				faults.add(`.parts[${i}].target`, `${part.exercise} is held: give it seconds, as in 30 s`);
+				faults.add(`.parts[${i}].target`, `${part.exercise} is cancelled: give it seconds, as in 30 s`);
 		});
 	},
 
@@ -37,15 +54,50 @@ export const holds: Format<Holds> = {
 			block.parts.forEach((part, i) => {
 				out.work(part, i, round);
 				const last = round === block.rounds && i === block.parts.length - 1;
-				if (!last || out.options.keepLastRest) out.put('rest', block.rest, { round });
+				if (!last || out.practice.timing.keepLastRest) out.put('rest', block.rest, { round });
 			});
 		}
 	},
 
 	timesDone: (block) => block.rounds,
+	findings(block, { library, house }) {
+		const hold = house.stretchHold;
+		const heldFor = ({ target }: Part): number => (target.kind === 'seconds' ? target.seconds : Infinity);
+		const isShort = (part: Part): boolean =>
+			library.find(part.exercise)?.pattern === 'stretch' && heldFor(part) < hold;
+		const short = block.parts.filter(isShort);
+		const [first] = short;
+		if (!first) return [];
+		const longer = block.parts.map((part): Part =>
+			isShort(part) ? { ...part, target: { kind: 'seconds', seconds: hold } } : part
+		);
+		return [
+			{
+				rule: 'stretch held briefly',
+				severity: 'hint',
+				title:
+					short.length === 1
+						? `${first.exercise} is held ${heldFor(first)} s`
+						: `${short.length} stretches are held under ${hold} s`,
+				figure: `${hold} s are the house rule.`,
+				part: block.parts.indexOf(first),
+				source: ACSM_STRETCH,
+				remedy: { label: `Hold ${hold} s`, block: { ...block, parts: longer } }
+			}
+		];
+	},
 	summary: (block) =>
 		(block.rounds > 1 ? `${roundsWords(block.rounds)} · ` : '') + `${block.rest} s from one to the next`,
 
+	headOf(line) {
+		const word = /^\s*(?:holds?|stretch(?:es)?)/i.exec(line);
+		const tail = /,.*$/s.exec(line);
+		return {
+			head: tail ? tail[0].toLowerCase() : '',
+			from: word ? word[0].length : 0,
+			to: tail ? tail.index : line.length
+		};
+	},
 	read(head, parts) {
 		return {
 			format: 'holds',

@@ -1,5 +1,6 @@
-import { LIMITS, type BlockBase } from '../model';
-import { numberBefore, roundsWords, type Format } from './format';
+import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
+import type { Format } from './format';
+import { numberBefore, roundsWords } from './grammar';
 
 /**
  * Every exercise for `work` seconds with `rest` between, `rounds` times. The round rest takes the place of
@@ -16,6 +17,20 @@ export interface Circuit extends BlockBase {
 	keepLastRest: boolean;
 }
 
+/** Exercises in rounds of the same seconds. */
+export const newCircuit = (
+	parts: Part[],
+	role: Role,
+	numbers: Pick<Circuit, 'rounds' | 'work' | 'rest'>
+): Circuit => ({
+	format: 'interval-circuit',
+	role,
+	...numbers,
+	roundRest: null,
+	keepLastRest: false,
+	parts
+});
+
 export const intervalCircuit: Format<Circuit> = {
 	name: 'interval-circuit',
 	label: 'Interval circuit',
@@ -28,6 +43,13 @@ export const intervalCircuit: Format<Circuit> = {
 		{ key: 'roundRest', label: 'between rounds', unit: 's', nullable: true, knob: 'rest' }
 	],
 	met: { met: 4.3, code: '02035' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'on cardio days',
+	lifting: false,
+	extras: [{ key: 'keepLastRest', kind: 'flag', label: 'keep the last rest' }],
+	sides: 'half each side',
 	takes: [1, LIMITS.parts],
 
 	check(block, faults) {
@@ -50,11 +72,19 @@ export const intervalCircuit: Format<Circuit> = {
 				else if (round < block.rounds) {
 					if (block.roundRest === null) out.put('rest', block.rest, { round });
 					else out.put('round-rest', block.roundRest, { round });
-				} else if (block.keepLastRest || out.options.keepLastRest) out.put('rest', block.rest, { round });
+				} else if (block.keepLastRest || out.practice.timing.keepLastRest)
+					out.put('rest', block.rest, { round });
 			});
 		}
 	},
 
+	follow: (block, key) =>
+		key === 'work'
+			? {
+					...block,
+					parts: block.parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds: block.work } }))
+				}
+			: block,
 	timesDone: (block) => block.rounds,
 	target: (block, part) => ({ kind: 'seconds', seconds: part.perSide ? block.work / 2 : block.work }),
 	summary: (block) =>

@@ -1,8 +1,11 @@
+import type { Practice } from '../../practice';
 import { clockText } from '../clock-text';
-import { LIMITS, type BlockBase } from '../model';
-import { DEFAULT_OPTIONS, secondsOfPart, type TimelineOptions } from '../timeline';
-import { numberBefore, roundsWords, type Format } from './format';
+import { LIMITS, type BlockBase } from '../parts';
+import { secondsOfPart } from '../timeline';
+
 import { checkGroups, groupIndexes, groupsLine, partsOfGroup } from './groups';
+import type { Format } from './format';
+import { numberBefore, roundsWords } from './grammar';
 
 /**
  * Stations on which teams of two or three rotate. The first exercise of a station sets the pace with its fixed
@@ -43,20 +46,16 @@ export function teamsOf(block: Stations): TeamCount | null {
 }
 
 /** Seconds of one turn at a station: the work of the exercise that sets the pace. */
-export function turnSeconds(
-	block: Stations,
-	station: number,
-	options: TimelineOptions = DEFAULT_OPTIONS
-): number {
+export function turnSeconds(block: Stations, station: number, practice: Practice): number {
 	const [pacer] = partsOfGroup(block, block.groups[station] ?? []);
-	return pacer ? secondsOfPart(pacer, options) : 0;
+	return pacer ? secondsOfPart(pacer, practice) : 0;
 }
 
 /** Turns that one person gets at a part in one visit to its station. */
-function turnsAt(block: Stations, part: number, options: TimelineOptions): number {
+function turnsAt(block: Stations, part: number, practice: Practice): number {
 	const station = block.groups.findIndex((group) => group.includes(part));
 	const place = block.groups[station]?.indexOf(part) ?? -1;
-	const turn = turnSeconds(block, station, options);
+	const turn = turnSeconds(block, station, practice);
 	if (place < 0 || turn <= 0) return 0;
 	const turns = Math.ceil(block.seconds / turn);
 	return Math.floor((turns - place - 1) / (block.groups[station]?.length ?? 1)) + 1;
@@ -74,6 +73,13 @@ export const stations: Format<Stations> = {
 		{ key: 'people', label: 'people', unit: '', nullable: true }
 	],
 	met: { met: 4.3, code: '02035' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'never',
+	lifting: false,
+	extras: [{ key: 'groups', kind: 'groups' }],
+	picked: 'apart',
 	takes: [2, LIMITS.parts],
 
 	check(block, faults) {
@@ -95,7 +101,7 @@ export const stations: Format<Stations> = {
 		for (let round = 1; round <= block.rounds; round++) {
 			block.groups.forEach((group, station) => {
 				const end = out.now + block.seconds;
-				const turn = turnSeconds(block, station, out.options);
+				const turn = turnSeconds(block, station, out.practice);
 				for (let i = 0; turn > 0 && out.now < end; i++) {
 					const index = group[i % group.length];
 					const part = index === undefined ? undefined : block.parts[index];
@@ -110,7 +116,7 @@ export const stations: Format<Stations> = {
 		}
 	},
 
-	timesDone: (block, part, options = DEFAULT_OPTIONS) => block.rounds * turnsAt(block, part, options),
+	timesDone: (block, part, practice) => block.rounds * turnsAt(block, part, practice),
 	timesOwed: (block) => block.rounds,
 
 	summary(block) {

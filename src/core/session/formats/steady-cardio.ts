@@ -1,5 +1,6 @@
-import { LIMITS, type BlockBase } from '../model';
-import { numberBefore, type Format } from './format';
+import { LIMITS, type BlockBase, type Role } from '../parts';
+import type { Format } from './format';
+import { numberBefore } from './grammar';
 
 /** Minutes at an even effort: within a band of heart rate, or by the talk test. */
 export interface SteadyCardio extends BlockBase {
@@ -13,6 +14,23 @@ export interface SteadyCardio extends BlockBase {
 export const effortWords = (block: SteadyCardio): string =>
 	block.bpm ? `${block.bpm.low} to ${block.bpm.high} bpm` : 'able to speak, not to chat';
 
+/** An easy walk of some minutes, by the talk test. */
+export const newSteady = (minutes: number, role: Role = 'main'): SteadyCardio => ({
+	format: 'steady-cardio',
+	role,
+	minutes,
+	bpm: null,
+	parts: [
+		{
+			exercise: 'Brisk walk',
+			target: { kind: 'seconds', seconds: minutes * 60 },
+			perSide: false,
+			tempo: null,
+			kg: null
+		}
+	]
+});
+
 export const steadyCardio: Format<SteadyCardio> = {
 	name: 'steady-cardio',
 	label: 'Steady cardio',
@@ -20,6 +38,26 @@ export const steadyCardio: Format<SteadyCardio> = {
 	starter: '30 min, talk test',
 	fields: [{ key: 'minutes', label: 'minutes', unit: '', knob: 'work' }],
 	met: { met: 4.3, code: '17200' },
+	countedIn: 'minutes',
+	cardio: 'steady',
+	effort: 4,
+	aerobic: 'always',
+	lifting: false,
+	extras: [
+		{
+			key: 'bpm',
+			kind: 'record',
+			label: 'effort',
+			without: 'null',
+			none: 'by talk test',
+			some: 'by heart rate',
+			initial: { low: 145, high: 155 },
+			fields: [
+				{ key: 'low', label: 'from, bpm', kind: 'number' },
+				{ key: 'high', label: 'to, bpm', kind: 'number' }
+			]
+		}
+	],
 	takes: [1, 1],
 
 	check(block, faults) {

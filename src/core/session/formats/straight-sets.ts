@@ -1,5 +1,6 @@
-import { LIMITS, type BlockBase } from '../model';
-import { numberBefore, secondsAfter, type Format } from './format';
+import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
+import type { Format } from './format';
+import { numberBefore, secondsAfter } from './grammar';
 
 /** The set goes on with less weight: `times` over, each with `percent` less than the one before. */
 export interface Drop {
@@ -18,6 +19,15 @@ export interface StraightSets extends BlockBase {
 }
 
 const DEFAULT_REST = 60;
+
+/** Sets of one exercise as they are usual. */
+export const newSets = (part: Part, sets: number, role: Role = 'main'): StraightSets => ({
+	format: 'straight-sets',
+	role,
+	sets,
+	rest: DEFAULT_REST,
+	parts: [part]
+});
 
 /** Loads of a drop set in kg, the first one included, to the hundredth. */
 export function dropLoads(kg: number, drop: Drop): number[] {
@@ -40,7 +50,37 @@ export const straightSets: Format<StraightSets> = {
 		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' }
 	],
 	met: { met: 3.5, code: '02054' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'never',
+	lifting: true,
+	extras: [
+		{
+			key: 'drop',
+			kind: 'record',
+			label: 'drops',
+			without: 'omitted',
+			none: 'none',
+			some: 'drop set',
+			initial: { times: 1, percent: 20, on: 'last' },
+			fields: [
+				{ key: 'times', label: 'times', kind: 'number' },
+				{ key: 'percent', label: 'less each, %', kind: 'number' },
+				{
+					key: 'on',
+					label: 'on',
+					kind: 'choice',
+					options: [
+						{ value: 'last', label: 'the last set' },
+						{ value: 'every', label: 'every set' }
+					]
+				}
+			]
+		}
+	],
 	takes: [1, 1],
+	tooMany: 'use a superset for two or three',
 
 	check(block, faults) {
 		faults.whole('.sets', 'sets', block.sets, 1, LIMITS.sets);
@@ -58,10 +98,10 @@ export const straightSets: Format<StraightSets> = {
 		for (let set = 1; set <= block.sets; set++) {
 			out.work(part, 0, set);
 			for (let drop = 0; drop < dropsOn(block, set); drop++) {
-				out.put('setup', out.options.loadChange, { part: 0, round: set });
+				out.put('setup', out.practice.timing.loadChange, { part: 0, round: set });
 				out.work(part, 0, set);
 			}
-			if (set < block.sets || out.options.keepLastRest) out.put('rest', block.rest, { round: set });
+			if (set < block.sets || out.practice.timing.keepLastRest) out.put('rest', block.rest, { round: set });
 		}
 	},
 
@@ -69,6 +109,7 @@ export const straightSets: Format<StraightSets> = {
 		block.sets +
 		Array.from({ length: block.sets }, (_, i) => dropsOn(block, i + 1)).reduce((a, b) => a + b, 0),
 	timesOwed: (block) => block.sets,
+	asPair: (block) => (block.drop ? null : { rounds: block.sets, restInside: 30, restAfter: block.rest }),
 	summary({ sets, rest, drop, parts: [part] }) {
 		const plain = `${sets} × · rest ${rest}`;
 		if (!drop) return plain;
@@ -78,6 +119,16 @@ export const straightSets: Format<StraightSets> = {
 		return `${plain} · ${times} of ${drop.percent} % on ${on}${loads}`;
 	},
 
+	headOf(line) {
+		const times = /^\s*(\d+(?:\.\d+)?)\s*(?:x|×|sets? of)\s*/i.exec(line);
+		// Names have no comma: what follows the first one are the numbers.
+		const tail = /,.*$/s.exec(line);
+		return {
+			head: `${times?.[1] ?? 1} x ${tail ? tail[0] : ''}`.toLowerCase(),
+			from: times ? times[0].length : 0,
+			to: tail ? tail.index : line.length
+		};
+	},
 	read(head, parts) {
 		const sets = numberBefore(head, /x|×|sets?/) ?? 1;
 		const found = /drop\s+(?:(\d+)\s*(?:x|×|times)\s*)?(\d+)\s*%(?:\s*on\s+(?:the\s+)?(last|every))?/.exec(

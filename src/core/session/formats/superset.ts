@@ -1,5 +1,6 @@
-import { LIMITS, type BlockBase } from '../model';
-import { numberBefore, roundsWords, secondsAfter, type Format } from './format';
+import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
+import type { Format } from './format';
+import { numberBefore, roundsWords, secondsAfter } from './grammar';
 
 /** Two or three exercises back to back, a short rest inside, a longer one after the last. */
 export interface Superset extends BlockBase {
@@ -14,6 +15,13 @@ export interface Superset extends BlockBase {
 /** 30 s at most inside a pair, 90 s after it (common practice, no source). */
 const DEFAULTS = { restInside: 30, restAfter: 90 };
 
+/** Two or three exercises as a superset. */
+export const newSuperset = (
+	parts: Part[],
+	role: Role,
+	numbers: Pick<Superset, 'rounds' | 'restInside' | 'restAfter'>
+): Superset => ({ format: 'superset', role, ...numbers, parts });
+
 export const superset: Format<Superset> = {
 	name: 'superset',
 	label: 'Superset',
@@ -25,6 +33,11 @@ export const superset: Format<Superset> = {
 		{ key: 'restAfter', label: 'rest after', unit: 's', knob: 'rest' }
 	],
 	met: { met: 3.5, code: '02054' },
+	countedIn: 'sets',
+	cardio: null,
+	effort: null,
+	aerobic: 'never',
+	lifting: true,
 	takes: [2, 3],
 
 	check(block, faults) {
@@ -39,11 +52,15 @@ export const superset: Format<Superset> = {
 				out.work(part, i, round);
 				if (i < block.parts.length - 1) out.put('rest', block.restInside, { round });
 			});
-			if (round < block.rounds || out.options.keepLastRest) out.put('round-rest', block.restAfter, { round });
+			if (round < block.rounds || out.practice.timing.keepLastRest)
+				out.put('round-rest', block.restAfter, { round });
 		}
 	},
 
 	timesDone: (block) => block.rounds,
+	withRestInside: (block, seconds) => ({ ...block, restInside: seconds }),
+	asPair: ({ rounds, restInside, restAfter }) => ({ rounds, restInside, restAfter }),
+	mark: (_block, part) => `A${part + 1}`,
 	summary: (block) =>
 		`${block.parts.length === 3 ? 'tri-set · ' : ''}${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`,
 

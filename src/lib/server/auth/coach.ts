@@ -1,10 +1,10 @@
 import { object, string } from 'yup';
-import { isZone } from '$core/release';
-import type { Context } from '../context';
+import { isZone } from '$core/calendar';
+import type { Context } from '../platform/context';
 import { instant } from '../db/database';
-import { Refusal } from '../errors';
-import { hashToken } from '../ids';
-import { validate } from '../validate';
+import { Refusal } from '../platform/errors';
+import { hashToken } from '../platform/ids';
+import { validate } from '../web/validate';
 import { hashPassword, passwordFits } from './password';
 
 export interface Coach {

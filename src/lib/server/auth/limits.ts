@@ -1,6 +1,6 @@
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Queries } from '../db/database';
-import { Refusal } from '../errors';
+import { Refusal } from '../platform/errors';
 
 /** Counts tries by address in the database, so that every process of the application sees them. */
 export class TryLimit {

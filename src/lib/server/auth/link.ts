@@ -1,7 +1,7 @@
-import type { Context } from '../context';
+import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
-import { idOf, notFound } from '../errors';
-import { hashToken } from '../ids';
+import { idOf, notFound } from '../platform/errors';
+import { hashToken } from '../platform/ids';
 
 /** A device that opened its link stays known for this long. */
 const LOGIN_LASTS = 120 * 86_400_000;
@@ -85,6 +85,6 @@ export async function personOf({ db, clock }: Context, token: string): Promise<P
 	return found ?? null;
 }
 
-export async function forgetDevice({ db }: Context, token: string): Promise<void> {
+export async function signOutDevice({ db }: Context, token: string): Promise<void> {
 	await db.query('delete from participant_login where token_hash = $1', [hashToken(token)]);
 }

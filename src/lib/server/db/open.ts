@@ -1,4 +1,4 @@
-import type { Config } from '../config';
+import type { Config } from '../platform/config';
 import type { Database } from './database';
 import { openPglite } from './pglite';
 import { openPostgres } from './postgres';

@@ -1,9 +1,9 @@
-import { minutesIn } from '$core/release';
-import type { Challenge } from '../challenges/challenge';
+import { minutesIn } from '$core/calendar';
+import type { Challenge } from '../challenge/challenge';
 import { instant, type Queries } from '../db/database';
-import { CHECKIN_FACTS, type CheckinFacts } from '../checkins/facts';
+import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
 import type { Enrolment } from '../people/enrolments';
-import { windowsOf } from '../people/windows';
+import { windowsOf } from '../day/windows';
 
 /** One hour at which a day opens, and for whom. */
 export interface Opening {

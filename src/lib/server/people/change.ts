@@ -1,8 +1,8 @@
 import { mixed, object, string } from 'yup';
 import { LEVELS, type Level } from '$core/people';
-import { isZone } from '$core/release';
-import type { Context } from '../context';
-import { validate } from '../validate';
+import { isZone } from '$core/calendar';
+import type { Context } from '../platform/context';
+import { validate } from '../web/validate';
 import { enrolmentOf } from './enrolments';
 
 const personSchema = object({

@@ -1,11 +1,11 @@
-import type { Strip } from '$core/cohort';
-import { daysBetween, dateIn } from '$core/release';
+import type { Strip } from '$core/day';
+import { daysBetween, dateIn } from '$core/calendar';
 import type { Level, RosterRow } from '$core/people';
 import { makeLink } from '../auth/link';
-import type { Challenge } from '../challenges/challenge';
-import type { Context } from '../context';
+import type { Challenge } from '../challenge/challenge';
+import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
-import { idOf, notFound, Refusal } from '../errors';
+import { idOf, notFound, Refusal } from '../platform/errors';
 
 /** One row a person: who they are and what their days add up to. */
 export interface Enrolment {
@@ -136,7 +136,7 @@ export function enrol(context: Context, challenge: Challenge, rows: RosterRow[])
 }
 
 /** Takes somebody off who has not checked in yet; a record that exists is not thrown away. @throws Refusal 404, 409 */
-export function takeOff({ db }: Context, challengeId: string, enrolmentId: string): Promise<void> {
+export function unenrol({ db }: Context, challengeId: string, enrolmentId: string): Promise<void> {
 	return db.transaction(async (tx) => {
 		const person = await enrolmentOf(tx, challengeId, enrolmentId);
 		const [used] = await tx.query('select 1 from checkin where enrolment_id = $1 limit 1', [person.id]);

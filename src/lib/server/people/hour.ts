@@ -1,7 +1,7 @@
 import { object, string } from 'yup';
-import { minutesOfDay } from '../challenges/schema';
+import { minutesOfDay } from '$contracts/challenge';
 import { only, type Queries } from '../db/database';
-import { validate } from '../validate';
+import { validate } from '../web/validate';
 
 const hourSchema = object({
 	hour: string()

@@ -1,10 +1,10 @@
 import { number, object } from 'yup';
 import { checkRoster, matchColumns, ROSTER_FIELDS, type ColumnMatch, type RosterLine } from '$core/people';
-import { isZone } from '$core/release';
-import type { Challenge } from '../challenges/challenge';
-import type { Context } from '../context';
-import { Refusal } from '../errors';
-import { validate } from '../validate';
+import { isZone } from '$core/calendar';
+import type { Challenge } from '../challenge/challenge';
+import type { Context } from '../platform/context';
+import { Refusal } from '../platform/errors';
+import { validate } from '../web/validate';
 import { enrol, enrolledMails, type NewLink } from './enrolments';
 import { readRosterText } from './roster-file';
 

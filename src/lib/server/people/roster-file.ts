@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { Refusal } from '../errors';
+import { Refusal } from '../platform/errors';
 
 /** What of a roster file is taken. A challenge has 300 people at most in ordinary use. */
 export const ROSTER_LIMITS = { lines: 2000, columns: 50 } as const;

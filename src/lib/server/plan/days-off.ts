@@ -1,15 +1,15 @@
 /** Days that do not go as planned: a storm, a holiday, an outage. */
 import { array, boolean, mixed, number, object, string } from 'yup';
-import { packEntry } from '$core/cohort';
+import { packEntry } from '$core/day';
 import { insertDays, PLAN_LIMITS } from '$core/plan';
-import { dateOfDay } from '$core/release';
+import { dateOfDay } from '$core/calendar';
 import { counted, dayText } from '$lib/format';
-import { challengeOf, type Challenge } from '../challenges/challenge';
-import { joining, type Context } from '../context';
+import { challengeOf, type Challenge } from '../challenge/challenge';
+import { withTransaction, type Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
-import { Refusal } from '../errors';
-import { validate } from '../validate';
-import { announce, NOTICE_LENGTH } from './notices';
+import { Refusal } from '../platform/errors';
+import { validate } from '../web/validate';
+import { postAnnouncement, ANNOUNCEMENT_LENGTH } from '../challenge/announcements';
 import { openPlan, savePlan } from './plan';
 
 type DaysOff = 'hold' | 'excuse' | 'shift';
@@ -37,8 +37,8 @@ async function challengeWith(
 	return challenge;
 }
 
-const setHeld = (tx: Queries, challengeId: string, days: readonly number[], reason: string | null) =>
-	tx.query('update plan_day set held = $3 where challenge_id = $1 and day = any($2::int[])', [
+const setCancelled = (tx: Queries, challengeId: string, days: readonly number[], reason: string | null) =>
+	tx.query('update plan_day set cancelled = $3 where challenge_id = $1 and day = any($2::int[])', [
 		challengeId,
 		days,
 		reason
@@ -72,9 +72,9 @@ async function shift(
 	days: readonly number[],
 	reason: string
 ): Promise<void> {
-	const { plan, revision, outTo } = await openPlan(context, challenge);
+	const { plan, revision, releasedTo } = await openPlan(context, challenge);
 	const first = Math.min(...days);
-	if (first <= outTo)
+	if (first <= releasedTo)
 		throw new Refusal(
 			409,
 			`Day ${first} is out for somebody already and stays where it is: hold it instead.`
@@ -88,7 +88,7 @@ async function shift(
 		revision,
 		plan: insertDays(plan, first, days.length)
 	});
-	await setHeld(
+	await setCancelled(
 		context.db,
 		challenge.id,
 		days.map((_, i) => first + i),
@@ -97,7 +97,12 @@ async function shift(
 }
 
 /** What everybody is told of it. */
-function noticeText(how: DaysOff, days: readonly number[], reason: string, challenge: Challenge): string {
+function announcementText(
+	how: DaysOff,
+	days: readonly number[],
+	reason: string,
+	challenge: Challenge
+): string {
 	const named = days.map((day) => `day ${day} (${dayText(dateOfDay(day, challenge.startsOn))})`).join(', ');
 	const first = Math.min(...days);
 	if (how === 'hold')
@@ -126,20 +131,20 @@ export async function takeDaysOff(
 	const { how, days, reason, tell } = validate(daysOffSchema, raw);
 	const challenge = await challengeWith(context.db, coachId, challengeId, days);
 	await context.db.transaction(async (tx) => {
-		const inside = joining(context, tx);
-		if (how === 'hold') await setHeld(tx, challengeId, days, reason);
+		const inside = withTransaction(context, tx);
+		if (how === 'hold') await setCancelled(tx, challengeId, days, reason);
 		else if (how === 'excuse') await excuseEverybody(tx, challengeId, days, reason, context.clock.now());
 		else await shift(inside, challenge, days, reason);
 		if (tell)
-			await announce(inside, coachId, challengeId, {
-				text: noticeText(how, days, reason, challenge).slice(0, NOTICE_LENGTH),
+			await postAnnouncement(inside, coachId, challengeId, {
+				text: announcementText(how, days, reason, challenge).slice(0, ANNOUNCEMENT_LENGTH),
 				once: true
 			});
 	});
 }
 
 /** Lets held days go on. @throws Refusal 400, 404 */
-export async function letGoOn(
+export async function restoreDays(
 	{ db }: Context,
 	coachId: string,
 	challengeId: string,
@@ -147,7 +152,7 @@ export async function letGoOn(
 ): Promise<void> {
 	const { days } = validate(object({ days: dayList }), raw);
 	await challengeWith(db, coachId, challengeId, days);
-	await setHeld(db, challengeId, days, null);
+	await setCancelled(db, challengeId, days, null);
 }
 
 /** Days from which several people are excused for one reason. */

@@ -1,16 +1,16 @@
 import { array, mixed, number, object, string } from 'yup';
-import { dateOfDay, DAY_KINDS, type DayKind } from '$core/release';
+import { dateOfDay, DAY_KINDS, type DayKind } from '$core/calendar';
 import type { Plan, PlannedDay, PlanSession } from '$core/plan';
 import type { Session } from '$core/session';
-import type { Context } from '../context';
+import type { Context } from '../platform/context';
 import type { Queries } from '../db/database';
-import { challengeOf, type Challenge } from '../challenges/challenge';
-import { idOf, Refusal } from '../errors';
-import { timingOf } from '../library/house';
-import { sessionOf, sessionsOf } from '../sessions/sessions';
-import { validate } from '../validate';
-import { planSchema } from './schema';
-import { outTo, planRules, refreshSent, type PlanRules } from './sent';
+import { challengeOf, type Challenge } from '../challenge/challenge';
+import { idOf, Refusal } from '../platform/errors';
+import { practiceOf } from '../practice/practice';
+import { sessionOf, sessionsOf } from '../session/sessions';
+import { validate } from '../web/validate';
+import { planSchema } from '$contracts/plan';
+import { releasedTo, planRules, refreshPrescribed, type PlanRules } from './prescribed';
 
 export interface PlanDay {
 	day: number;
@@ -25,13 +25,13 @@ export interface PlanDay {
 	/** Expected length in seconds of what is sent; null without a session. */
 	seconds: number | null;
 	/** Why nobody does this day; null: they do. */
-	held: string | null;
+	cancelled: string | null;
 }
 
 /** Every day of a challenge in order, with what it sends. */
 export async function planOf(db: Queries, challenge: Pick<Challenge, 'id' | 'startsOn'>): Promise<PlanDay[]> {
 	const rows = await db.query<Omit<PlanDay, 'date'>>(
-		`select p.day, p.kind, p.held, p.version_id as "versionId", s.id as "sessionId", s.name as session,
+		`select p.day, p.kind, p.cancelled, p.version_id as "versionId", s.id as "sessionId", s.name as session,
 			b.version, v.seconds
 		 from plan_day p
 		 left join session_version v on v.id = p.version_id
@@ -50,7 +50,7 @@ export interface OpenPlan {
 	sessions: PlanSession[];
 	revision: number;
 	/** Days up to this one are out for somebody. */
-	outTo: number;
+	releasedTo: number;
 }
 
 const olderKey = (sessionId: string, version: number): string => `${sessionId}@${version}`;
@@ -89,7 +89,7 @@ export async function openPlan({ db, clock }: Context, challenge: Challenge): Pr
 		plan: { ...rules, days },
 		sessions: [...sessions.values()],
 		revision,
-		outTo: outTo(challenge.startsOn, clock.now())
+		releasedTo: releasedTo(challenge.startsOn, clock.now())
 	};
 }
 
@@ -133,7 +133,7 @@ export async function savePlan(
 	raw: { revision: unknown; plan: unknown }
 ): Promise<number> {
 	const { days, ...rules } = validate(planSchema, raw.plan) as { days: PlannedDay[] } & PlanRules;
-	const timing = await timingOf(context.db, coachId);
+	const practice = await practiceOf(context.db, coachId);
 	return context.db.transaction(async (tx) => {
 		await tx.query('select 1 from challenge where id = $1 for update', [idOf(challengeId, 'challenge')]);
 		const challenge = await challengeOf(tx, coachId, challengeId);
@@ -143,7 +143,7 @@ export async function savePlan(
 				409,
 				'The plan was changed meanwhile, in another window or by a setting. Nothing was written over: open it anew and bring your changes there.'
 			);
-		checkLength(days.length, outTo(challenge.startsOn, context.clock.now()));
+		checkLength(days.length, releasedTo(challenge.startsOn, context.clock.now()));
 		const versions = await laidVersions(tx, coachId, [
 			...new Set(days.flatMap(({ session }) => (session === null ? [] : [session])))
 		]);
@@ -177,7 +177,7 @@ export async function savePlan(
 			[challengeId, days.length, JSON.stringify(rules)]
 		);
 		const anew = laid.filter(({ day, base }) => had.get(day) !== base).map(({ day }) => day);
-		await refreshSent(tx, context, challengeId, timing, anew);
+		await refreshPrescribed(tx, context, challengeId, practice, anew);
 		return revision + 1;
 	});
 }
@@ -204,7 +204,7 @@ export async function layDays(
 	const { days, kind, sessionId } = validate(layDaysSchema, raw);
 	if (kind === 'rest' && sessionId)
 		throw new Refusal(400, 'A rest day has no session; choose another kind of day for it.');
-	const timing = await timingOf(context.db, coachId);
+	const practice = await practiceOf(context.db, coachId);
 	return context.db.transaction(async (tx) => {
 		const challenge = await challengeOf(tx, coachId, challengeId);
 		const beyond = days.find((day) => day > challenge.days);
@@ -217,6 +217,6 @@ export async function layDays(
 			[challengeId, days, kind, session?.versionId ?? null]
 		);
 		await tx.query('update challenge set plan_revision = plan_revision + 1 where id = $1', [challengeId]);
-		await refreshSent(tx, context, challengeId, timing, days);
+		await refreshPrescribed(tx, context, challengeId, practice, days);
 	});
 }

@@ -1,7 +1,7 @@
 import { redirect } from '@sveltejs/kit';
 import { signOut, signOutEverywhere } from '$lib/server/auth/coach';
-import { COACH_COOKIE } from '$lib/server/cookies';
-import { coachIn } from '$lib/server/viewer';
+import { COACH_COOKIE } from '$lib/server/web/cookies';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions } from './$types';
 
 export const actions: Actions = {

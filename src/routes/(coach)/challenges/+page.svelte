@@ -1,7 +1,7 @@
 <script lang="ts">
-	import Empty from '$lib/components/Empty.svelte';
+	import Empty from '$lib/ui/Empty.svelte';
 	import { counted, dayText } from '$lib/format';
-	import { addDays, daysBetween } from '$core/release';
+	import { addDays, daysBetween } from '$core/calendar';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

@@ -1,13 +1,13 @@
 import { redirect } from '@sveltejs/kit';
-import { adherence } from '$core/cohort';
-import { milestonesOf, placeAmong } from '$core/plan';
-import { dateOfDay } from '$core/release';
-import { forgetDevice } from '$lib/server/auth/link';
-import { PERSON_COOKIE } from '$lib/server/cookies';
-import { openDay, standingOf } from '$lib/server/checkins/day';
-import { noticesOf } from '$lib/server/plan/notices';
-import { orError } from '$lib/server/http';
-import { personIn } from '$lib/server/viewer';
+import { adherence } from '$core/attendance';
+import { milestonesOf, placeAmong } from '$core/calendar';
+import { dateOfDay } from '$core/calendar';
+import { signOutDevice } from '$lib/server/auth/link';
+import { PERSON_COOKIE } from '$lib/server/web/cookies';
+import { openDay, standingOf } from '$lib/server/day/own-day';
+import { announcementsOf } from '$lib/server/challenge/announcements';
+import { orError } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -34,7 +34,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		/** Which of the sessions today’s is, and how many are left: what keeps people going. */
 		place: shown ? placeAmong(milestones, shown.day) : null,
 		halfway: shown !== null && shown.day === milestones.halfway,
-		notices: await noticesOf(app, challenge.id),
+		notices: await announcementsOf(app, challenge.id),
 		open,
 		over: today === days.length && (windows.at(-1)?.due ?? 0) <= app.clock.now(),
 		adherence: adherence(days)
@@ -44,7 +44,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions: Actions = {
 	leave: async ({ locals, cookies }) => {
 		const token = cookies.get(PERSON_COOKIE);
-		if (token) await forgetDevice(locals.app, token);
+		if (token) await signOutDevice(locals.app, token);
 		cookies.delete(PERSON_COOKIE, { path: '/' });
 		redirect(303, '/sign-in');
 	}

@@ -1,9 +1,9 @@
 <script lang="ts">
-	import Empty from '$lib/components/Empty.svelte';
-	import MyStrip from '$lib/components/me/MyStrip.svelte';
-	import SessionList from '$lib/components/me/SessionList.svelte';
-	import StopSigns from '$lib/components/me/StopSigns.svelte';
-	import { KIND_TEXT } from '$lib/components/marks';
+	import Empty from '$lib/ui/Empty.svelte';
+	import MyStrip from '$lib/features/me/MyStrip.svelte';
+	import SessionList from '$lib/features/me/SessionList.svelte';
+	import StopSigns from '$lib/features/me/StopSigns.svelte';
+	import { KIND_TEXT } from '$lib/ui/marks';
 	import { counted, dayAndTimeIn, longDayText, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -58,9 +58,9 @@
 				Your first day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>, by your own clock. The goal: {data
 					.challenge.goal}.
 			</p>{/if}
-	{:else if day.held && !checkedIn}
+	{:else if day.cancelled && !checkedIn}
 		<p class="remark remark-attention">
-			<b>This day is held for all</b>: {day.held}. You need not do anything, and it counts for nobody.{#if data.nextOpens}
+			<b>This day is held for all</b>: {day.cancelled}. You need not do anything, and it counts for nobody.{#if data.nextOpens}
 				The next day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>.{/if}
 		</p>
 	{:else if day.kind === 'rest'}

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { ownerOf } from '$lib/server/calendar/address';
-import { coachCalendar, personCalendar } from '$lib/server/calendar/calendars';
-import { orError } from '$lib/server/http';
-import { hashToken } from '$lib/server/ids';
+import { ownerOf } from '$lib/server/exports/calendar/links';
+import { coachCalendar, personCalendar } from '$lib/server/exports/calendar/calendars';
+import { orError } from '$lib/server/web/http';
+import { hashToken } from '$lib/server/platform/ids';
 import type { RequestHandler } from './$types';
 
 /** A calendar that a program subscribes to: it comes without a cookie, the address is what lets it in. */

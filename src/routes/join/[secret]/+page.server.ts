@@ -1,7 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { openLink } from '$lib/server/auth/link';
-import { keepToken, PERSON_COOKIE } from '$lib/server/cookies';
-import { orError } from '$lib/server/http';
+import { keepToken, PERSON_COOKIE } from '$lib/server/web/cookies';
+import { orError } from '$lib/server/web/http';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, cookies, url, getClientAddress }) => {

@@ -1,10 +1,10 @@
-import { milestonesOf, placeAmong, type Milestones } from '$core/plan';
-import { addDays, dateIn, dateOfDay, daysBetween, instantOf } from '$core/release';
+import { milestonesOf, placeAmong, type Milestones } from '$core/calendar';
+import { addDays, dateIn, dateOfDay, daysBetween, instantOf } from '$core/calendar';
 import { counted, dayText } from '$lib/format';
-import { challengeOf, type Challenge } from '$lib/server/challenges/challenge';
-import { orError } from '$lib/server/http';
-import { planIn, rollIn } from '$lib/server/roll/of-request';
-import { coachIn } from '$lib/server/viewer';
+import { challengeOf, type Challenge } from '$lib/server/challenge/challenge';
+import { orError } from '$lib/server/web/http';
+import { planIn, rollIn } from '$lib/server/attendance/of-request';
+import { coachIn } from '$lib/server/web/viewer';
 import type { LayoutServerLoad } from './$types';
 
 /** Where a challenge stands, in words; halfway and the days left are what keeps people going. */
@@ -44,11 +44,11 @@ export const load: LayoutServerLoad = async ({ params, locals, url }) => {
 	return {
 		challenge,
 		stand: standText(challenge, groupDay, milestones),
-		rail: plan.map(({ day, date, kind, held }, i) => ({
+		rail: plan.map(({ day, date, kind, cancelled }, i) => ({
 			day,
 			date,
 			kind,
-			held,
+			cancelled,
 			...(roll.totals[i] ?? { credit: 0, people: 0 })
 		})),
 		today,

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import DayRail from '$lib/components/DayRail.svelte';
-	import KeyHelp from '$lib/components/KeyHelp.svelte';
-	import { coachKeys } from '$lib/components/keys';
-	import Places from '$lib/components/Places.svelte';
+	import DayRail from '$lib/features/challenge/DayRail.svelte';
+	import KeyHelp from '$lib/ui/KeyHelp.svelte';
+	import { coachKeys } from '$lib/ui/keys';
+	import Places from '$lib/features/challenge/Places.svelte';
 	import { dayText } from '$lib/format';
 	import type { LayoutProps } from './$types';
 

@@ -1,31 +1,31 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { object, string } from 'yup';
-import { isDate, weekdayOf } from '$core/release';
-import type { Bundle } from '$lib/server/bundle/bundle';
-import { bundleText } from '$lib/server/bundle/bundle';
-import { bundleOf } from '$lib/server/bundle/put-out';
-import { LARGEST_BUNDLE, readBundle } from '$lib/server/bundle/read';
-import { planTakingIn, takeInBundle } from '$lib/server/bundle/take-in';
-import { usualStart } from '$lib/server/challenges/usual-start';
-import { Refusal } from '$lib/server/errors';
-import { formText } from '$lib/server/form-text';
-import { orError, orFail } from '$lib/server/http';
-import { timingOf } from '$lib/server/library/house';
-import { textOf } from '$lib/server/text-file';
-import { validate } from '$lib/server/validate';
-import { coachIn } from '$lib/server/viewer';
+import { isDate, weekdayOf } from '$core/calendar';
+import type { Bundle } from '$lib/server/exports/bundle/bundle';
+import { bundleText } from '$lib/server/exports/bundle/bundle';
+import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
+import { LARGEST_BUNDLE, readBundle } from '$lib/server/exports/bundle/read-bundle';
+import { planImport, importBundle } from '$lib/server/exports/bundle/import-bundle';
+import { defaultStart } from '$lib/server/challenge/default-start';
+import { Refusal } from '$lib/server/platform/errors';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
+import { practiceOf } from '$lib/server/practice/practice';
+import { textOf } from '$lib/server/web/text-file';
+import { validate } from '$lib/server/web/validate';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** What a coach sees of a bundle before she takes it in. */
 async function lookAt(locals: App.Locals, bundle: Bundle, text: string, unknown: string[], again: boolean) {
 	const coach = coachIn(locals);
-	const taking = await planTakingIn(locals.app, coach.id, bundle);
+	const taking = await planImport(locals.app, coach.id, bundle);
 	const weekday = weekdayOf(bundle.frame.startsOn);
 	return {
 		text,
 		name: again ? `${bundle.name}, again`.slice(0, 80) : bundle.name,
 		goal: bundle.goal,
-		startsOn: usualStart(coach.zone, locals.app.clock.now(), weekday),
+		startsOn: defaultStart(coach.zone, locals.app.clock.now(), weekday),
 		weekday,
 		days: bundle.plan.days.length,
 		works: bundle.plan.days.filter(({ kind }) => kind !== 'rest').length,
@@ -41,14 +41,14 @@ async function lookAt(locals: App.Locals, bundle: Bundle, text: string, unknown:
 export const load: PageServerLoad = async ({ url, locals }) => {
 	const from = url.searchParams.get('from');
 	if (!from) return { look: null };
-	const bundle = await orError(bundleOf(locals.app, coachIn(locals).id, from));
+	const bundle = await orError(exportBundle(locals.app, coachIn(locals).id, from));
 	return { look: await lookAt(locals, bundle, bundleText(bundle), [], true) };
 };
 
 async function read({ request, locals }: RequestEvent) {
 	const form = await request.formData();
 	const { text } = await textOf(form, 'text');
-	const timing = await timingOf(locals.app.db, coachIn(locals).id);
+	const timing = await practiceOf(locals.app.db, coachIn(locals).id);
 	return { form, text, read: readBundle(text, timing) };
 }
 
@@ -79,7 +79,7 @@ export const actions: Actions = {
 		const typed = { name: formText(form, 'name'), startsOn: formText(form, 'startsOn') };
 		const look = { ...(await lookAt(event.locals, bundle, text, found.unknown, false)), ...typed };
 		const made = await orFail(
-			(async () => takeInBundle(app, coachIn(event.locals).id, bundle, validate(asSchema, typed)))(),
+			(async () => importBundle(app, coachIn(event.locals).id, bundle, validate(asSchema, typed)))(),
 			{ look }
 		);
 		if ('failed' in made) return made.failed;

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import FileFaults from '$lib/components/FileFaults.svelte';
-	import FileForm from '$lib/components/FileForm.svelte';
+	import FileFaults from '$lib/ui/FileFaults.svelte';
+	import FileForm from '$lib/ui/FileForm.svelte';
 	import { counted, dayText, WEEKDAYS } from '$lib/format';
-	import { addDays, dateIn, isDate, weekdayOf } from '$core/release';
+	import { addDays, dateIn, isDate, weekdayOf } from '$core/calendar';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();

@@ -1,17 +1,17 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { createChallenge } from '$lib/server/challenges/challenge';
-import { usualStart } from '$lib/server/challenges/usual-start';
-import { newChallengeSchema } from '$lib/server/challenges/schema';
-import { orFail } from '$lib/server/http';
-import { layShape } from '$lib/server/plan/shape';
-import { coachIn } from '$lib/server/viewer';
+import { createChallenge } from '$lib/server/challenge/challenge';
+import { defaultStart } from '$lib/server/challenge/default-start';
+import { newChallengeSchema } from '$contracts/challenge';
+import { orFail } from '$lib/server/web/http';
+import { applyTemplate } from '$lib/server/plan/template';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const coach = coachIn(locals);
-	const startsOn = usualStart(coach.zone, locals.app.clock.now());
+	const startsOn = defaultStart(coach.zone, locals.app.clock.now());
 	return {
 		form: await superValidate({ startsOn }, yup(newChallengeSchema), { errors: false }),
 		zones: Intl.supportedValuesOf('timeZone')
@@ -24,9 +24,12 @@ export const actions: Actions = {
 		if (!form.valid) return fail(400, { form });
 		const made = await orFail(createChallenge(locals.app, coachIn(locals).id, form.data), { form });
 		if ('failed' in made) return made.failed;
-		if (form.data.shape) {
-			const laid = await orFail(layShape(locals.app, coachIn(locals).id, made.ok, form.data.shape), { form });
-			if ('failed' in laid) return laid.failed;
+		if (form.data.template) {
+			const applied = await orFail(
+				applyTemplate(locals.app, coachIn(locals).id, made.ok, form.data.template),
+				{ form }
+			);
+			if ('failed' in applied) return applied.failed;
 		}
 		redirect(303, `/c/${made.ok}/plan`);
 	}

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { dateIn } from '$core/release';
-	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
-	import { SHAPES } from '$core/plan';
+	import { dateIn } from '$core/calendar';
+	import ChallengeForm from '$lib/features/challenge/ChallengeForm.svelte';
+	import { TEMPLATES } from '$core/plan';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -15,6 +15,6 @@
 		form={data.form}
 		zones={data.zones}
 		submit="Make the challenge"
-		shapes={SHAPES}
+		templates={TEMPLATES}
 	/>
 </main>

@@ -1,6 +1,6 @@
-import { personCalendar } from '$lib/server/calendar/calendars';
-import { download } from '$lib/server/download';
-import { personIn } from '$lib/server/viewer';
+import { personCalendar } from '$lib/server/exports/calendar/calendars';
+import { download } from '$lib/server/web/download';
+import { personIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals, url }) => {

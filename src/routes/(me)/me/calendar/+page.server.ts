@@ -1,10 +1,10 @@
 import { timeOfDay } from '$lib/format';
-import { endPersonAddress, makePersonAddress } from '$lib/server/calendar/address';
-import { challengeById, releasePolicyOf } from '$lib/server/challenges/challenge';
-import { formText } from '$lib/server/form-text';
-import { orFail } from '$lib/server/http';
+import { revokePersonCalendarLink, createPersonCalendarLink } from '$lib/server/exports/calendar/links';
+import { challengeById, releasePolicyOf } from '$lib/server/challenge/challenge';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
 import { calendarSettingOf, setHour } from '$lib/server/people/hour';
-import { personIn } from '$lib/server/viewer';
+import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -26,11 +26,11 @@ export const actions: Actions = {
 		return 'failed' in done ? done.failed : { hourSaved: true };
 	},
 	make: async ({ locals, url }) => {
-		const secret = await makePersonAddress(locals.app, personIn(locals).enrolmentId);
+		const secret = await createPersonCalendarLink(locals.app, personIn(locals).enrolmentId);
 		return { address: `${url.origin}/calendar/${secret}.ics` };
 	},
 	end: async ({ locals }) => {
-		await endPersonAddress(locals.app.db, personIn(locals).enrolmentId);
+		await revokePersonCalendarLink(locals.app.db, personIn(locals).enrolmentId);
 		return { ended: true };
 	}
 };

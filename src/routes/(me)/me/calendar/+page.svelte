@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import CalendarAddress from '$lib/components/CalendarAddress.svelte';
-	import SlowFile from '$lib/components/SlowFile.svelte';
+	import CalendarAddress from '$lib/features/challenge/CalendarLink.svelte';
+	import SlowFile from '$lib/ui/SlowFile.svelte';
 	import { placeOf } from '$lib/format';
 	import type { PageProps } from './$types';
 

@@ -1,7 +1,7 @@
-import { download } from '$lib/server/download';
-import { packetPdf } from '$lib/server/pdf/packet-pdf';
-import { ownPacket } from '$lib/server/plan/packet';
-import { personIn } from '$lib/server/viewer';
+import { download } from '$lib/server/web/download';
+import { packetPdf } from '$lib/server/exports/pdf/packet-pdf';
+import { ownPacket } from '$lib/server/exports/packet';
+import { personIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) => {

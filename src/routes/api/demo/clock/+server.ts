@@ -1,5 +1,5 @@
 import { error, redirect } from '@sveltejs/kit';
-import { addDays, dateIn, instantOf } from '$core/release';
+import { addDays, dateIn, instantOf } from '$core/calendar';
 import { demoWorld } from '$demo/world';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { DEMO_COACH, type DemoStamp } from '$demo/seed';
-import { readSetting } from '$lib/server/settings';
+import { readSetting } from '$lib/server/platform/settings';
 import type { RequestHandler } from './$types';
 
 /** How to get into the demo; there is nothing of it outside the demo. */

@@ -1,8 +1,8 @@
-import { checkIn } from '$lib/server/checkins/check-in';
-import { Refusal } from '$lib/server/errors';
-import { orJson } from '$lib/server/http';
-import { parseJson } from '$lib/server/json';
-import { personIn } from '$lib/server/viewer';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { Refusal } from '$lib/server/platform/errors';
+import { orJson } from '$lib/server/web/http';
+import { parseJson } from '$lib/server/web/json';
+import { personIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Two thousand sets fit into a fifth of this. */

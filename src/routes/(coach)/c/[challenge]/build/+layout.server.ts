@@ -1,6 +1,6 @@
-import { houseOf } from '$lib/server/library/house';
-import { ownExercises } from '$lib/server/library/exercises';
-import { coachIn } from '$lib/server/viewer';
+import { houseOf } from '$lib/server/practice/practice';
+import { ownExercises } from '$lib/server/exercise/exercises';
+import { coachIn } from '$lib/server/web/viewer';
 import type { LayoutServerLoad } from './$types';
 
 /** What everything in Build leans on: the coach's own exercises and her house rules. */

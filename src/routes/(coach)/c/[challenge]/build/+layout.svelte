@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { provideWorkshop, workshopOf } from '$lib/components/library-context';
+	import { provideWorkshop, workshopOf } from '$lib/features/build/workshop';
 	import type { LayoutProps } from './$types';
 
 	let { data, children }: LayoutProps = $props();

@@ -1,6 +1,6 @@
-import { sessionsOf } from '$lib/server/sessions/sessions';
-import { planIn } from '$lib/server/roll/of-request';
-import { coachIn } from '$lib/server/viewer';
+import { sessionsOf } from '$lib/server/session/sessions';
+import { planIn } from '$lib/server/attendance/of-request';
+import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Empty from '$lib/components/Empty.svelte';
+	import Empty from '$lib/ui/Empty.svelte';
 	import { counted, dayAndTimeIn } from '$lib/format';
 	import { clockText } from '$core/session';
 	import type { PageProps } from './$types';

@@ -1,5 +1,5 @@
 import { cameIn, openingsOf } from '$lib/server/desk/desk';
-import { planIn, rollIn } from '$lib/server/roll/of-request';
+import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import Empty from '$lib/components/Empty.svelte';
-	import PlateStrip from '$lib/components/PlateStrip.svelte';
-	import OpeningsChart from '$lib/components/charts/OpeningsChart.svelte';
-	import { KIND_TEXT } from '$lib/components/marks';
+	import Empty from '$lib/ui/Empty.svelte';
+	import PlateStrip from '$lib/ui/PlateStrip.svelte';
+	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
+	import { KIND_TEXT } from '$lib/ui/marks';
 	import {
 		counted,
 		dayAndTimeIn,

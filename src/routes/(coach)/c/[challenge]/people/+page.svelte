@@ -1,5 +1,5 @@
 <script lang="ts">
-	import Empty from '$lib/components/Empty.svelte';
+	import Empty from '$lib/ui/Empty.svelte';
 	import { counted, dayAndTimeIn, placeOf, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 

@@ -1,16 +1,16 @@
 import { fail } from '@sveltejs/kit';
 import { openingsOf } from '$lib/server/desk/desk';
-import { formText, jsonOf } from '$lib/server/form-text';
-import { orFail } from '$lib/server/http';
-import { ownExercises } from '$lib/server/library/exercises';
-import { houseOf } from '$lib/server/library/house';
+import { formText, jsonOf } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { ownExercises } from '$lib/server/exercise/exercises';
+import { houseOf } from '$lib/server/practice/practice';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { excusedTogether, letGoOn, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
+import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
-import { layShape } from '$lib/server/plan/shape';
-import { buildTestSession } from '$lib/server/plan/test-session';
-import { planIn } from '$lib/server/roll/of-request';
-import { coachIn } from '$lib/server/viewer';
+import { applyTemplate } from '$lib/server/plan/template';
+import { buildTestSession } from '$lib/server/plan/benchmark-session';
+import { planIn } from '$lib/server/attendance/of-request';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -18,16 +18,16 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge, day } = await parent();
 	const people = await enrolmentsOf(app.db, challenge.id);
 	const shown = day ?? 1;
-	const sent = await planIn(locals, challenge);
+	const days = await planIn(locals, challenge);
 	return {
 		...(await openPlan(app, challenge)),
 		own: await ownExercises(app.db, challenge.coachId),
 		house: await houseOf(app.db, challenge.coachId),
 		shown,
-		sent: sent[shown - 1] ?? null,
-		held: sent.flatMap(({ day: d, held }) => (held === null ? [] : [[d, held] as const])),
+		released: days[shown - 1] ?? null,
+		cancelled: days.flatMap(({ day: d, cancelled }) => (cancelled === null ? [] : [[d, cancelled] as const])),
 		people: people.length,
-		sessionsLaid: sent.filter(({ sessionId }) => sessionId !== null).length,
+		sessionsLaid: days.filter(({ sessionId }) => sessionId !== null).length,
 		excused: await excusedTogether(app.db, challenge.id),
 		openings: openingsOf(challenge, people, shown)
 	};
@@ -56,12 +56,12 @@ export const actions: Actions = {
 		};
 		return daysOff(takeDaysOff(locals.app, coachIn(locals).id, params.challenge, raw));
 	},
-	shape: async ({ request, locals, params }) => {
-		const shape = formText(await request.formData(), 'shape');
-		const laid = await orFail(layShape(locals.app, coachIn(locals).id, params.challenge, shape), {
-			of: 'shape'
+	template: async ({ request, locals, params }) => {
+		const template = formText(await request.formData(), 'template');
+		const resolved = await orFail(applyTemplate(locals.app, coachIn(locals).id, params.challenge, template), {
+			of: 'template'
 		});
-		return 'failed' in laid ? laid.failed : { laid: true };
+		return 'failed' in resolved ? resolved.failed : { resolved: true };
 	},
 	testSession: async ({ request, locals }) => {
 		const form = await request.formData();
@@ -72,7 +72,7 @@ export const actions: Actions = {
 	},
 	goOn: async ({ request, locals, params }) => {
 		const days = (await request.formData()).getAll('day').map(Number);
-		return daysOff(letGoOn(locals.app, coachIn(locals).id, params.challenge, { days }));
+		return daysOff(restoreDays(locals.app, coachIn(locals).id, params.challenge, { days }));
 	},
 	unexcuse: async ({ request, locals, params }) => {
 		const form = await request.formData();

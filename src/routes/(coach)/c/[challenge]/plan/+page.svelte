@@ -1,20 +1,20 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import DraftKeeper from '$lib/components/DraftKeeper.svelte';
-	import Empty from '$lib/components/Empty.svelte';
-	import { provideWorkshop, workshopOf } from '$lib/components/library-context';
-	import DayPanel from '$lib/components/plan/DayPanel.svelte';
-	import DaysOffPanel from '$lib/components/plan/DaysOffPanel.svelte';
-	import PlanBar from '$lib/components/plan/PlanBar.svelte';
-	import PlanChecks from '$lib/components/plan/PlanChecks.svelte';
-	import PlanGrid from '$lib/components/plan/PlanGrid.svelte';
-	import { isPlan, PlanEditor } from '$lib/components/plan/plan-editor.svelte';
-	import PlanParts from '$lib/components/plan/PlanParts.svelte';
-	import ReleasePanel from '$lib/components/plan/ReleasePanel.svelte';
-	import RulesPanel from '$lib/components/plan/RulesPanel.svelte';
-	import ShapeStart from '$lib/components/plan/ShapeStart.svelte';
-	import TestsPanel from '$lib/components/plan/TestsPanel.svelte';
-	import WeekPanel from '$lib/components/plan/WeekPanel.svelte';
+	import DraftKeeper from '$lib/ui/DraftKeeper.svelte';
+	import Empty from '$lib/ui/Empty.svelte';
+	import { provideWorkshop, workshopOf } from '$lib/features/build/workshop';
+	import DayPanel from '$lib/features/plan/DayPanel.svelte';
+	import DaysOffPanel from '$lib/features/plan/DaysOffPanel.svelte';
+	import PlanBar from '$lib/features/plan/PlanBar.svelte';
+	import PlanChecks from '$lib/features/plan/PlanChecks.svelte';
+	import PlanGrid from '$lib/features/plan/PlanGrid.svelte';
+	import { isPlan, PlanEditor } from '$lib/features/plan/plan-editor.svelte';
+	import PlanParts from '$lib/features/plan/PlanParts.svelte';
+	import ReleasePanel from '$lib/features/plan/ReleasePanel.svelte';
+	import RulesPanel from '$lib/features/plan/RulesPanel.svelte';
+	import TemplateStart from '$lib/features/plan/TemplateStart.svelte';
+	import TestsPanel from '$lib/features/plan/TestsPanel.svelte';
+	import WeekPanel from '$lib/features/plan/WeekPanel.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -26,14 +26,14 @@
 		sessions: data.sessions,
 		shop,
 		budgetMinutes: data.challenge.budgetMinutes,
-		outTo: data.outTo
+		releasedTo: data.releasedTo
 	}));
 	// svelte-ignore state_referenced_locally
 	let revision = $state(data.revision);
 	const refused = $derived(form && 'message' in form && form.message ? form : null);
-	const held = $derived(new Map(data.held));
+	const cancelled = $derived(new Map(data.cancelled));
 	const tab = $derived(page.url.searchParams.get('show') ?? 'grid');
-	const carried = $derived(editor.carry && editor.laid.days[editor.carry.from - 1]);
+	const carried = $derived(editor.carry && editor.resolved.days[editor.carry.from - 1]);
 
 	let keeps = $state(true);
 
@@ -41,7 +41,7 @@
 		editor.settle();
 		revision += 1;
 	}
-	/** The plan was changed on the server, by a shift or a shape, while nothing here was unsaved. */
+	/** The plan was changed on the server, by a shift or a template, while nothing here was unsaved. */
 	function beginAnew() {
 		editor.begin(data.plan);
 		revision = data.revision;
@@ -53,7 +53,7 @@
 	{editor}
 	{revision}
 	startsOn={data.challenge.startsOn}
-	outTo={data.outTo}
+	releasedTo={data.releasedTo}
 	people={data.people}
 	saved={{ days: data.challenge.days }}
 	{keeps}
@@ -79,13 +79,13 @@
 		<RulesPanel {editor} /><TestsPanel {editor} built={(form && 'built' in form && form.built) || null} />
 	</div>
 {:else if tab === 'charts'}
-	{#await import('$lib/components/plan/PlanCharts.svelte') then { default: PlanCharts }}
-		<PlanCharts laid={editor.laid} weekSets={data.house.weekSets} />
+	{#await import('$lib/features/plan/PlanCharts.svelte') then { default: PlanCharts }}
+		<PlanCharts resolved={editor.resolved} weekSets={data.house.weekSets} />
 	{/await}
 {:else if tab === 'try'}
-	{#await import('$lib/components/plan/TryPanel.svelte') then { default: TryPanel }}
-		<TryPanel
-			laid={editor.laid}
+	{#await import('$lib/features/plan/SimulationPanel.svelte') then { default: SimulationPanel }}
+		<SimulationPanel
+			resolved={editor.resolved}
 			budgetMinutes={data.challenge.budgetMinutes}
 			dullAfter={data.house.dullAfter}
 			people={data.people}
@@ -132,20 +132,20 @@
 					{/if}
 				</p>
 			{/if}
-			{#if data.sessionsLaid === 0}<ShapeStart
+			{#if data.sessionsLaid === 0}<TemplateStart
 					days={data.challenge.days}
 					changed={editor.changed}
-					message={refused && 'of' in refused && refused.of === 'shape' ? refused.message : null}
+					message={refused && 'of' in refused && refused.of === 'template' ? refused.message : null}
 					onlaid={beginAnew}
 				/>{/if}
 			<PlanGrid
 				{editor}
 				startsOn={data.challenge.startsOn}
 				budgetMinutes={data.challenge.budgetMinutes}
-				outTo={data.outTo}
+				releasedTo={data.releasedTo}
 				shown={data.shown}
 				people={data.people}
-				{held}
+				{cancelled}
 				onenter={() => document.querySelector<HTMLElement>('#chosen select')?.focus()}
 			/>
 			<p class="quiet mt-2 text-[13px]">
@@ -160,24 +160,24 @@
 				{editor}
 				sessions={data.sessions}
 				startsOn={data.challenge.startsOn}
-				outTo={data.outTo}
+				releasedTo={data.releasedTo}
 				people={data.people}
 				{base}
 			/>
 			<DaysOffPanel
 				days={editor.chosen}
-				{held}
+				{cancelled}
 				excused={data.excused}
 				people={data.people}
 				last={data.challenge.days}
-				outTo={data.outTo}
+				releasedTo={data.releasedTo}
 				changed={editor.changed}
 				message={refused && 'of' in refused && refused.of === 'days off' ? refused.message : null}
 				onshifted={beginAnew}
 			/>
 			<PlanChecks {editor} />
-			{#if data.sent}<ReleasePanel
-					day={data.sent}
+			{#if data.released}<ReleasePanel
+					day={data.released}
 					openings={data.openings}
 					zone={data.coach.zone}
 					asOf={data.asOf}

@@ -1,11 +1,11 @@
 import { fail } from '@sveltejs/kit';
-import { packDays } from '$core/cohort';
-import { challengeOf } from '$lib/server/challenges/challenge';
-import { formText } from '$lib/server/form-text';
-import { orError, orFail } from '$lib/server/http';
-import { excuse, unexcuse } from '$lib/server/people/excuses';
-import { rollIn } from '$lib/server/roll/of-request';
-import { coachIn } from '$lib/server/viewer';
+import { packDays } from '$core/attendance';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
+import { excuse, unexcuse } from '$lib/server/attendance/excuses';
+import { rollIn } from '$lib/server/attendance/of-request';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

@@ -5,15 +5,15 @@
 		Virtualizer,
 		elementScroll
 	} from '@tanstack/virtual-core';
-	import DayTotals from '$lib/components/DayTotals.svelte';
-	import { unpackDays } from '$core/cohort';
-	import Empty from '$lib/components/Empty.svelte';
-	import Legend from '$lib/components/Legend.svelte';
-	import { isTyping } from '$lib/components/keys';
-	import { PLATE } from '$lib/components/marks';
-	import PersonPanel from '$lib/components/PersonPanel.svelte';
-	import PlateStrip from '$lib/components/PlateStrip.svelte';
-	import { ROLL_SORTS, sortRoll, type RollSort } from '$lib/components/roll-sort';
+	import DayTotals from '$lib/features/roll/DayTotals.svelte';
+	import { unpackDays } from '$core/attendance';
+	import Empty from '$lib/ui/Empty.svelte';
+	import Legend from '$lib/ui/Legend.svelte';
+	import { isTyping } from '$lib/ui/keys';
+	import { PLATE } from '$lib/ui/marks';
+	import PersonPanel from '$lib/features/roll/PersonPanel.svelte';
+	import PlateStrip from '$lib/ui/PlateStrip.svelte';
+	import { ROLL_SORTS, sortRoll, type RollSort } from '$lib/features/roll/roll-sort';
 	import { percent, placeOf, signed, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 

@@ -1,13 +1,13 @@
-import { DEFAULT_HOUSE } from '$core/review';
+import { DEFAULT_HOUSE } from '$core/practice';
 import { fail } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { changeChallenge, challengeOf, inputOf } from '$lib/server/challenges/challenge';
-import { challengeSchema } from '$lib/server/challenges/schema';
-import { formText } from '$lib/server/form-text';
-import { orError, orFail } from '$lib/server/http';
-import { houseOf, saveHouse } from '$lib/server/library/house';
-import { coachIn } from '$lib/server/viewer';
+import { changeChallenge, challengeOf, inputOf } from '$lib/server/challenge/challenge';
+import { challengeSchema } from '$contracts/challenge';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
+import { houseOf, saveHouse } from '$lib/server/practice/practice';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

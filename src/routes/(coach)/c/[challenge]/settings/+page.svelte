@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { dateIn } from '$core/release';
-	import ChallengeForm from '$lib/components/ChallengeForm.svelte';
-	import HouseForm from '$lib/components/HouseForm.svelte';
+	import { dateIn } from '$core/calendar';
+	import ChallengeForm from '$lib/features/challenge/ChallengeForm.svelte';
+	import HouseForm from '$lib/features/challenge/HouseForm.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();

@@ -1,7 +1,7 @@
 import { redirect } from '@sveltejs/kit';
-import { openDay } from '$lib/server/checkins/day';
-import { orError } from '$lib/server/http';
-import { personIn } from '$lib/server/viewer';
+import { openDay } from '$lib/server/day/own-day';
+import { orError } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import Empty from '$lib/components/Empty.svelte';
-	import SessionList from '$lib/components/me/SessionList.svelte';
-	import StopSigns from '$lib/components/me/StopSigns.svelte';
+	import Empty from '$lib/ui/Empty.svelte';
+	import SessionList from '$lib/features/me/SessionList.svelte';
+	import StopSigns from '$lib/features/me/StopSigns.svelte';
 	import { dayAndTimeIn, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -19,7 +19,7 @@
 			{#if day.checkin}Checked in {dayAndTimeIn(data.zone, day.checkin.receivedAt)}, {percent(
 					day.checkin.credit
 				)} of the work.
-			{:else if day.held}Held for all: {day.held}. You need not do it.
+			{:else if day.cancelled}Held for all: {day.cancelled}. You need not do it.
 			{:else if closed}Closed since {dayAndTimeIn(data.zone, day.window.closes)}.
 			{:else}Open until {dayAndTimeIn(data.zone, day.window.closes)}.{/if}
 		</p>

@@ -1,6 +1,6 @@
-import { openDay } from '$lib/server/checkins/day';
-import { orJson } from '$lib/server/http';
-import { personIn } from '$lib/server/viewer';
+import { openDay } from '$lib/server/day/own-day';
+import { orJson } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, locals }) =>

@@ -1,6 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { jsonOf } from '$lib/server/form-text';
-import { orError, orFail } from '$lib/server/http';
+import { jsonOf } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
 import { levelsOf } from '$lib/server/people/enrolments';
 import {
 	copySession,
@@ -9,8 +9,8 @@ import {
 	sessionOf,
 	usedOn,
 	versionsOf
-} from '$lib/server/sessions/sessions';
-import { coachIn } from '$lib/server/viewer';
+} from '$lib/server/session/sessions';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, parent, locals }) => {

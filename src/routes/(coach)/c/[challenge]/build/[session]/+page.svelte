@@ -1,5 +1,5 @@
 <script lang="ts">
-	import SessionEditor from '$lib/components/build/SessionEditor.svelte';
+	import SessionEditor from '$lib/features/build/SessionEditor.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();

@@ -1,13 +1,13 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { clockText, compileSession, formatLine } from '$core/session';
-import { Refusal } from '$lib/server/errors';
-import { formText } from '$lib/server/form-text';
-import { orFail } from '$lib/server/http';
-import { timingOf } from '$lib/server/library/house';
-import { readSessionFile } from '$lib/server/sessions/session-file';
-import { takeInSession } from '$lib/server/sessions/sessions';
-import { textOf } from '$lib/server/text-file';
-import { coachIn } from '$lib/server/viewer';
+import { Refusal } from '$lib/server/platform/errors';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { practiceOf } from '$lib/server/practice/practice';
+import { readSessionFile } from '$lib/server/session/session-file';
+import { importSession } from '$lib/server/session/sessions';
+import { textOf } from '$lib/server/web/text-file';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, RequestEvent } from './$types';
 
 /** What the coach chose to call the exercises that nobody knew. */
@@ -20,7 +20,7 @@ function renamedIn(form: FormData): Record<string, string> {
 async function read({ request, locals }: RequestEvent) {
 	const form = await request.formData();
 	const { text } = await textOf(form, 'text');
-	const timing = await timingOf(locals.app.db, coachIn(locals).id);
+	const timing = await practiceOf(locals.app.db, coachIn(locals).id);
 	return { form, text, timing, file: readSessionFile(text, timing, renamedIn(form)) };
 }
 
@@ -49,7 +49,7 @@ export const actions: Actions = {
 		if (file.faults.length > 0 || !file.body) return fail(400, { text, faults: file.faults.slice(0, 200) });
 		const name = formText(form, 'name').trim() || file.name;
 		const made = await orFail(
-			takeInSession(event.locals.app, coachIn(event.locals).id, { name, body: file.body, tags: file.tags }),
+			importSession(event.locals.app, coachIn(event.locals).id, { name, body: file.body, tags: file.tags }),
 			{ text }
 		);
 		if ('failed' in made) return made.failed;

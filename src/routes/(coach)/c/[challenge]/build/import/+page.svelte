@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { workshop } from '$lib/components/library-context';
-	import FileFaults from '$lib/components/FileFaults.svelte';
-	import FileForm from '$lib/components/FileForm.svelte';
+	import { workshop } from '$lib/features/build/workshop';
+	import FileFaults from '$lib/ui/FileFaults.svelte';
+	import FileForm from '$lib/ui/FileForm.svelte';
 	import { counted } from '$lib/format';
 	import type { PageProps } from './$types';
 

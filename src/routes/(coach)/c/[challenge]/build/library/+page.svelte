@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { workshop } from '$lib/components/library-context';
+	import { workshop } from '$lib/features/build/workshop';
 	import {
 		COUNTED_IN,
 		IMPACTS,
@@ -9,11 +9,11 @@
 		PATTERNS,
 		POSITIONS,
 		type Exercise
-	} from '$core/library';
+	} from '$core/exercise';
 	import { figureOf } from '$core/figures';
-	import Empty from '$lib/components/Empty.svelte';
-	import Figure from '$lib/components/Figure.svelte';
-	import { ExerciseSearch, type Wanted } from '$lib/exercise-search';
+	import Empty from '$lib/ui/Empty.svelte';
+	import Figure from '$lib/ui/Figure.svelte';
+	import { ExerciseSearch, type Wanted } from '$lib/features/build/exercise-search';
 	import { counted } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -124,7 +124,7 @@
 	<ul class="grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-4 xl:grid-cols-5">
 		{#each found.slice(0, most) as exercise (exercise.name)}
 			{@const figure = figureOf(exercise.name, library)}
-			{@const rung = library.ladderOf(exercise.name)}
+			{@const rung = library.progressionOf(exercise.name)}
 			<li>
 				<a href={link(exercise)} class="panel hover:border-primary flex h-full gap-2 p-2">
 					{#if figure}<span class="flex h-16 w-16 shrink-0 items-end justify-center"
@@ -136,7 +136,7 @@
 						<span class="quiet block truncate text-[13px]"
 							>{exercise.equipment.map(needWords).join(', ') || 'no equipment'}</span
 						>
-						{#if rung}<span class="quiet block text-[13px]">rung {rung.at + 1} of {rung.rungs.length}</span
+						{#if rung}<span class="quiet block text-[13px]">rung {rung.at + 1} of {rung.steps.length}</span
 							>{/if}
 						{#if exercise.ownId}<span class="text-secondary text-[13px] font-semibold">your own</span>{/if}
 					</span>

@@ -1,16 +1,16 @@
 import { redirect } from '@sveltejs/kit';
-import { personDays } from '$core/cohort';
-import { endPersonAddress } from '$lib/server/calendar/address';
+import { personDays } from '$core/attendance';
+import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { renewLink, revokeLink } from '$lib/server/auth/link';
-import { challengeOf, creditPolicyOf } from '$lib/server/challenges/challenge';
-import { orError, orFail } from '$lib/server/http';
-import { checkinsOf } from '$lib/server/checkins/history';
+import { challengeOf, creditPolicyOf } from '$lib/server/challenge/challenge';
+import { orError, orFail } from '$lib/server/web/http';
+import { checkinsOf } from '$lib/server/attendance/history';
 import { changePerson } from '$lib/server/people/change';
-import { enrolmentOf, takeOff } from '$lib/server/people/enrolments';
-import { excusesOf, unexcuse } from '$lib/server/people/excuses';
-import { windowsOf } from '$lib/server/people/windows';
-import { planIn } from '$lib/server/roll/of-request';
-import { coachIn } from '$lib/server/viewer';
+import { enrolmentOf, unenrol } from '$lib/server/people/enrolments';
+import { excusesOf, unexcuse } from '$lib/server/attendance/excuses';
+import { windowsOf } from '$lib/server/day/windows';
+import { planIn } from '$lib/server/attendance/of-request';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async ({ params, parent, locals }) => {
@@ -56,7 +56,7 @@ export const actions: Actions = {
 	endCalendar: async (event) => {
 		const challenge = await own(event);
 		const { id } = await orError(enrolmentOf(event.locals.app.db, challenge.id, event.params.person));
-		await endPersonAddress(event.locals.app.db, id);
+		await revokePersonCalendarLink(event.locals.app.db, id);
 		return { calendarEnded: true };
 	},
 	change: async (event) => {
@@ -73,9 +73,9 @@ export const actions: Actions = {
 		);
 		return 'failed' in done ? done.failed : { changed: true };
 	},
-	takeOff: async (event) => {
+	unenrol: async (event) => {
 		const challenge = await own(event);
-		const done = await orFail(takeOff(event.locals.app, challenge.id, event.params.person));
+		const done = await orFail(unenrol(event.locals.app, challenge.id, event.params.person));
 		if ('failed' in done) return done.failed;
 		redirect(303, `/c/${challenge.id}/people`);
 	}

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { LEVELS } from '$core/people';
-	import CopyText from '$lib/components/CopyText.svelte';
-	import Empty from '$lib/components/Empty.svelte';
-	import Legend from '$lib/components/Legend.svelte';
-	import SlowFile from '$lib/components/SlowFile.svelte';
-	import PlateStrip from '$lib/components/PlateStrip.svelte';
+	import CopyText from '$lib/ui/CopyText.svelte';
+	import Empty from '$lib/ui/Empty.svelte';
+	import Legend from '$lib/ui/Legend.svelte';
+	import SlowFile from '$lib/ui/SlowFile.svelte';
+	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import { counted, dayAndTimeIn, dayText, percent, placeOf, signed, timeOfDay } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -201,7 +201,7 @@
 					<button class="btn btn-sm btn-outline self-start">Save</button>
 				</form>
 			{/key}
-			<form method="post" action="?/takeOff" use:enhance class="border-base-300 mt-3 border-t pt-2 text-sm">
+			<form method="post" action="?/unenrol" use:enhance class="border-base-300 mt-3 border-t pt-2 text-sm">
 				<p class="quiet">Enrolled by mistake? Somebody without a check-in can be taken off.</p>
 				<button class="btn btn-sm btn-ghost" disabled={data.checkins.length > 0}>Take {first} off</button>
 			</form>

@@ -1,12 +1,12 @@
 import { fail } from '@sveltejs/kit';
 import { ROSTER_FIELDS } from '$core/people';
-import { challengeOf } from '$lib/server/challenges/challenge';
-import { formText } from '$lib/server/form-text';
-import { orError, orFail } from '$lib/server/http';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
 import { importRoster, previewRoster, type RosterPreview } from '$lib/server/people/import';
-import { Refusal } from '$lib/server/errors';
-import { textOf } from '$lib/server/text-file';
-import { coachIn } from '$lib/server/viewer';
+import { Refusal } from '$lib/server/platform/errors';
+import { textOf } from '$lib/server/web/text-file';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, RequestEvent } from './$types';
 
 const own = ({ locals, params }: RequestEvent) =>

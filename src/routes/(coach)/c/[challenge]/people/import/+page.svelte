@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { ROSTER_FIELDS } from '$core/people';
-	import CopyText from '$lib/components/CopyText.svelte';
+	import CopyText from '$lib/ui/CopyText.svelte';
 	import { counted, placeOf } from '$lib/format';
 	import type { PageProps } from './$types';
 

@@ -1,8 +1,8 @@
-import { coachCalendar } from '$lib/server/calendar/calendars';
-import { challengeOf } from '$lib/server/challenges/challenge';
-import { download } from '$lib/server/download';
-import { orError } from '$lib/server/http';
-import { coachIn } from '$lib/server/viewer';
+import { coachCalendar } from '$lib/server/exports/calendar/calendars';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { download } from '$lib/server/web/download';
+import { orError } from '$lib/server/web/http';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params, locals, url }) => {

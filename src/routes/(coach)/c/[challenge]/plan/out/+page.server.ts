@@ -1,14 +1,14 @@
 import {
-	endCoachAddress,
-	hasCoachAddress,
-	makeCoachAddress,
+	revokeCoachCalendarLink,
+	hasCoachCalendarLink,
+	createCoachCalendarLink,
 	subscribers
-} from '$lib/server/calendar/address';
-import { formText } from '$lib/server/form-text';
-import { orError, orFail } from '$lib/server/http';
+} from '$lib/server/exports/calendar/links';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { allNotices, announce, takeDown } from '$lib/server/plan/notices';
-import { coachIn } from '$lib/server/viewer';
+import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/challenge/announcements';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -16,32 +16,34 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge } = await parent();
 	const people = await enrolmentsOf(app.db, challenge.id);
 	return {
-		address: await hasCoachAddress(app.db, challenge.id),
+		address: await hasCoachCalendarLink(app.db, challenge.id),
 		subscribed: await subscribers(app.db, challenge.id),
 		people: people.map(({ id, name }) => ({ id, name })),
-		notices: await allNotices(app, challenge.id)
+		notices: await allAnnouncements(app, challenge.id)
 	};
 };
 
 export const actions: Actions = {
 	make: async ({ locals, params, url }) => {
-		const secret = await orError(makeCoachAddress(locals.app, coachIn(locals).id, params.challenge));
+		const secret = await orError(createCoachCalendarLink(locals.app, coachIn(locals).id, params.challenge));
 		return { address: `${url.origin}/calendar/${secret}.ics` };
 	},
 	end: async ({ locals, params }) => {
-		await orError(endCoachAddress(locals.app.db, coachIn(locals).id, params.challenge));
+		await orError(revokeCoachCalendarLink(locals.app.db, coachIn(locals).id, params.challenge));
 		return { ended: true };
 	},
 	announce: async ({ request, locals, params }) => {
 		const form = await request.formData();
 		const text = formText(form, 'text');
 		const raw = { text, day: Number(formText(form, 'day')) || null };
-		const done = await orFail(announce(locals.app, coachIn(locals).id, params.challenge, raw), { text });
+		const done = await orFail(postAnnouncement(locals.app, coachIn(locals).id, params.challenge, raw), {
+			text
+		});
 		return 'failed' in done ? done.failed : { announced: true };
 	},
-	takeDown: async ({ request, locals, params }) => {
+	removeAnnouncement: async ({ request, locals, params }) => {
 		const notice = formText(await request.formData(), 'notice');
-		await orError(takeDown(locals.app.db, coachIn(locals).id, params.challenge, notice));
+		await orError(removeAnnouncement(locals.app.db, coachIn(locals).id, params.challenge, notice));
 		return { down: true };
 	}
 };

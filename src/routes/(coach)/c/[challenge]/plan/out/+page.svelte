@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import CalendarAddress from '$lib/components/CalendarAddress.svelte';
-	import PlanParts from '$lib/components/plan/PlanParts.svelte';
-	import SlowFile from '$lib/components/SlowFile.svelte';
+	import CalendarAddress from '$lib/features/challenge/CalendarLink.svelte';
+	import PlanParts from '$lib/features/plan/PlanParts.svelte';
+	import SlowFile from '$lib/ui/SlowFile.svelte';
 	import { counted, dayAndTimeIn, dayText } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -97,7 +97,7 @@
 				rows="3"
 				maxlength="600"
 				required
-				aria-label="Notice"
+				aria-label="Announcement"
 				value={answer?.message ? (answer.text ?? '') : ''}></textarea>
 			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
 			<span class="flex flex-wrap items-center gap-2">
@@ -119,7 +119,7 @@
 						>
 						<span class="whitespace-pre-line">{notice.text}</span></span
 					>
-					<form method="post" action="?/takeDown" use:enhance>
+					<form method="post" action="?/removeAnnouncement" use:enhance>
 						<input type="hidden" name="notice" value={notice.id} /><button
 							class="link-quiet whitespace-nowrap">Take down</button
 						>

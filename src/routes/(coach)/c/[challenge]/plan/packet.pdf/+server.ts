@@ -1,8 +1,8 @@
-import { download } from '$lib/server/download';
-import { orError } from '$lib/server/http';
-import { packetPdf } from '$lib/server/pdf/packet-pdf';
-import { coachPacket } from '$lib/server/plan/packet';
-import { coachIn } from '$lib/server/viewer';
+import { download } from '$lib/server/web/download';
+import { orError } from '$lib/server/web/http';
+import { packetPdf } from '$lib/server/exports/pdf/packet-pdf';
+import { coachPacket } from '$lib/server/exports/packet';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** `?person=` whose, without it anybody’s; `&ahead=yes` with the days that are not out yet. */

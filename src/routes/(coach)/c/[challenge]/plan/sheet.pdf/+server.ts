@@ -1,8 +1,8 @@
-import { download } from '$lib/server/download';
-import { orError } from '$lib/server/http';
-import { planSheetPdf } from '$lib/server/pdf/plan-sheet-pdf';
-import { challengeSheet } from '$lib/server/plan/sheet';
-import { coachIn } from '$lib/server/viewer';
+import { download } from '$lib/server/web/download';
+import { orError } from '$lib/server/web/http';
+import { planSheetPdf } from '$lib/server/exports/pdf/plan-sheet-pdf';
+import { challengeSheet } from '$lib/server/exports/plan-sheet';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params, locals }) => {

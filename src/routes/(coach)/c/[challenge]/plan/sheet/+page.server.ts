@@ -1,6 +1,6 @@
-import { orError } from '$lib/server/http';
-import { challengeSheet } from '$lib/server/plan/sheet';
-import { coachIn } from '$lib/server/viewer';
+import { orError } from '$lib/server/web/http';
+import { challengeSheet } from '$lib/server/exports/plan-sheet';
+import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => ({

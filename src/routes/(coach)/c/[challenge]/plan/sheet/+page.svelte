@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { weekdayOf } from '$core/release';
-	import { KIND_TEXT } from '$lib/components/marks';
+	import { weekdayOf } from '$core/calendar';
+	import { KIND_TEXT } from '$lib/ui/marks';
 	import { counted, dayText, percent, WEEKDAYS } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -56,7 +56,7 @@
 								<span class={day.kind === 'rest' ? 'quiet' : 'text-primary font-semibold'}
 									>{KIND_TEXT[day.kind]}</span
 								>
-								{#if day.held}<br /><i>held: {day.held}</i>
+								{#if day.cancelled}<br /><i>cancelled: {day.cancelled}</i>
 								{:else if day.session}
 									<br /><b>{day.session}</b><br />
 									<span class="quiet">{day.minutes} min, effort {day.effort}</span>

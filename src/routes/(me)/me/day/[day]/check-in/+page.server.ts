@@ -1,10 +1,10 @@
 import { redirect } from '@sveltejs/kit';
-import { openDay } from '$lib/server/checkins/day';
-import { checkIn } from '$lib/server/checkins/check-in';
-import { readCheckinForm } from '$lib/server/checkins/form';
-import { orError, orFail } from '$lib/server/http';
-import { personIn } from '$lib/server/viewer';
-import { challengeById } from '$lib/server/challenges/challenge';
+import { openDay } from '$lib/server/day/own-day';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { readCheckinForm } from '$lib/server/attendance/check-in-form';
+import { orError, orFail } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
+import { challengeById } from '$lib/server/challenge/challenge';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { amountOf, unitOf } from '$core/session/amount';
-	import LogExercise from '$lib/components/me/LogExercise.svelte';
-	import Scale from '$lib/components/me/Scale.svelte';
+	import LogExercise from '$lib/features/me/LogExercise.svelte';
+	import Scale from '$lib/features/me/Scale.svelte';
 	import { dayAndTimeIn, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 

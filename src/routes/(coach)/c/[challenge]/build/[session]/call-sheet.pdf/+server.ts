@@ -1,8 +1,8 @@
-import { download } from '$lib/server/download';
-import { orError } from '$lib/server/http';
-import { callSheet } from '$lib/server/sessions/call-sheet';
-import { callSheetPdf } from '$lib/server/pdf/call-sheet-pdf';
-import { coachIn } from '$lib/server/viewer';
+import { download } from '$lib/server/web/download';
+import { orError } from '$lib/server/web/http';
+import { callSheet } from '$lib/server/session/call-sheet';
+import { callSheetPdf } from '$lib/server/exports/pdf/call-sheet-pdf';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params, url, locals }) => {

@@ -1,6 +1,6 @@
-import { orError } from '$lib/server/http';
-import { callSheet } from '$lib/server/sessions/call-sheet';
-import { coachIn } from '$lib/server/viewer';
+import { orError } from '$lib/server/web/http';
+import { callSheet } from '$lib/server/session/call-sheet';
+import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {

@@ -1,8 +1,8 @@
-import { compareSessions } from '$core/review';
-import { orError } from '$lib/server/http';
-import { timingOf } from '$lib/server/library/house';
-import { versionOf, versionsOf } from '$lib/server/sessions/sessions';
-import { coachIn } from '$lib/server/viewer';
+import { compareSessions } from '$core/analysis';
+import { orError } from '$lib/server/web/http';
+import { practiceOf } from '$lib/server/practice/practice';
+import { versionOf, versionsOf } from '$lib/server/session/sessions';
+import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {
@@ -16,6 +16,6 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		after: { version: after.version, savedAt: after.savedAt },
 		session: { id: after.id, name: after.name },
 		versions: (await versionsOf(db, after.id)).map(({ version }) => version),
-		comparison: compareSessions(before.body, after.body, await timingOf(db, coach.id))
+		comparison: compareSessions(before.body, after.body, await practiceOf(db, coach.id))
 	};
 };

@@ -7,7 +7,7 @@
 	const base = $derived(`/c/${data.challenge.id}/build/${data.session.id}`);
 	const comparison = $derived(data.comparison);
 	const differs = $derived(
-		comparison.blocks.filter((block) => block.kind !== 'same').length + comparison.beside.length
+		comparison.blocks.filter((block) => block.kind !== 'same').length + comparison.notes.length
 	);
 	const WORDS = { same: 'as before', changed: 'changed', gone: 'taken out', new: 'put in' };
 	const more = (after: number, before: number) =>
@@ -85,4 +85,4 @@
 		{/each}
 	</tbody>
 </table>
-{#each comparison.beside as line (line)}<p class="mt-2 text-sm">{line}</p>{/each}
+{#each comparison.notes as line (line)}<p class="mt-2 text-sm">{line}</p>{/each}

@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
-import { orError } from '$lib/server/http';
-import { sessionJson, sessionText } from '$lib/server/sessions/session-file';
-import { sessionOf } from '$lib/server/sessions/sessions';
-import { download } from '$lib/server/download';
-import { coachIn } from '$lib/server/viewer';
+import { orError } from '$lib/server/web/http';
+import { sessionJson, sessionText } from '$lib/server/session/session-file';
+import { sessionOf } from '$lib/server/session/sessions';
+import { download } from '$lib/server/web/download';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** A session as it leaves: JSON after the published schema, or readable lines. */

@@ -1,9 +1,9 @@
 import { error, redirect } from '@sveltejs/kit';
-import { orError, orFail } from '$lib/server/http';
-import { exerciseFrom } from '$lib/server/library/exercise-form';
-import { changeExercise, libraryFor, retireExercise } from '$lib/server/library/exercises';
-import { sessionsOf } from '$lib/server/sessions/sessions';
-import { coachIn } from '$lib/server/viewer';
+import { orError, orFail } from '$lib/server/web/http';
+import { exerciseFrom } from '$lib/server/exercise/exercise-form';
+import { changeExercise, libraryFor, retireExercise } from '$lib/server/exercise/exercises';
+import { sessionsOf } from '$lib/server/session/sessions';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 async function found({ params, locals }: Pick<RequestEvent, 'params' | 'locals'>) {

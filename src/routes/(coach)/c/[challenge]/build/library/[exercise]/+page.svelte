@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { workshop } from '$lib/components/library-context';
+	import { workshop } from '$lib/features/build/workshop';
 	import { figureOf } from '$core/figures';
-	import { needWords } from '$core/library';
-	import { cuesFor } from '$core/review';
-	import ExerciseForm from '$lib/components/build/ExerciseForm.svelte';
-	import Figure from '$lib/components/Figure.svelte';
+	import { needWords } from '$core/exercise';
+	import { cuesFor } from '$core/practice';
+	import ExerciseForm from '$lib/features/build/ExerciseForm.svelte';
+	import Figure from '$lib/ui/Figure.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -13,7 +13,7 @@
 	const library = $derived(shop().library);
 	const exercise = $derived(data.exercise);
 	const figure = $derived(figureOf(exercise.name, library));
-	const rung = $derived(library.ladderOf(exercise.name));
+	const rung = $derived(library.progressionOf(exercise.name));
 	const alternatives = $derived(library.alternatives(exercise.name));
 	const link = (name: string) => `${base}/library/${encodeURIComponent(name)}`;
 	const LANDING = { none: 'none', low: 'soft', high: 'hard' };
@@ -28,7 +28,7 @@
 		[
 			'Tempo',
 			exercise.tempo
-				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} held, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
+				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} cancelled, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
 				: `the house’s, ${shop().house.tempo.join('-')}`
 		],
 		['Landing', LANDING[exercise.impact]],
@@ -98,10 +98,11 @@
 {#if rung}
 	<section class="mt-4" aria-labelledby="ladder">
 		<h2 id="ladder" class="mb-2">
-			Ladder: {rung.ladder.toLowerCase()} <span class="quiet text-sm font-normal">from easier to harder</span>
+			Ladder: {rung.progression.toLowerCase()}
+			<span class="quiet text-sm font-normal">from easier to harder</span>
 		</h2>
 		<ol class="flex flex-wrap items-stretch gap-2">
-			{#each rung.rungs as name, i (name)}
+			{#each rung.steps as name, i (name)}
 				{@const own = figureOf(name, library)}
 				<li class="w-36">
 					<a

@@ -1,7 +1,7 @@
-import { download } from '$lib/server/download';
-import { exercisesCsv } from '$lib/server/library/exercise-file';
-import { libraryFor } from '$lib/server/library/exercises';
-import { coachIn } from '$lib/server/viewer';
+import { download } from '$lib/server/web/download';
+import { exercisesCsv } from '$lib/server/exercise/exercise-file';
+import { libraryFor } from '$lib/server/exercise/exercises';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) =>

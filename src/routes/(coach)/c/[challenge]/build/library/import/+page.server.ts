@@ -1,11 +1,11 @@
 import { fail } from '@sveltejs/kit';
-import { Refusal } from '$lib/server/errors';
-import { formText } from '$lib/server/form-text';
-import { orFail } from '$lib/server/http';
-import { readExercisesCsv } from '$lib/server/library/exercise-file';
-import { createExercises, libraryFor } from '$lib/server/library/exercises';
-import { textOf } from '$lib/server/text-file';
-import { coachIn } from '$lib/server/viewer';
+import { Refusal } from '$lib/server/platform/errors';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { readExercisesCsv } from '$lib/server/exercise/exercise-file';
+import { createExercises, libraryFor } from '$lib/server/exercise/exercises';
+import { textOf } from '$lib/server/web/text-file';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions } from './$types';
 
 /** Faults shown; the count says how many there are. */

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { orFail } from '$lib/server/http';
-import { exerciseFrom } from '$lib/server/library/exercise-form';
-import { createExercise } from '$lib/server/library/exercises';
-import { coachIn } from '$lib/server/viewer';
+import { orFail } from '$lib/server/web/http';
+import { exerciseFrom } from '$lib/server/exercise/exercise-form';
+import { createExercise } from '$lib/server/exercise/exercises';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 /** `like` begins from an exercise of the library. */

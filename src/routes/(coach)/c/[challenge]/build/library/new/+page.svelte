@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { workshop } from '$lib/components/library-context';
-	import type { Exercise } from '$core/library';
-	import ExerciseForm from '$lib/components/build/ExerciseForm.svelte';
+	import { workshop } from '$lib/features/build/workshop';
+	import type { Exercise } from '$core/exercise';
+	import ExerciseForm from '$lib/features/build/ExerciseForm.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();

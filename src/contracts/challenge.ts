@@ -1,0 +1,76 @@
+import { array, boolean, number, object, string, type InferType } from 'yup';
+import { TEMPLATES } from '$core/plan';
+import { isDate, isZone } from '$core/calendar';
+
+const text = (max: number) => string().trim().max(max, `at most ${max} letters`);
+
+/** What a coach fills in for a challenge. Times of day as `HH:MM`, shares in percent. */
+export const challengeSchema = object({
+	name: text(80).required('a challenge needs a name').default(''),
+	goal: text(300).required('say what can be tested at the end, as in “carry 20 kg up 400 m”').default(''),
+	startsOn: string()
+		.test('date', 'this is no day of the calendar', (date) => !date || isDate(date))
+		.required('choose the day on which it starts')
+		.default(''),
+	weeks: number()
+		.typeError('weeks are a number from 1 to 12')
+		.integer('whole weeks only')
+		.min(1, 'at least 1 week')
+		.max(12, 'at most 12 weeks')
+		.required('1 to 12 weeks')
+		.default(6),
+	trainingDays: array(number().integer().min(1).max(7).required())
+		.min(1, 'choose at least one weekday to train on')
+		.required('choose at least one weekday to train on')
+		.default([1, 2, 4, 5]),
+	budgetMinutes: number()
+		.typeError('minutes are a number from 5 to 180')
+		.integer('whole minutes only')
+		.min(5, 'at least 5 minutes')
+		.max(180, 'at most 180 minutes')
+		.required('5 to 180 minutes')
+		.default(30),
+	ownZones: boolean().required().default(true),
+	releaseZone: string()
+		.default('')
+		.when('ownZones', {
+			is: false,
+			then: (zone) =>
+				zone
+					.required('choose the zone whose morning counts for all')
+					.test('zone', 'there is no zone ${value}; one looks like Europe/Oslo', (z) => !z || isZone(z))
+		}),
+	opensAt: string()
+		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day, as in 05:30')
+		.required('a time of day, as in 05:30')
+		.default('05:30'),
+	lateHours: number()
+		.typeError('hours are a number from 0 to 168')
+		.integer('whole hours only')
+		.min(0, 'at least 0 hours')
+		.max(168, 'at most 168 hours, a week')
+		.required('0 to 168 hours')
+		.default(36),
+	lateWorth: number()
+		.typeError('a share from 0 to 100 %')
+		.min(0, 'at least 0 %')
+		.max(100, 'at most 100 %')
+		.required('0 to 100 %')
+		.default(75),
+	partial: string().oneOf(['share', 'strict'], 'choose one of the two').required().default('share'),
+	afterClose: string().oneOf(['refuse', 'store'], 'choose one of the two').required().default('store'),
+	lateJoiners: string().oneOf(['group', 'own'], 'choose one of the two').required().default('group')
+});
+
+/** A new one may start from a template, which brings its plan. */
+export const newChallengeSchema = challengeSchema.shape({
+	template: string()
+		.oneOf(['', ...TEMPLATES.map(({ key }) => key)], 'choose one of the templates, or none')
+		.default('')
+});
+
+export type ChallengeInput = InferType<typeof challengeSchema>;
+
+/** Minutes after midnight of `HH:MM`. */
+export const minutesOfDay = (time: string): number =>
+	Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));

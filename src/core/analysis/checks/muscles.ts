@@ -1,0 +1,191 @@
+import type { Exercise, Muscle } from '../../exercise';
+import {
+	formatOf,
+	insertBlock,
+	movePart,
+	newSets,
+	putBlock,
+	type Block,
+	type Part,
+	type Session
+} from '../../session';
+import { leanings } from '../balance';
+import { COMMON } from '../../findings';
+import { type Check, type SessionFinding, type Subject } from '../finding';
+import type { Go } from '../work';
+
+/** Seconds after which the same muscle counts as rested enough for light work of another exercise. */
+const SHORT_REST = 30;
+
+const shared = (a: Exercise | null, b: Exercise | null): Muscle[] =>
+	a && b ? a.primary.filter((muscle) => b.primary.includes(muscle)) : [];
+const strength = (go: Go): boolean =>
+	go.exercise !== null && !['stretch', 'mobility', 'step'].includes(go.exercise.pattern);
+
+interface Clash {
+	block: number;
+	part: number;
+	before: Go;
+	go: Go;
+	muscles: Muscle[];
+}
+
+/** Pairs of different exercises on the same muscle with hardly a rest between, each pair once. */
+function clashesOf({ session, goes }: Subject): Clash[] {
+	const seen = new Set<string>();
+	return goes.flatMap((go, i): Clash[] => {
+		const before = goes[i - 1];
+		if (!before || session.blocks[go.block]?.role !== 'main' || !strength(go) || !strength(before)) return [];
+		if (go.part === before.part || (go.rested ?? Infinity) >= SHORT_REST) return [];
+		const muscles = shared(before.exercise, go.exercise);
+		const key = `${before.block}.${before.partIndex}-${go.block}.${go.partIndex}`;
+		if (muscles.length === 0 || seen.has(key)) return [];
+		seen.add(key);
+		return [{ block: go.block, part: go.partIndex, before, go, muscles }];
+	});
+}
+
+/** Shared muscles between neighbours of a round, round and round. */
+const clashCount = (block: Block, subject: Subject): number =>
+	block.parts.reduce((sum, part, i) => {
+		const next = block.parts[(i + 1) % block.parts.length];
+		if (!next || next === part) return sum;
+		return (
+			sum +
+			shared(subject.practice.library.find(part.exercise), subject.practice.library.find(next.exercise))
+				.length
+		);
+	}, 0);
+
+/** The block with one exercise moved so that fewer neighbours share a muscle; null when no move helps. */
+function betterOrder(block: Block, subject: Subject): Block | null {
+	let best: { block: Block; count: number } = { block, count: clashCount(block, subject) };
+	for (let from = 0; from < block.parts.length; from++)
+		for (let to = 0; to < block.parts.length; to++) {
+			const moved = movePart(block, from, to);
+			const count = clashCount(moved, subject);
+			if (count < best.count) best = { block: moved, count };
+		}
+	return best.block === block ? null : best.block;
+}
+
+const noRecovery: Check = (subject) => {
+	const { session } = subject;
+	const remedies = new Map<number, Block | null>();
+	return clashesOf(subject).map((clash): SessionFinding => {
+		const block = session.blocks[clash.block];
+		if (block && !remedies.has(clash.block)) remedies.set(clash.block, betterOrder(block, subject));
+		const order = remedies.get(clash.block) ?? null;
+		const rest = Math.round(clash.go.rested ?? 0);
+		const longer =
+			block && clash.before.block === clash.block
+				? formatOf(block).withRestInside?.(block, SHORT_REST)
+				: undefined;
+		return {
+			rule: 'same muscle without recovery',
+			severity: 'watch',
+			title: `${clash.before.part.exercise}, then ${clash.go.part.exercise}: ${clash.muscles.join(' and ')} again`,
+			figure: `${rest} s between; under ${SHORT_REST} s the second one suffers.`,
+			place: { block: clash.block, part: clash.part },
+			source: COMMON,
+			remedy: order
+				? { label: 'Change the order', apply: () => putBlock(session, clash.block, order) }
+				: longer
+					? { label: `Rest ${SHORT_REST} s inside`, apply: () => putBlock(session, clash.block, longer) }
+					: null
+		};
+	});
+};
+
+/** A row with what the pushes are done with. */
+function pullFor(subject: Subject, push: Part): Part {
+	const items = subject.practice.library.find(push.exercise)?.equipment.map((need) => need.item) ?? [];
+	const name = items.includes('dumbbell')
+		? 'Bent-over row'
+		: items.includes('loaded backpack')
+			? 'Backpack row'
+			: items.includes('band')
+				? 'Band row'
+				: 'Towel row';
+	return {
+		exercise: name,
+		target: { kind: 'reps', reps: 10 },
+		perSide: false,
+		tempo: null,
+		kg: name === 'Bent-over row' ? push.kg : null
+	};
+}
+
+const pullMissing: Check = (subject) => {
+	const { session, balance, practice } = subject;
+	const { library } = practice;
+	const { a: pull, b: push } = balance.pullPush;
+	if (push < 2 || pull >= push / 2) return [];
+	const isPush = (part: Part) => {
+		const exercise = library.find(part.exercise);
+		return exercise !== null && leanings(exercise).push > 0;
+	};
+	const pushes = session.blocks.map((block) =>
+		block.role === 'main' ? block.parts.find(isPush) : undefined
+	);
+	const at = pushes.findLastIndex((part) => part !== undefined);
+	const part = pushes[at];
+	const sets = Math.min(4, Math.max(1, Math.ceil(push - pull)));
+	return [
+		{
+			rule: 'pull missing for push',
+			severity: 'watch',
+			title: pull === 0 ? `${push} sets of push and no pull` : `${push} sets of push, ${pull} of pull`,
+			figure: 'About as much pull as push is usual.',
+			place: at >= 0 ? { block: at } : null,
+			source: COMMON,
+			remedy: part
+				? {
+						label: `Add ${sets} × 10 ${pullFor(subject, part).exercise.toLowerCase()}`,
+						apply: (): Session => insertBlock(session, at + 1, newSets(pullFor(subject, part), sets))
+					}
+				: null
+		}
+	];
+};
+
+const usesFrontShoulder = (exercise: Exercise | null): boolean =>
+	exercise !== null &&
+	['push forward', 'push up', 'raise', 'combination', 'elbow extension'].includes(exercise.pattern) &&
+	[...exercise.primary, ...exercise.assisting].includes('front shoulder');
+
+const frontShoulder: Check = ({ session, goes, practice: { library } }) => {
+	let run: Go[] = [];
+	for (const go of goes) {
+		if (!usesFrontShoulder(go.exercise) || session.blocks[go.block]?.role !== 'main') run = [];
+		else if (!run.some((before) => before.part === go.part)) run = [...run, go];
+		if (run.length < 3) continue;
+		const block = session.blocks[go.block];
+		const other = block?.parts.findIndex((part) => !usesFrontShoulder(library.find(part.exercise))) ?? -1;
+		return [
+			{
+				rule: 'front of the shoulder in a row',
+				severity: 'watch',
+				title: 'The front of the shoulder three times in a row',
+				figure: run.map((r) => r.part.exercise).join(', '),
+				place: { block: go.block, part: go.partIndex },
+				source: COMMON,
+				remedy:
+					block && other >= 0
+						? {
+								label: `Put ${block.parts[other]?.exercise} between`,
+								apply: () =>
+									putBlock(
+										session,
+										go.block,
+										movePart(block, other, other < go.partIndex ? go.partIndex - 1 : go.partIndex)
+									)
+							}
+						: null
+			}
+		];
+	}
+	return [];
+};
+
+export const MUSCLE_CHECKS: readonly Check[] = [noRecovery, pullMissing, frontShoulder];

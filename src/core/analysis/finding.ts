@@ -1,0 +1,30 @@
+import type { Finding } from '../findings';
+import type { Practice } from '../practice';
+import type { Session, Timeline } from '../session';
+import type { Balance } from './balance';
+import type { Go } from './work';
+
+/** A block of a session, or an exercise in it; null: the session as a whole. */
+export type Place = { block: number; part?: number } | null;
+
+/** Found in a session; its remedy gives a changed one, or opens a panel that helps further. */
+export type SessionFinding = Finding<Place, () => Session, 'fit'>;
+
+/** Whom the session is for, as far as it is known. */
+export interface Group {
+	people: number;
+	beginners: number;
+}
+
+export interface Subject {
+	session: Session;
+	timeline: Timeline;
+	/** Worked out once for all checks. */
+	goes: Go[];
+	balance: Balance;
+	practice: Practice;
+	budgetMinutes: number | null;
+	group: Group | null;
+}
+
+export type Check = (subject: Subject) => SessionFinding[];

@@ -1,0 +1,31 @@
+import type { DayResult, DayState } from '../day';
+import { wilson } from '../stats';
+
+export interface Adherence {
+	/** Sum of credits over the days that were due. */
+	credit: number;
+	due: number;
+	/** credit / due; null while nothing was due. */
+	rate: number | null;
+	/** 95 % Wilson interval of the rate; null while nothing was due. */
+	low: number | null;
+	high: number | null;
+}
+
+const DUE: ReadonlySet<DayState> = new Set(['done', 'partial', 'late', 'missed']);
+
+/** Whether a day counts: excused, future, resting and still open days do not. */
+export const isDue = (state: DayState): boolean => DUE.has(state);
+
+/** The share of due work that was done, with what it is out of. */
+export function adherence(days: Iterable<Pick<DayResult, 'state' | 'credit'>>): Adherence {
+	let credit = 0;
+	let due = 0;
+	for (const day of days) {
+		if (!isDue(day.state)) continue;
+		due++;
+		credit += day.credit;
+	}
+	if (due === 0) return { credit: 0, due: 0, rate: null, low: null, high: null };
+	return { credit, due, rate: credit / due, ...wilson(Math.min(credit, due), due) };
+}

@@ -1,0 +1,7 @@
+export { addDays, daysBetween, isDate, weekdayOf } from './dates';
+export { calendarOf, type Calendar } from './frame';
+export { DAY_KINDS, type DayKind } from './kinds';
+export { milestonesOf, placeAmong, type Milestones } from './milestones';
+export { dateOfDay, dueWindow, type DueWindow, type ReleasePolicy } from './window';
+export { trainingStart } from './training-start';
+export { dateIn, instantOf, isZone, minutesIn, offsetsOf } from './zone';

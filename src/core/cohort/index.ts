@@ -1,4 +1,0 @@
-export { adherence, type Adherence } from './adherence';
-export { packDays, unpackDays } from './day-code';
-export { personDays, type PersonDays } from './person-days';
-export { entryOf, packEntry, type Strip } from './strip';

@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest';
+import { FAMILIES, PROGRESSIONS } from './data/progressions';
+import { ITEMS, MUSCLES, readNeed, type Exercise } from './exercise';
+import { libraryOf, STANDARD } from './library';
+
+const own = (name: string, more: Partial<Exercise> = {}): Exercise => ({
+	...STANDARD.find('Squat')!,
+	name,
+	ownId: 'own-1',
+	...more
+});
+
+describe('the library that ships', () => {
+	it('has at least 160 exercises under different names', () => {
+		const names = STANDARD.names();
+		expect(names.length).toBeGreaterThanOrEqual(160);
+		expect(new Set(names.map((name) => name.toLowerCase())).size).toBe(names.length);
+	});
+
+	it('has no row with something missing or unknown', () => {
+		const whole = (e: Exercise): boolean =>
+			e.primary.length > 0 &&
+			[...e.primary, ...e.assisting].every((muscle) => MUSCLES.includes(muscle)) &&
+			!e.primary.some((muscle) => e.assisting.includes(muscle)) &&
+			e.cues.length >= 2 &&
+			e.cues.length <= 4 &&
+			e.equipment.every((need) => ITEMS.includes(need.item)) &&
+			!/[+/:,@\n]/.test(e.name) &&
+			(e.tempo === null || e.tempo.length === 4);
+		expect(STANDARD.all.filter((e) => !whole(e)).map((e) => e.name)).toEqual([]);
+	});
+
+	it('has at least 25 ladders, every rung an exercise on no other ladder', () => {
+		const steps = Object.values(PROGRESSIONS).flat();
+		expect(Object.keys(PROGRESSIONS).length).toBeGreaterThanOrEqual(25);
+		expect(steps.filter((name) => STANDARD.find(name)?.name !== name)).toEqual([]);
+		expect(steps.filter((name, i) => steps.indexOf(name) !== i)).toEqual([]);
+	});
+
+	it('has families of known exercises, each in one', () => {
+		const members = FAMILIES.flatMap((family) => Object.values(family));
+		expect(members.filter((name) => STANDARD.find(name)?.name !== name)).toEqual([]);
+		expect(members.filter((name, i) => members.indexOf(name) !== i)).toEqual([]);
+	});
+
+	it('puts bands and dumbbells only into the forms that say so', () => {
+		for (const family of FAMILIES) {
+			const items = (name?: string) => STANDARD.find(name ?? '')?.equipment.map((need) => need.item) ?? [];
+			expect(items(family.bodyweight).filter((item) => /band|dumbbell/.test(item))).toEqual([]);
+			if (family.band) expect(items(family.band).some((item) => item.includes('band'))).toBe(true);
+			if (family.dumbbell)
+				expect(items(family.dumbbell).some((item) => item.includes('dumbbell'))).toBe(true);
+		}
+	});
+});
+
+describe('finding', () => {
+	it.each(['GOBLET SQUAT', 'goblet  squats', 'Goblet-squat'])('%s is the goblet squat', (name) => {
+		expect(STANDARD.find(name)?.name).toBe('Goblet squat');
+	});
+
+	it('goes up and down a ladder and stops at its ends', () => {
+		expect(STANDARD.easier('Push-up')?.name).toBe('Knee push-up');
+		expect(STANDARD.harder('push-ups')?.name).toBe('Slow push-up');
+		expect(STANDARD.easier('Wall push-up')).toBeNull();
+		expect(STANDARD.harder('Backpack push-up')).toBeNull();
+		expect(STANDARD.easier('No such thing')).toBeNull();
+	});
+
+	it('knows the band form of a press', () => {
+		const kits = Object.fromEntries(STANDARD.alternatives('Push-up').map((a) => [a.kit, a.exercise.name]));
+		expect(kits).toEqual({
+			band: 'Band chest press',
+			dumbbell: 'Floor press',
+			household: 'Backpack push-up'
+		});
+	});
+
+	it('takes the coach’s own, under former names too, and leaves out the retired', () => {
+		const library = libraryOf([
+			own('Hut lift', { formerly: ['Beam lift'], easier: 'Squat' }),
+			own('Old lift', { retired: true })
+		]);
+		expect(library.find('beam lift')?.name).toBe('Hut lift');
+		expect(library.easier('Hut lift')?.name).toBe('Squat');
+		expect(library.find('Old lift')?.name).toBe('Old lift');
+		expect(library.names()).not.toContain('Old lift');
+	});
+
+	it('lets one of her own take the place of a standard one', () => {
+		const library = libraryOf([own('Squat')]);
+		expect(library.find('squat')?.ownId).toBe('own-1');
+		expect(library.all.filter((exercise) => exercise.name === 'Squat')).toHaveLength(1);
+	});
+});
+
+describe('readNeed', () => {
+	it.each([
+		['2 dumbbells', { item: 'dumbbell', count: 2 }],
+		['Mat', { item: 'mat', count: 1 }],
+		['stairs', { item: 'stairs', count: 1 }]
+	])('%s', (text, need) => expect(readNeed(text)).toEqual(need));
+	it.each(['', 'anvil', '0 mat', '12 mat', '-1 mat'])('refuses “%s”', (text) =>
+		expect(readNeed(text)).toBeNull()
+	);
+});

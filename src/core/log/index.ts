@@ -1,1 +1,0 @@
-export { creditOf, fullLog, type LoggedSet } from './credit';

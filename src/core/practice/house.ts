@@ -1,0 +1,80 @@
+import type { Exercise, Tempo } from '../exercise';
+
+export const KNEE_RULES = ['behind the toes', 'may pass the toes'] as const;
+export const DEPTH_RULES = ['90° at the knee', 'as deep as control allows'] as const;
+export const COUNT_RULES = ['the lower of two', 'clean ones only'] as const;
+
+/** How a coach wants things done where coaches differ. */
+export interface HouseRules {
+	knee: (typeof KNEE_RULES)[number];
+	depth: (typeof DEPTH_RULES)[number];
+	/** What counts when two counts differ or form goes. */
+	count: (typeof COUNT_RULES)[number];
+	/** Seconds that a stretch is held at least. */
+	stretchHold: number;
+	/** For exercises without a tempo of their own. */
+	tempo: Tempo;
+	/** Times down to the floor and up again in one session. */
+	floorChanges: number;
+	/** Seconds of rest that a minute of an EMOM leaves. */
+	minuteLeft: number;
+	/** Minutes, at least. */
+	warmUp: number;
+	coolDown: number;
+	/** Sets on one muscle that make a day hard for it. */
+	hardSets: number;
+	/** Sets for each muscle in a week that are shown as the mark to reach. */
+	weekSets: number;
+	/** Percent by which a week may be harder than the one before. */
+	riseMost: number;
+	/** Cardio sessions in a week. */
+	steadyAWeek: number;
+	hardAWeek: number;
+	/** Sessions back to which an exercise is looked for before it counts as new again. */
+	dullAfter: number;
+}
+
+/**
+ * Stretch 30 s, warm-up and cool-down 5 min: ACSM's Guidelines for Exercise Testing and Prescription (10-30 s, older
+ * adults 30-60 s; 5-10 min), from memory. Ten sets a muscle and week: Schoenfeld, Ogborn and Krieger 2017, J Sports
+ * Sci 35:1073. The rest is common practice, no source: two seconds down and one up, for one.
+ */
+export const DEFAULT_HOUSE: HouseRules = {
+	knee: 'may pass the toes',
+	depth: '90° at the knee',
+	count: 'the lower of two',
+	stretchHold: 30,
+	tempo: [2, 0, 1, 0],
+	floorChanges: 4,
+	minuteLeft: 15,
+	warmUp: 5,
+	coolDown: 5,
+	hardSets: 4,
+	weekSets: 10,
+	riseMost: 10,
+	steadyAWeek: 2,
+	hardAWeek: 2,
+	dullAfter: 8
+};
+
+const KNEE_CUES = { 'behind the toes': 'Knees stay behind the toes', 'may pass the toes': 'Heels stay down' };
+const DEPTH_CUES = {
+	'90° at the knee': 'Down to 90° at the knee',
+	'as deep as control allows': 'As deep as you control'
+};
+
+/** The cues of an exercise with what the house adds to squats and lunges. */
+export function cuesFor(exercise: Exercise, house: HouseRules): string[] {
+	if (exercise.pattern !== 'squat' && exercise.pattern !== 'lunge') return [...exercise.cues];
+	const added = [DEPTH_CUES[house.depth], KNEE_CUES[house.knee]];
+	const said = exercise.cues.join(' ').toLowerCase();
+	return [...exercise.cues, ...added.filter((cue) => !said.includes(cue.toLowerCase()))];
+}
+
+const COUNT_WORDS = {
+	'the lower of two': 'When two counts differ, the lower one stands.',
+	'clean ones only': 'Only clean repetitions count.'
+};
+
+/** What counts, as a sentence for those who count. */
+export const countWords = (house: HouseRules): string => COUNT_WORDS[house.count];

@@ -1,0 +1,11 @@
+export {
+	COUNT_RULES,
+	countWords,
+	cuesFor,
+	DEFAULT_HOUSE,
+	DEPTH_RULES,
+	KNEE_RULES,
+	type HouseRules
+} from './house';
+export type { Practice } from './practice';
+export { DEFAULT_TIMING, type Timing } from './timing';

@@ -1,0 +1,71 @@
+/**
+ * What blocks are made of, whatever their format. Seconds, metres and kilograms throughout. Fields with `?` are left out
+ * where they say nothing, so that a plain session stays plain in files and in the database.
+ */
+import type { Tempo } from '../exercise';
+
+export const ROLES = ['warm-up', 'main', 'cool-down'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What one set of an exercise asks for; per side when the part says so. */
+export type Target =
+	{ kind: 'reps'; reps: number } | { kind: 'seconds'; seconds: number } | { kind: 'metres'; metres: number };
+
+/**
+ * Repetitions that are more or less than whole: one and a quarter (a quarter repetition added to each), one and
+ * a half, or the lower or upper half alone.
+ */
+export const PARTIALS = { '1¼': 1.25, '1½': 1.5, 'lower half': 0.5, 'upper half': 0.5 } as const;
+export type PartialRule = keyof typeof PARTIALS;
+
+/** One exercise within a block. `kg` null means bodyweight; `tempo` null means the exercise's own. */
+export interface Part {
+	exercise: string;
+	target: Target;
+	/** What the participant may do instead: seconds for repetitions, or the other way round. */
+	or?: Target;
+	perSide: boolean;
+	tempo: Tempo | null;
+	kg: number | null;
+	partial?: PartialRule;
+}
+
+/** What has to be changed before a block begins, and the seconds it takes in place of the ordinary way there. */
+export interface Setup {
+	text: string;
+	seconds: number;
+}
+
+/** What every block has, whatever its format. */
+export interface BlockBase {
+	role: Role;
+	parts: Part[];
+	setup?: Setup;
+}
+
+/** Bounds that keep a typing slip (10,000 sets) from becoming a session; all inclusive. */
+export const LIMITS = {
+	blocks: 60,
+	parts: 30,
+	sets: 50,
+	reps: 1000,
+	seconds: 7200,
+	metres: 50_000,
+	kg: 500,
+	minutes: 120,
+	tempoPhase: 20,
+	nameLength: 80,
+	repeats: 20,
+	/** Of everything that is repeated, so that times by times does not run away. */
+	passes: 20,
+	segments: 20_000,
+	setupText: 120,
+	note: 2000,
+	links: 10,
+	linkTitle: 80,
+	linkUrl: 500,
+	recovery: 10,
+	recoveryText: 160,
+	heartRate: [60, 220],
+	people: 300
+} as const;

@@ -1,0 +1,28 @@
+import type { Exercise } from '../exercise';
+import type { Practice } from '../practice';
+import { targetOf, workOnOneSide, type Part, type Target } from '../session';
+
+/** Repetitions and seconds that are easy to say, and metres. */
+const STEPS = { reps: 1, seconds: 5, metres: 10 } as const;
+
+/** As much of another kind as takes about the same time: a repetition 3 s, a metre 1 s. */
+function asMuch(seconds: number, kind: Target['kind']): Target {
+	const amount = kind === 'reps' ? seconds / 3 : seconds;
+	const step = STEPS[kind];
+	return targetOf(kind, Math.max(kind === 'reps' ? 1 : 10, Math.round(amount / step) * step));
+}
+
+/** A part with another exercise in its place, counted as that one is counted; timed repetitions stay timed. */
+export function substitutePart(part: Part, to: Exercise, practice: Practice): Part {
+	const { target } = part;
+	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
+	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
+	return {
+		...part,
+		exercise: to.name,
+		target: stays ? target : asMuch(workOnOneSide(part, practice).seconds, to.countedIn),
+		perSide: to.perSide,
+		tempo: null,
+		kg: loaded ? part.kg : null
+	};
+}

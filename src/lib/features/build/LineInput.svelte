@@ -1,0 +1,216 @@
+<script lang="ts">
+	import CornerDownLeft from '@lucide/svelte/icons/corner-down-left';
+	import { clockText, compileSession, formatLine, formatOf, parseLine, type Block } from '$core/session';
+	import type { ExerciseSearch } from '$lib/features/build/exercise-search';
+	import { workshop } from './workshop';
+	import { completed, fragmentAt } from './completion';
+
+	/**
+	 * A typed line, read as one types; what was understood is shown before it is taken, what was not is underlined
+	 * with the reason. Names of exercises are completed. Several pasted lines go to `onpastelines`.
+	 */
+	interface Props {
+		ontake: (block: Block) => void;
+		line?: string;
+		label?: string;
+		take?: string;
+		oncancel?: () => void;
+		onpastelines?: (text: string) => void;
+		search: ExerciseSearch;
+	}
+	let {
+		ontake,
+		line = '',
+		label = 'Type a block',
+		take = 'add',
+		oncancel,
+		onpastelines,
+		search
+	}: Props = $props();
+	const shop = workshop();
+	// svelte-ignore state_referenced_locally
+	let text = $state(line);
+	let caret = $state(0);
+	let chosen = $state(-1);
+	let closed = $state(true);
+	let input = $state<HTMLInputElement>();
+	const read = $derived(text.trim() ? parseLine(text, shop()) : null);
+	const id = $props.id();
+
+	const fragment = $derived(closed ? null : fragmentAt(text, caret));
+	const offers = $derived.by(() => {
+		if (!fragment || fragment.name.length < 2) return [];
+		const found = search.find({ text: fragment.name }, 7);
+		return found.length === 1 && found[0]?.name.toLowerCase() === fragment.name.toLowerCase() ? [] : found;
+	});
+
+	const EXAMPLES = [
+		'3 x 10 goblet squat 3-1-1 @ 12 kg, rest 90',
+		'3 x 10 curl @ 10 kg, drop 2 x 20% on last, rest 60',
+		'superset 3 rounds, rest 30 inside, 90 after: 10 push-up + 8 per side one-arm row @ 12 kg',
+		'circuit 4 rounds 30/15, 45 between: squat + bird dog per side + fast feet',
+		'emom 12 min: 10 swing @ 12 kg / 8 push-up / 6 per side step-up',
+		'for time 3 rounds, limit 12 min: 15 squat + 10 push-up + 40 m suitcase carry @ 16 kg',
+		'amrap 10 min: 10 squat + 8 push-up + 6 per side reverse lunge',
+		'stations 1 round, 180 s each, 20 change, 12 people: 10 squat + 30 s plank / 8 push-up + 30 s wall sit',
+		'steady 30 min at 145-155 bpm: brisk walk',
+		'hiit 8 x 30/60: hill run + easy walk',
+		'12 1¼ push-up',
+		'3 x 10 or 40 s squat, rest 60',
+		'cool-down: holds, rest 5: 30 s per side calf stretch + 30 s child rest'
+	];
+
+	function submit() {
+		if (!read || !('block' in read)) return;
+		ontake(read.block);
+		text = '';
+		closed = true;
+	}
+	function complete(name: string) {
+		if (!fragment) return;
+		const next = completed(text, fragment, name);
+		text = next.text;
+		caret = next.caret;
+		closed = true;
+		chosen = -1;
+		queueMicrotask(() => {
+			input?.focus();
+			input?.setSelectionRange(next.caret, next.caret);
+		});
+	}
+	function onkeydown(event: KeyboardEvent) {
+		const open = offers.length > 0;
+		if (open && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+			chosen =
+				(chosen +
+					(event.key === 'ArrowDown' ? 1 : -1) +
+					offers.length +
+					(chosen < 0 && event.key === 'ArrowUp' ? 1 : 0)) %
+				offers.length;
+			event.preventDefault();
+		} else if (open && event.key === 'Tab' && !event.shiftKey) {
+			complete(offers[Math.max(0, chosen)]?.name ?? '');
+			event.preventDefault();
+		} else if (event.key === 'Enter') {
+			event.preventDefault();
+			if (open && chosen >= 0) complete(offers[chosen]?.name ?? '');
+			else submit();
+		} else if (event.key === 'Escape') {
+			if (open) closed = true;
+			else oncancel?.();
+		}
+	}
+	function oninput() {
+		caret = input?.selectionStart ?? text.length;
+		closed = false;
+		chosen = -1;
+	}
+	function onpaste(event: ClipboardEvent) {
+		const pasted = event.clipboardData?.getData('text') ?? '';
+		if (!onpastelines || !/\S[\r\n]+\s*\S/.test(pasted)) return;
+		event.preventDefault();
+		onpastelines(pasted);
+	}
+</script>
+
+<div class="border-base-content/60 bg-base-100 relative rounded border border-dashed px-3 py-2">
+	<div class="flex items-center gap-2">
+		<input
+			{id}
+			bind:this={input}
+			bind:value={text}
+			class="clock w-full bg-transparent py-1 outline-none"
+			role="combobox"
+			aria-label={label}
+			aria-describedby="{id}-read"
+			aria-expanded={offers.length > 0}
+			aria-controls="{id}-offers"
+			aria-activedescendant={chosen >= 0 ? `${id}-offer-${chosen}` : undefined}
+			aria-autocomplete="list"
+			placeholder={EXAMPLES[0]}
+			autocomplete="off"
+			spellcheck="false"
+			{onkeydown}
+			{oninput}
+			{onpaste}
+			onblur={() => setTimeout(() => (closed = true), 150)}
+		/>
+		<button
+			type="button"
+			class="btn btn-sm btn-outline"
+			onclick={submit}
+			disabled={!read || !('block' in read)}><CornerDownLeft size={14} aria-hidden="true" /> {take}</button
+		>
+		{#if oncancel}<button type="button" class="btn btn-sm btn-ghost" onclick={oncancel}>Leave it</button>{/if}
+	</div>
+	{#if offers.length > 0}
+		<ul
+			id="{id}-offers"
+			role="listbox"
+			aria-label="Exercises"
+			class="panel absolute left-2 z-20 mt-0.5 w-96 max-w-[90%] shadow-md"
+		>
+			{#each offers as offer, i (offer.name)}
+				<li
+					id="{id}-offer-{i}"
+					role="option"
+					aria-selected={i === chosen}
+					class={[
+						'flex cursor-pointer items-baseline justify-between gap-3 px-3 py-1',
+						i === chosen && 'bg-base-200 font-semibold'
+					]}
+					onpointerdown={(event) => {
+						event.preventDefault();
+						complete(offer.name);
+					}}
+				>
+					<span>{offer.name}</span><span class="quiet truncate text-[13px] font-normal"
+						>{offer.primary.join(', ')}</span
+					>
+				</li>
+			{/each}
+			<li class="quiet border-base-300 border-t px-3 py-1 text-[12px]" role="presentation">
+				Tab takes the first, arrows choose
+			</li>
+		</ul>
+	{/if}
+	<div id="{id}-read" class="text-sm" aria-live="polite">
+		{#if !read}
+			<details class="quiet">
+				<summary class="cursor-pointer">How a line is written</summary>
+				<ul class="mt-1 flex flex-col gap-0.5">
+					{#each EXAMPLES as example (example)}<li>
+							<button
+								type="button"
+								class="clock hover:text-primary text-left text-[13px]"
+								onclick={() => (text = example)}>{example}</button
+							>
+						</li>{/each}
+				</ul>
+			</details>
+		{:else if 'block' in read}
+			<p class="quiet">
+				{formatOf(read.block).label}, {read.block.role} · {formatLine(read.block).replace(
+					/^(warm-up|cool-down): /,
+					''
+				)} →
+				<b class="clock text-base-content"
+					>{clockText(compileSession({ blocks: [read.block] }, shop()).totals.duration)}</b
+				>
+			</p>
+			{#each read.notes as note (note)}<p class="attention">{note}</p>{/each}
+		{:else}
+			{#each read.faults as fault (fault.from + fault.message)}
+				<p class="overflow-hidden">
+					<span class="clock whitespace-pre-wrap"
+						>{text.slice(0, fault.from)}<mark
+							class="decoration-warning bg-transparent underline decoration-wavy underline-offset-4"
+							style="color:inherit">{text.slice(fault.from, fault.to) || ' '}</mark
+						>{text.slice(fault.to)}</span
+					>
+				</p>
+				<p class="field-fault">{fault.message}</p>
+			{/each}
+		{/if}
+	</div>
+</div>

@@ -1,0 +1,211 @@
+<script lang="ts">
+	import GripVertical from '@lucide/svelte/icons/grip-vertical';
+	import { dragHandle } from 'svelte-dnd-action';
+	import { figureOf } from '$core/figures';
+	import { cuesFor } from '$core/practice';
+	import { muchText } from '$core/analysis';
+	import {
+		amountOf,
+		PARTIALS,
+		saysHowMuch,
+		targetOf,
+		type Block,
+		type Part,
+		type PartialRule,
+		type Target
+	} from '$core/session';
+	import Figure from '$lib/ui/Figure.svelte';
+	import { workshop } from './workshop';
+	import { readTempo } from './block-fields';
+
+	interface Props {
+		block: Block;
+		part: Part;
+		mark: string;
+		/** Said beside it: what changed in a view, or what is left of the minute. */
+		remark?: string;
+		open: boolean;
+		/** Where parts are in groups: whether this one begins its group. */
+		begins?: boolean;
+		movable: boolean;
+		onchange: (part: Part, what: string) => void;
+		onremove: () => void;
+		ongroup?: () => void;
+	}
+	let {
+		block,
+		part,
+		mark,
+		remark = '',
+		open,
+		begins,
+		movable,
+		onchange,
+		onremove,
+		ongroup
+	}: Props = $props();
+	const shop = workshop();
+	const known = $derived(shop().library.find(part.exercise));
+	const figure = $derived(figureOf(part.exercise, shop().library));
+	const easier = $derived(shop().library.easier(part.exercise)?.name);
+	const fixed = $derived(saysHowMuch(block.format));
+	let tempoFault = $state(false);
+
+	function setTempo(text: string) {
+		const tempo = readTempo(text);
+		tempoFault = tempo === 'fault';
+		if (tempo !== 'fault') onchange({ ...part, tempo }, 'tempo');
+	}
+	function setOr(kind: string) {
+		const next: Part = { ...part };
+		delete next.or;
+		if (kind !== '')
+			next.or = targetOf(kind as Target['kind'], kind === 'seconds' ? 40 : kind === 'metres' ? 40 : 12);
+		onchange(next, '');
+	}
+	function setPartial(rule: string) {
+		const next: Part = { ...part };
+		delete next.partial;
+		if (rule !== '') next.partial = rule as PartialRule;
+		onchange(next, '');
+	}
+</script>
+
+<div class="border-base-300 border-b px-3 py-1 last:border-b-0">
+	<div
+		class="grid [content-visibility:auto] [contain-intrinsic-height:auto_2.75rem] grid-cols-[1.2rem_1.6rem_3.4rem_minmax(0,1.1fr)_8.5rem_4.5rem_minmax(0,1.3fr)] items-center gap-x-2"
+	>
+		{#if movable}
+			<span
+				use:dragHandle
+				class="quiet flex h-8 w-5 cursor-grab items-center"
+				aria-label="Move {part.exercise}"><GripVertical size={14} aria-hidden="true" /></span
+			>
+		{:else}<span></span>{/if}
+		<span class="quiet clock text-sm">{mark}</span>
+		<span class="h-11"
+			>{#if figure}<Figure {figure} class="h-11 w-full" />{/if}</span
+		>
+		<b class="truncate" title={part.exercise}>{part.exercise}</b>
+		<span class="clock text-sm">{muchText(block, part)}</span>
+		<span class="clock text-sm">{part.kg === null ? '' : `${part.kg} kg`}</span>
+		<span class={['quiet text-[13px]', !remark && 'truncate']}>
+			{#if remark}<b class="attention">{remark}</b>{:else}{[
+					part.tempo?.join('-'),
+					known ? cuesFor(known, shop().house)[0] : 'not in the library',
+					easier ? `easier: ${easier}` : null
+				]
+					.filter(Boolean)
+					.join(' · ')}{/if}
+		</span>
+	</div>
+	{#if open}
+		<div class="mt-1 mb-1.5 flex flex-wrap items-end gap-2 pl-6 text-sm">
+			{#if !fixed}
+				<label
+					><span class="quiet block text-[13px]">how much</span><input
+						type="number"
+						class="input input-sm w-16"
+						value={amountOf(part.target)}
+						oninput={(event) =>
+							onchange(
+								{ ...part, target: targetOf(part.target.kind, event.currentTarget.valueAsNumber || 0) },
+								'amount'
+							)}
+					/></label
+				>
+				<label
+					><span class="quiet block text-[13px]">counted in</span>
+					<select
+						class="select select-sm w-24"
+						value={part.target.kind}
+						onchange={(event) =>
+							onchange(
+								{
+									...part,
+									target: targetOf(event.currentTarget.value as Target['kind'], amountOf(part.target))
+								},
+								''
+							)}
+					>
+						<option value="reps">reps</option><option value="seconds">seconds</option><option value="metres"
+							>metres</option
+						>
+					</select>
+				</label>
+			{/if}
+			<label
+				><span class="quiet block text-[13px]">or else</span>
+				<select
+					class="select select-sm w-24"
+					value={part.or?.kind ?? ''}
+					onchange={(event) => setOr(event.currentTarget.value)}
+				>
+					<option value="">no choice</option>
+					{#each ['reps', 'seconds', 'metres'].filter((kind) => kind !== part.target.kind) as kind (kind)}<option
+							value={kind}>{kind}</option
+						>{/each}
+				</select>
+			</label>
+			{#if part.or}
+				{@const or = part.or}
+				<label
+					><span class="quiet block text-[13px]">how many</span><input
+						type="number"
+						class="input input-sm w-16"
+						value={amountOf(or)}
+						oninput={(event) =>
+							onchange({ ...part, or: targetOf(or.kind, event.currentTarget.valueAsNumber || 0) }, 'or')}
+					/></label
+				>
+			{/if}
+			<label class="flex items-center gap-1.5 pb-1.5"
+				><input
+					type="checkbox"
+					class="checkbox checkbox-sm"
+					checked={part.perSide}
+					onchange={(event) => onchange({ ...part, perSide: event.currentTarget.checked }, '')}
+				/> per side</label
+			>
+			<label
+				><span class="quiet block text-[13px]">load, kg</span><input
+					type="number"
+					step="0.5"
+					class="input input-sm w-16"
+					value={part.kg}
+					oninput={(event) =>
+						onchange(
+							{ ...part, kg: event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber },
+							'kg'
+						)}
+				/></label
+			>
+			<label
+				><span class="quiet block text-[13px]">tempo</span><input
+					class={['input input-sm clock w-20', tempoFault && '!border-warning']}
+					placeholder={known?.tempo?.join('-') ?? shop().house.tempo.join('-')}
+					value={part.tempo?.join('-') ?? ''}
+					aria-invalid={tempoFault}
+					onchange={(event) => setTempo(event.currentTarget.value)}
+				/></label
+			>
+			<label
+				><span class="quiet block text-[13px]">each one</span>
+				<select
+					class="select select-sm w-24"
+					value={part.partial ?? ''}
+					onchange={(event) => setPartial(event.currentTarget.value)}
+				>
+					<option value="">whole</option>
+					{#each Object.keys(PARTIALS) as rule (rule)}<option value={rule}>{rule}</option>{/each}
+				</select>
+			</label>
+			{#if ongroup}<button type="button" class="btn btn-ghost btn-sm font-normal" onclick={ongroup}
+					>{begins ? 'Join the group before' : 'Begin a group here'}</button
+				>{/if}
+			<button type="button" class="btn btn-ghost btn-sm font-normal" onclick={onremove}>Remove</button>
+			{#if tempoFault}<span class="field-fault">A tempo is three or four numbers of seconds, as in 3-1-1</span
+				>{/if}
+		</div>
+	{/if}
+</div>

@@ -1,0 +1,93 @@
+<script lang="ts">
+	import type { Outline } from '$core/analysis';
+	import { clockText } from '$core/session/clock-text';
+
+	/** Today's session in the order in which it is done, with the time each block begins. */
+	let { outline, name }: { outline: Outline; name: string } = $props();
+	const minutes = $derived([outline.lower, outline.upper].map((s) => Math.round(s / 60)));
+</script>
+
+<section class="flex flex-col gap-4" aria-label={name}>
+	<div>
+		<h2 class="text-2xl">{name}</h2>
+		<p>
+			<b>{minutes[0] === minutes[1] ? minutes[0] : `${minutes[0]} to ${minutes[1]}`} min</b>
+			<span class="quiet">at your own pace, {clockText(outline.work)} of it work</span>
+		</p>
+		<p class="quiet text-[15px]">{outline.counting}</p>
+		{#if outline.note}<p class="mt-2 whitespace-pre-line">{outline.note}</p>{/if}
+	</div>
+	<div class="panel p-4">
+		<h3 class="mb-1">Have ready</h3>
+		<ul class="flex flex-wrap gap-1.5">
+			{#each outline.ready as thing (thing)}<li class="border-base-300 rounded border px-2 py-1 text-[15px]">
+					{thing}
+				</li>{/each}
+		</ul>
+		{#if outline.links.length > 0}
+			<h3 class="mt-3 mb-1">Links</h3>
+			<ul>
+				{#each outline.links as link (link.url + link.title)}<li>
+						<a
+							class="link-quiet inline-flex min-h-11 items-center"
+							href={link.url}
+							target="_blank"
+							rel="noopener noreferrer external">{link.title}</a
+						>
+					</li>{/each}
+			</ul>
+		{/if}
+	</div>
+	{#each outline.blocks as block, b (b)}
+		<div class="panel">
+			{#if block.repeat}<p class="border-base-300 bg-base-200 border-b px-4 py-2 text-[15px]">
+					<b>Do</b>
+					{block.repeat}
+				</p>{/if}
+			{#if block.setup}<p class="border-base-300 border-b px-4 py-2 text-[15px]">
+					<b>First:</b>
+					{block.setup}
+				</p>{/if}
+			<div class="border-base-300 flex items-baseline justify-between gap-2 border-b px-4 py-2">
+				<h3>{block.title}</h3>
+				<span class="clock text-sm"
+					><span class="quiet">at {clockText(block.start)}</span> {clockText(block.seconds)}</span
+				>
+			</div>
+			<p class="quiet px-4 pt-1.5 text-[15px]">{block.summary}</p>
+			<ol class="px-4 pb-2">
+				{#each block.parts as part, p (p)}
+					<li class="border-base-300 grid grid-cols-[2rem_1fr_auto] gap-x-2 border-b py-2 last:border-b-0">
+						<span class="quiet clock">{part.mark}</span>
+						<div>
+							<b>{part.exercise}</b>
+							{#if part.cues.length > 0}<p class="quiet text-[15px]">
+									{part.cues.slice(0, 2).join('. ')}{part.easier
+										? `. Easier: ${part.easier.toLowerCase()}`
+										: ''}
+								</p>{/if}
+							{#each part.cautions as caution (caution)}<p class="remark remark-safety mt-1 text-[15px]">
+									{caution}
+								</p>{/each}
+						</div>
+						<div class="text-right">
+							{#if part.much}<b>{part.much}</b>{/if}
+							{#if part.kg !== null}<p class="quiet text-[15px]">{part.kg} kg</p>{/if}
+							{#if part.tempo}<p class="quiet clock text-[15px]" title="seconds down, pause, up, pause">
+									{part.tempo}
+								</p>{/if}
+						</div>
+					</li>
+				{/each}
+			</ol>
+		</div>
+	{/each}
+	{#if outline.recovery.length > 0}
+		<div class="panel p-4">
+			<h3 class="mb-1">Afterwards</h3>
+			<ul class="list-disc pl-5">
+				{#each outline.recovery as text (text)}<li>{text}</li>{/each}
+			</ul>
+		</div>
+	{/if}
+</section>

@@ -1,0 +1,92 @@
+import type { ResolvedPlan, RuleTarget, Step, StepKind } from '$core/plan';
+
+/** What a step is called where one is chosen. */
+export const STEP_WORDS: Record<StepKind, string> = {
+	double: 'reps, then load',
+	load: 'more load',
+	reps: 'more reps',
+	seconds: 'longer',
+	rounds: 'more rounds or sets',
+	rest: 'less rest',
+	tempo: 'slower',
+	variation: 'harder variation',
+	restore: 'put back what is left out'
+};
+
+/** A step with the amounts that are usual (common practice, no source). */
+export const USUAL_STEPS: Record<StepKind, Step> = {
+	double: { kind: 'double', top: 12, kg: 2 },
+	load: { kind: 'load', kg: 1 },
+	reps: { kind: 'reps', reps: 1 },
+	seconds: { kind: 'seconds', seconds: 5 },
+	rounds: { kind: 'rounds', rounds: 1 },
+	rest: { kind: 'rest', seconds: 5 },
+	tempo: { kind: 'tempo', seconds: 1 },
+	variation: { kind: 'variation' },
+	restore: { kind: 'restore' }
+};
+
+/** The numbers of a step that can be set. */
+export const STEP_FIELDS: Record<StepKind, { key: string; unit: string; step: number }[]> = {
+	double: [
+		{ key: 'top', unit: 'reps at the top', step: 1 },
+		{ key: 'kg', unit: 'kg then', step: 0.5 }
+	],
+	load: [{ key: 'kg', unit: 'kg', step: 0.5 }],
+	reps: [{ key: 'reps', unit: 'reps', step: 1 }],
+	seconds: [{ key: 'seconds', unit: 's', step: 5 }],
+	rounds: [{ key: 'rounds', unit: 'rounds', step: 1 }],
+	rest: [{ key: 'seconds', unit: 's less', step: 5 }],
+	tempo: [{ key: 'seconds', unit: 's slower down', step: 1 }],
+	variation: [],
+	restore: []
+};
+
+/** Something that a rule can be about. */
+export interface Choice {
+	label: string;
+	on: RuleTarget;
+	/** Whether it comes with repetitions and a load, for which most rules are made. */
+	loaded?: boolean;
+}
+
+/** Everything in a plan that a rule can be about: its exercises, its sessions, their blocks. */
+export function choicesOf(resolved: ResolvedPlan): { group: string; choices: Choice[] }[] {
+	const used = [...new Set(resolved.days.flatMap((day) => (day.session === null ? [] : [day.session])))];
+	const sessions = used.flatMap((key) => resolved.sessions.get(key) ?? []);
+	const exercises = new Map<string, boolean>();
+	for (const { body } of sessions)
+		for (const block of body.blocks)
+			if (block.role === 'main')
+				for (const { exercise, target, kg } of block.parts)
+					exercises.set(exercise, exercises.get(exercise) || (target.kind === 'reps' && kg !== null));
+	return [
+		{
+			group: 'An exercise, wherever it comes',
+			choices: [...exercises]
+				.sort(([a], [b]) => a.localeCompare(b, 'en'))
+				.map(([exercise, loaded]) => ({ label: exercise, on: { exercise }, loaded }))
+		},
+		{
+			group: 'The main work of a session',
+			choices: sessions.map(({ key, of, name }) => ({ label: name, on: { session: of ?? key } }))
+		},
+		{
+			group: 'A block of a session',
+			choices: sessions.flatMap(({ key, of, name, body }) =>
+				body.blocks.flatMap((block, b) =>
+					block.role === 'main'
+						? [
+								{
+									label: `${name}, block ${b + 1}: ${block.parts.map((part) => part.exercise).join(' + ')}`,
+									on: { session: of ?? key, block: b }
+								}
+							]
+						: []
+				)
+			)
+		}
+	];
+}
+
+export const sameTarget = (a: RuleTarget, b: RuleTarget): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -1,0 +1,117 @@
+<script lang="ts">
+	import X from '@lucide/svelte/icons/x';
+	import { enhance } from '$app/forms';
+	import type { Adherence } from '$core/attendance';
+	import type { DayResult } from '$core/day';
+	import { counted, dayAndTimeIn, dayText, percent, placeOf } from '$lib/format';
+	import { markText } from '$lib/ui/marks';
+	import Plate from '$lib/ui/Plate.svelte';
+
+	interface Props {
+		person: {
+			id: string;
+			name: string;
+			zone: string;
+			level: string;
+			fromDay: number;
+			lastSeen: number | null;
+			days: DayResult[];
+			adherence: Adherence;
+			silent: number;
+		};
+		challengeId: string;
+		asOf: number;
+		day: number | null;
+		rail: { day: number; date: string }[];
+		message: string | null;
+		/** The form for an excuse is open. */
+		excusing: boolean;
+		onclose: () => void;
+	}
+	let { person, challengeId, asOf, day, rail, message, excusing = $bindable(), onclose }: Props = $props();
+	let reason: HTMLInputElement | undefined = $state();
+	$effect(() => {
+		if (excusing) reason?.focus();
+	});
+	const today = $derived(day === null ? null : person.days[day - 1]);
+</script>
+
+<aside class="panel sticky top-3 flex w-72 shrink-0 flex-col gap-3 p-4" aria-label={person.name}>
+	<div class="flex items-start justify-between gap-2">
+		<div>
+			<h2>{person.name}</h2>
+			<p class="quiet text-sm">
+				{dayAndTimeIn(person.zone, asOf)} in {placeOf(person.zone)} · {person.level}
+			</p>
+		</div>
+		<button class="btn btn-ghost btn-xs" onclick={onclose} aria-label="Close {person.name}"
+			><X size={16} aria-hidden="true" /></button
+		>
+	</div>
+	{#if person.adherence.rate !== null}
+		<p>
+			<b class="text-xl">{percent(person.adherence.rate)}</b> of {counted(person.adherence.due, 'due day')}
+		</p>
+		<details class="text-sm">
+			<summary class="link-quiet cursor-pointer">How this is worked out</summary>
+			<p class="mt-1">
+				Credit {person.adherence.credit.toFixed(2)} ÷ {person.adherence.due} days that were due. Excused, resting,
+				open and future days are not due. With so few days the true rate may lie anywhere from {percent(
+					person.adherence.low ?? 0
+				)} to {percent(person.adherence.high ?? 1)}
+				(Wilson score interval, 95 %; Wilson 1927, Newcombe 1998).
+			</p>
+		</details>
+	{:else}<p class="quiet">Nothing was due yet.</p>{/if}
+	<dl class="grid grid-cols-[6rem_1fr] gap-y-1 text-sm">
+		<dt class="quiet">Last seen</dt>
+		<dd>{person.lastSeen === null ? 'never' : dayAndTimeIn(person.zone, person.lastSeen)}</dd>
+		{#if person.silent >= 2}<dt class="quiet">Silent</dt>
+			<dd class="attention font-semibold">
+				{counted(person.silent, 'due day')}
+			</dd>{/if}
+		{#if person.fromDay > 1}<dt class="quiet">Joined</dt>
+			<dd>on day {person.fromDay}</dd>{/if}
+		{#if today && day !== null}<dt class="quiet">Day {day}</dt>
+			<dd class="flex items-center gap-1.5">
+				<Plate {...today} scale={0.7} />
+				{markText(today.state, today.credit, today.pain)}
+			</dd>{/if}
+	</dl>
+	<a class="link-quiet text-sm" href="/c/{challengeId}/people/{person.id}"
+		>All of {person.name.split(' ')[0]}’s days and notes</a
+	>
+	<details class="border-base-300 border-t pt-2" bind:open={excusing}>
+		<summary class="cursor-pointer font-semibold">Excuse</summary>
+		<form method="post" action="?/excuse" use:enhance class="mt-2 flex flex-col gap-2">
+			<input type="hidden" name="person" value={person.id} />
+			<div class="flex items-end gap-2">
+				<label class="text-sm"
+					>Day <select name="from" class="select select-sm"
+						>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
+								>{d.day}, {dayText(d.date)}</option
+							>{/each}</select
+					></label
+				>
+			</div>
+			<label class="text-sm"
+				>to day <select name="to" class="select select-sm"
+					>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
+							>{d.day}, {dayText(d.date)}</option
+						>{/each}</select
+				></label
+			>
+			<label class="text-sm"
+				>Reason <input
+					bind:this={reason}
+					name="reason"
+					class="input input-sm w-full"
+					maxlength="300"
+					placeholder="travels until Friday"
+				/></label
+			>
+			{#if message}<p class="field-fault" role="alert">{message}</p>{/if}
+			<button class="btn btn-sm btn-outline">Excuse these days</button>
+		</form>
+	</details>
+</aside>

@@ -1,0 +1,19 @@
+import type { Challenge } from '../challenge/challenge';
+import type { Queries } from '../db/database';
+import { once } from '../web/once';
+import { planOf, type PlanDay } from '../plan/plan';
+import { loadRoll, type Roll } from './roll';
+
+interface Locals {
+	app: { db: Queries };
+}
+
+/** The plan of a challenge, read once a request. */
+export const planIn = (locals: Locals, challenge: Challenge): Promise<PlanDay[]> =>
+	once(locals, `plan ${challenge.id}`, () => planOf(locals.app.db, challenge));
+
+/** The roll of a challenge as it stood at an instant, read once a request. */
+export const rollIn = (locals: Locals, challenge: Challenge, asOf: number): Promise<Roll> =>
+	once(locals, `roll ${challenge.id} ${asOf}`, async () =>
+		loadRoll(locals.app.db, challenge, await planIn(locals, challenge), asOf)
+	);

@@ -1,0 +1,113 @@
+import { boolean, number, object, string } from 'yup';
+import { dateIn, dateOfDay, daysBetween, instantOf } from '$core/calendar';
+import { challengeOf, type Challenge } from './challenge';
+import type { Context } from '../platform/context';
+import { instant, type Queries } from '../db/database';
+import { idOf, Refusal } from '../platform/errors';
+import { validate } from '../web/validate';
+
+/** Something that a coach tells everybody of a challenge; it stands on their page of today. */
+export interface Announcement {
+	id: string;
+	text: string;
+	/** Epoch milliseconds. */
+	at: number;
+}
+
+export const ANNOUNCEMENT_LENGTH = 600;
+const announcementSchema = object({
+	text: string()
+		.trim()
+		.max(ANNOUNCEMENT_LENGTH, `at most ${ANNOUNCEMENT_LENGTH} letters`)
+		.required('a notice needs some words'),
+	day: number().integer().min(1).nullable().default(null),
+	once: boolean().default(false)
+});
+
+/** When a notice of a day goes up: as the day opens by the coach’s clock. */
+const goesUp = (challenge: Challenge, day: number): number =>
+	instantOf(dateOfDay(day, challenge.startsOn), challenge.opensAt, challenge.coachZone);
+
+/**
+ * Puts up a notice, at once or when a day that is ahead opens.
+ * @param raw.day null: at once
+ * @param raw.once whether it is of this time alone
+ * @throws Refusal 400, 404
+ */
+export async function postAnnouncement(
+	{ db, clock, ids }: Context,
+	coachId: string,
+	challengeId: string,
+	raw: unknown
+): Promise<void> {
+	const { text, day, once } = validate(announcementSchema, raw);
+	const challenge = await challengeOf(db, coachId, challengeId);
+	if (day !== null && day > challenge.days)
+		throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${day}.`);
+	const at = day === null ? clock.now() : Math.max(clock.now(), goesUp(challenge, day));
+	await db.query('insert into announcement (id, challenge_id, text, at, once) values ($1, $2, $3, $4, $5)', [
+		ids.uuid(),
+		challenge.id,
+		text,
+		instant(at),
+		once
+	]);
+}
+
+/** Notices that may be used again, by the day on which each goes up; those from before day 1 are of day 1. */
+export async function messagesOf(
+	db: Queries,
+	challenge: Challenge
+): Promise<{ day: number; text: string }[]> {
+	const rows = await db.query<{ text: string; at: number }>(
+		'select text, at from announcement where challenge_id = $1 and not once order by at',
+		[challenge.id]
+	);
+	return rows.map(({ text, at }) => ({
+		day: Math.min(
+			challenge.days,
+			Math.max(1, daysBetween(challenge.startsOn, dateIn(challenge.coachZone, at)) + 1)
+		),
+		text
+	}));
+}
+
+/** Takes one down. @throws Refusal 404 */
+export async function removeAnnouncement(
+	db: Queries,
+	coachId: string,
+	challengeId: string,
+	announcementId: string
+): Promise<void> {
+	const { id } = await challengeOf(db, coachId, challengeId);
+	await db.query('delete from announcement where challenge_id = $1 and id = $2', [
+		id,
+		idOf(announcementId, 'notice')
+	]);
+}
+
+/** For how long a notice stands on people’s pages. */
+const STANDS_DAYS = 7;
+
+/** All that is up or waits to go up, for the coach: the last first. */
+export function allAnnouncements(
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
+	challengeId: string
+): Promise<Announcement[]> {
+	return db.query(
+		'select id, text, at from announcement where challenge_id = $1 and at > $2 order by at desc, id limit 100',
+		[challengeId, instant(clock.now() - STANDS_DAYS * 86_400_000)]
+	);
+}
+
+/** What has gone up within the last week, the newest first. */
+export function announcementsOf(
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
+	challengeId: string
+): Promise<Announcement[]> {
+	const now = clock.now();
+	return db.query(
+		'select id, text, at from announcement where challenge_id = $1 and at > $2 and at <= $3 order by at desc, id limit 20',
+		[challengeId, instant(now - STANDS_DAYS * 86_400_000), instant(now)]
+	);
+}

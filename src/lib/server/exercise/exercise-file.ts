@@ -1,0 +1,139 @@
+import Papa from 'papaparse';
+import { ValidationError } from 'yup';
+import { needText, readNeed, STANDARD, type Exercise, type Library } from '$core/exercise';
+import { bodyOf, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
+
+/** The columns in order; docs/formats/exercises-csv.md says what stands in each. */
+const COLUMNS = [
+	'name',
+	'counted in',
+	'per side',
+	'tempo',
+	'pattern',
+	'muscles',
+	'assisting',
+	'equipment',
+	'position',
+	'impact',
+	'balance',
+	'cues',
+	'cautions',
+	'easier',
+	'harder',
+	'looks like',
+	'own'
+] as const;
+type Column = (typeof COLUMNS)[number];
+
+const rowOf = (e: Exercise, library: Library): Record<Column, string> => ({
+	name: e.name,
+	'counted in': e.countedIn,
+	'per side': e.perSide ? 'yes' : 'no',
+	tempo: e.tempo?.join('-') ?? '',
+	pattern: e.pattern,
+	muscles: e.primary.join('; '),
+	assisting: e.assisting.join('; '),
+	equipment: e.equipment.map(needText).join('; '),
+	position: e.position,
+	impact: e.impact,
+	balance: String(e.balance),
+	cues: e.cues.join(' | '),
+	cautions: e.cautions.join(' | '),
+	easier: library.easier(e.name)?.name ?? '',
+	harder: library.harder(e.name)?.name ?? '',
+	'looks like': e.looksLike ?? '',
+	own: e.ownId ? 'yes' : 'no'
+});
+
+/** The whole library as CSV (RFC 4180), the coach's own last. */
+export function exercisesCsv(library: Library): string {
+	const rows = library.all.filter((e) => !e.retired).map((e) => rowOf(e, library));
+	return `${Papa.unparse(rows, { columns: [...COLUMNS], newline: '\r\n', escapeFormulae: true })}\r\n`;
+}
+
+export interface FileFault {
+	/** Line of the file, from 1. */
+	line: number;
+	message: string;
+}
+
+export interface ReadExercises {
+	inputs: ExerciseInput[];
+	/** Names that are there already and so are passed over. */
+	known: string[];
+	faults: FileFault[];
+}
+
+const list = (text: string | undefined, sign: RegExp): string[] =>
+	(text ?? '')
+		.split(sign)
+		.map((word) => word.trim())
+		.filter(Boolean);
+const yes = (text: string | undefined): boolean | undefined =>
+	/^(yes|y|true|1|per side)$/i.test(text ?? '')
+		? true
+		: /^(no|n|false|0|)$/i.test(text ?? '')
+			? false
+			: undefined;
+
+function inputOf(row: Partial<Record<Column, string>>): unknown {
+	const needs = list(row.equipment, /;/);
+	const unknown = needs.find((text) => readNeed(text) === null);
+	if (unknown) throw new ValidationError(`equipment: there is no “${unknown}”`);
+	return {
+		name: row.name,
+		countedIn: row['counted in'] || 'reps',
+		perSide: yes(row['per side']),
+		tempo: row.tempo ? row.tempo.split('-') : null,
+		pattern: row.pattern,
+		primary: list(row.muscles, /;/),
+		assisting: list(row.assisting, /;/),
+		equipment: needs.map(readNeed),
+		position: row.position || 'standing',
+		impact: row.impact || 'none',
+		balance: row.balance || 0,
+		cues: list(row.cues, /\|/),
+		cautions: list(row.cautions, /\|/),
+		looksLike: row['looks like'] || null,
+		easier: row.easier || null,
+		harder: row.harder || null
+	};
+}
+
+/** Reads exercises of a coach's own from CSV; every fault with its line, nothing is written. */
+export function readExercisesCsv(text: string, library: Library): ReadExercises {
+	const { data, errors } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
+		header: true,
+		skipEmptyLines: 'greedy',
+		transformHeader: (header) => header.trim().toLowerCase()
+	});
+	const result: ReadExercises = { inputs: [], known: [], faults: [] };
+	const quotes = errors.find((error) => error.type === 'Quotes');
+	if (quotes)
+		return { ...result, faults: [{ line: (quotes.row ?? 0) + 1, message: 'a quoted cell is not closed' }] };
+	if (!data[0] || !('name' in data[0]) || !('pattern' in data[0]) || !('muscles' in data[0]))
+		return {
+			...result,
+			faults: [{ line: 1, message: `the first line names the columns: ${COLUMNS.join(', ')}` }]
+		};
+	const names = new Set<string>();
+	data.forEach((row, i) => {
+		const line = i + 2;
+		const name = row.name?.trim() ?? '';
+		if (name && (STANDARD.find(name) || library.find(name))) {
+			result.known.push(name);
+			return;
+		}
+		try {
+			if (names.has(name.toLowerCase())) throw new ValidationError(`${name} stands twice in the file`);
+			names.add(name.toLowerCase());
+			result.inputs.push(
+				bodyOf(exerciseSchema.validateSync(inputOf(row), { abortEarly: false, stripUnknown: true }))
+			);
+		} catch (cause) {
+			if (!(cause instanceof ValidationError)) throw cause;
+			for (const message of cause.errors) result.faults.push({ line, message });
+		}
+	});
+	return result;
+}

@@ -1,0 +1,160 @@
+import { EXERCISE_LIMITS, libraryOf, STANDARD, type Exercise, type Library } from '$core/exercise';
+import type { Context } from '../platform/context';
+import { instant, type Queries } from '../db/database';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import { validate } from '../web/validate';
+import { bodyOf, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
+
+interface Row {
+	id: string;
+	name: string;
+	formerly: string[];
+	body: Omit<ExerciseInput, 'name'>;
+	retired: boolean;
+}
+
+const COLUMNS = `id, name, formerly, body, retired_at is not null as retired`;
+const exerciseOf = ({ id, name, formerly, body, retired }: Row): Exercise => ({
+	...body,
+	name,
+	formerly,
+	ownId: id,
+	retired
+});
+
+/** A coach's own exercises, the retired too, by name. */
+export async function ownExercises(db: Queries, coachId: string): Promise<Exercise[]> {
+	const rows = await db.query<Row>(`select ${COLUMNS} from exercise where coach_id = $1 order by name`, [
+		coachId
+	]);
+	return rows.map(exerciseOf);
+}
+
+/** What ships and her own, as one. */
+export async function libraryFor(db: Queries, coachId: string): Promise<Library> {
+	return libraryOf(await ownExercises(db, coachId));
+}
+
+async function ownById(db: Queries, coachId: string, id: string): Promise<Exercise> {
+	const [row] = await db.query<Row>(
+		`select ${COLUMNS} from exercise where coach_id = $1 and id = $2 for update`,
+		[coachId, idOf(id, 'exercise')]
+	);
+	if (!row) throw notFound('exercise');
+	return exerciseOf(row);
+}
+
+/** No two of one coach, and none of the library, have one name. */
+async function nameIsFree(db: Queries, coachId: string, name: string, except: string | null): Promise<void> {
+	const taken = await db.query(
+		'select 1 from exercise where coach_id = $1 and lower(name) = lower($2) and id is distinct from $3',
+		[coachId, name, except]
+	);
+	const ships = STANDARD.find(name);
+	if (taken.length === 0 && !ships) return;
+	throw new Refusal(409, `There is an exercise called “${ships?.name ?? name}” already.`, [
+		{
+			field: 'name',
+			message: ships ? 'the library has it; choose a name of your own' : 'choose another name'
+		}
+	]);
+}
+
+async function insert(
+	tx: Queries,
+	{ clock, ids }: Context,
+	coachId: string,
+	input: ExerciseInput
+): Promise<string> {
+	const { name, ...body } = input;
+	const id = ids.uuid();
+	const now = instant(clock.now());
+	await tx.query(
+		'insert into exercise (id, coach_id, name, body, created_at, changed_at) values ($1, $2, $3, $4, $5, $5)',
+		[id, coachId, name, JSON.stringify(body), now]
+	);
+	return id;
+}
+
+async function roomFor(tx: Queries, coachId: string, more: number): Promise<void> {
+	const rows = await tx.query<{ n: number }>('select count(*)::int as n from exercise where coach_id = $1', [
+		coachId
+	]);
+	if ((rows[0]?.n ?? 0) + more > EXERCISE_LIMITS.own)
+		throw new Refusal(
+			409,
+			`A library has at most ${EXERCISE_LIMITS.own.toLocaleString('en')} exercises of its own.`
+		);
+}
+
+/** Adds an exercise of the coach's own. @throws Refusal 400 with faults, 409 when the name is taken */
+export async function createExercise(context: Context, coachId: string, raw: unknown): Promise<string> {
+	const input = bodyOf(validate(exerciseSchema, raw));
+	return context.db.transaction(async (tx) => {
+		await nameIsFree(tx, coachId, input.name, null);
+		await roomFor(tx, coachId, 1);
+		return insert(tx, context, coachId, input);
+	});
+}
+
+/** Adds many at once, or none. @throws Refusal 400, 409 */
+export async function createExercises(
+	context: Context,
+	coachId: string,
+	inputs: ExerciseInput[]
+): Promise<number> {
+	await context.db.transaction(async (tx) => {
+		await roomFor(tx, coachId, inputs.length);
+		for (const input of inputs) {
+			await nameIsFree(tx, coachId, input.name, null);
+			await insert(tx, context, coachId, input);
+		}
+	});
+	return inputs.length;
+}
+
+/**
+ * Changes one of her own. A new name leaves the old one as a former name: sessions built, sent and logged under it
+ * still find it. @throws Refusal 400, 404, 409
+ */
+export async function changeExercise(
+	context: Context,
+	coachId: string,
+	id: string,
+	raw: unknown
+): Promise<void> {
+	const { name, ...body } = bodyOf(validate(exerciseSchema, raw));
+	await context.db.transaction(async (tx) => {
+		const before = await ownById(tx, coachId, id);
+		await nameIsFree(tx, coachId, name, id);
+		const formerly = before.name === name ? before.formerly : [...new Set([...before.formerly, before.name])];
+		await tx.query(
+			'update exercise set name = $3, formerly = $4, body = $5, changed_at = $6 where coach_id = $1 and id = $2',
+			[
+				coachId,
+				id,
+				name,
+				formerly.filter((old) => old !== name),
+				JSON.stringify(body),
+				instant(context.clock.now())
+			]
+		);
+	});
+}
+
+/** Takes one out of what is offered, or back in; sessions that have it keep it. @throws Refusal 404 */
+export async function retireExercise(
+	context: Context,
+	coachId: string,
+	id: string,
+	retired: boolean
+): Promise<void> {
+	await context.db.transaction(async (tx) => {
+		await ownById(tx, coachId, id);
+		await tx.query('update exercise set retired_at = $3 where coach_id = $1 and id = $2', [
+			coachId,
+			id,
+			retired ? instant(context.clock.now()) : null
+		]);
+	});
+}

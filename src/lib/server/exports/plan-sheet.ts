@@ -1,0 +1,29 @@
+import { resolvePlan, planSheet, type PlanSheet } from '$core/plan';
+import { challengeOf } from '../challenge/challenge';
+import type { Context } from '../platform/context';
+import { practiceOf } from '../practice/practice';
+import { openPlan, planOf } from '../plan/plan';
+
+/** The sheet of a challenge with what stands at its head. */
+export interface ChallengeSheet extends PlanSheet {
+	name: string;
+	goal: string;
+	startsOn: string;
+	days: number;
+	budgetMinutes: number;
+}
+
+/** The whole plan of a challenge for a wall. @throws Refusal 404 */
+export async function challengeSheet(
+	context: Context,
+	coachId: string,
+	challengeId: string
+): Promise<ChallengeSheet> {
+	const { db } = context;
+	const challenge = await challengeOf(db, coachId, challengeId);
+	const { plan, sessions } = await openPlan(context, challenge);
+	const cancelled = (await planOf(db, challenge)).map((day) => day.cancelled);
+	const resolved = resolvePlan(plan, sessions, await practiceOf(db, coachId));
+	const { name, goal, startsOn, days, budgetMinutes } = challenge;
+	return { name, goal, startsOn, days, budgetMinutes, ...planSheet(resolved, startsOn, cancelled) };
+}

@@ -1,0 +1,125 @@
+import { array, object, string, ValidationError } from 'yup';
+import { nearest } from '$core/text/nearest';
+import type { Practice } from '$core/practice';
+import { formatSessionText, parseSessionText, type Session } from '$core/session';
+import { jsonPlace, type FileFault } from '../web/file-fault';
+import { parseJson } from '../web/json';
+import { faultsOf } from '$contracts/session';
+
+/** How a session leaves the application; docs/formats/session-file.schema.json says the same. */
+export const FILE_KIND = 'cadrex session';
+export const FILE_VERSION = 1;
+
+export interface SessionFile {
+	name: string;
+	tags: string[];
+	body: Session;
+}
+
+export function sessionJson({ name, tags, body }: SessionFile): string {
+	return `${JSON.stringify({ kind: FILE_KIND, version: FILE_VERSION, name, ...(tags.length > 0 && { tags }), session: body }, null, '\t')}\n`;
+}
+
+export const sessionText = ({ name, body }: SessionFile): string => formatSessionText(body, name);
+
+export interface ReadFile {
+	name: string;
+	tags: string[];
+	body: Session | null;
+	faults: FileFault[];
+	/** Exercises that the library does not know, each with the nearest one that it does. */
+	unknown: { name: string; nearest: string | null }[];
+}
+
+const LARGEST = 500_000;
+const NOT_A_SESSION = `this is not a session: kind is “${FILE_KIND}” in one`;
+const headSchema = object({
+	kind: string().oneOf([FILE_KIND], NOT_A_SESSION).required(NOT_A_SESSION),
+	name: string()
+		.trim()
+		.strict(false)
+		.max(80, 'a name has at most 80 letters')
+		.required('the session has no name'),
+	tags: array(string().trim().max(30).required()).max(12).default([])
+});
+
+type Found = Omit<ReadFile, 'unknown'>;
+const refused = (...faults: FileFault[]): Found => ({ name: '', tags: [], body: null, faults });
+
+function readJson(text: string): Found {
+	let raw: unknown;
+	try {
+		raw = parseJson(text);
+	} catch (cause) {
+		return refused(jsonPlace(cause, text));
+	}
+	if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+		return refused({ place: 'kind', message: NOT_A_SESSION });
+	const { version, session } = raw as { version?: unknown; session?: Session };
+	if (typeof version === 'number' && version > FILE_VERSION)
+		return refused({
+			place: 'version',
+			message: `this file is of version ${version}, version ${FILE_VERSION} is the newest that is known here`
+		});
+	try {
+		const { name, tags } = headSchema.validateSync(raw, { abortEarly: false });
+		if (!session) return refused({ place: 'session', message: 'the session itself is missing' });
+		return { name, tags, body: session, faults: [] };
+	} catch (cause) {
+		if (!(cause instanceof ValidationError)) throw cause;
+		const each = cause.inner.length > 0 ? cause.inner : [cause];
+		return refused(...each.map(({ path, message }) => ({ place: path ?? 'the file', message })));
+	}
+}
+
+/**
+ * Reads a session from a file or from pasted text: JSON when it begins with a brace, lines otherwise. Every fault
+ * with its place; exercises that nobody knows are asked about, never dropped. Writes nothing.
+ *
+ * @param renamed what to call unknown exercises instead
+ */
+export function readSessionFile(
+	text: string,
+	practice: Practice,
+	renamed: Readonly<Record<string, string>> = {}
+): ReadFile {
+	const bare = text.replace(/^\uFEFF/, '');
+	const tooMuch = `a session has at most ${LARGEST.toLocaleString('en')} letters, this has ${bare.length.toLocaleString('en')}`;
+	if (bare.length > LARGEST) return { ...refused({ place: 'the file', message: tooMuch }), unknown: [] };
+	if (!bare.trim())
+		return { ...refused({ place: 'the file', message: 'there is nothing in it' }), unknown: [] };
+	let read: Found;
+	if (/^\s*[{[]/.test(bare)) read = readJson(bare);
+	else {
+		const { name, session, faults } = parseSessionText(bare, practice);
+		read = {
+			name: name ?? '',
+			tags: [],
+			body: session,
+			faults: faults.map(({ line, message }) => ({ place: `line ${line}`, message }))
+		};
+	}
+	if (!read.body || read.faults.length > 0) return { ...read, unknown: [] };
+	const faults = faultsOf(read.body, practice).map(({ path, message }) => ({
+		place: path || 'the session',
+		message
+	}));
+	if (faults.length > 0) return { ...read, faults, unknown: [] };
+
+	const names = practice.library.names();
+	const body: Session = {
+		...read.body,
+		blocks: read.body.blocks.map((block) => ({
+			...block,
+			parts: block.parts.map((part) => ({ ...part, exercise: renamed[part.exercise] ?? part.exercise }))
+		}))
+	};
+	const strangers = body.blocks
+		.flatMap((block) => block.parts.map((part) => part.exercise))
+		.filter((name) => !practice.library.find(name));
+	return {
+		...read,
+		body,
+		unknown: [...new Set(strangers)].map((name) => ({ name, nearest: nearest(name, names) }))
+	};
+}

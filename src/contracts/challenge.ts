@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { date, NO_ZONE, timeOfDay } from './values';
 import { TEMPLATES } from '$core/plan';
 import { isDate, isZone } from '$core/calendar';
 
@@ -8,10 +9,7 @@ const text = (max: number) => string().trim().max(max, `at most ${max} letters`)
 export const challengeSchema = object({
 	name: text(80).required('a challenge needs a name').default(''),
 	goal: text(300).required('say what can be tested at the end, as in “carry 20 kg up 400 m”').default(''),
-	startsOn: string()
-		.test('date', 'this is no day of the calendar', (date) => !date || isDate(date))
-		.required('choose the day on which it starts')
-		.default(''),
+	startsOn: date('this is no day of the calendar', 'choose the day on which it starts').default(''),
 	weeks: number()
 		.typeError('weeks are a number from 1 to 12')
 		.integer('whole weeks only')
@@ -38,12 +36,9 @@ export const challengeSchema = object({
 			then: (zone) =>
 				zone
 					.required('choose the zone whose morning counts for all')
-					.test('zone', 'there is no zone ${value}; one looks like Europe/Oslo', (z) => !z || isZone(z))
+					.test('zone', NO_ZONE, (z) => !z || isZone(z))
 		}),
-	opensAt: string()
-		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day, as in 05:30')
-		.required('a time of day, as in 05:30')
-		.default('05:30'),
+	opensAt: timeOfDay().default('05:30'),
 	lateHours: number()
 		.typeError('hours are a number from 0 to 168')
 		.integer('whole hours only')
@@ -70,7 +65,3 @@ export const newChallengeSchema = challengeSchema.shape({
 });
 
 export type ChallengeInput = InferType<typeof challengeSchema>;
-
-/** Minutes after midnight of `HH:MM`. */
-export const minutesOfDay = (time: string): number =>
-	Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));

@@ -1,4 +1,18 @@
-import { array, boolean, lazy, mixed, number, object, string, type AnyObjectSchema, type Schema } from 'yup';
+import {
+	array,
+	boolean,
+	lazy,
+	mixed,
+	number,
+	object,
+	string,
+	ValidationError,
+	type AnyObjectSchema,
+	type Lazy,
+	type Schema
+} from 'yup';
+import { byKind } from './by-kind';
+import { name, optional } from './values';
 import {
 	formatNamed,
 	formatNames,
@@ -15,25 +29,22 @@ import {
 import type { Practice } from '$core/practice';
 
 const count = () => number().strict().required();
-const target = lazy((value: { kind?: string } | null | undefined) => {
-	if (value === undefined) return object().required('how much of it? reps, seconds or metres');
-	const kind = value?.kind;
-	const amount = kind === 'seconds' ? 'seconds' : kind === 'metres' ? 'metres' : 'reps';
-	return object({ kind: string().oneOf(['reps', 'seconds', 'metres']).required(), [amount]: count() })
-		.noUnknown()
-		.strict();
-});
-const maybe = <S extends Schema>(schema: S) =>
-	lazy((value: unknown) => (value === undefined ? mixed().notRequired() : schema));
+const strictText = () => string().strict().required();
+
+const target = byKind(
+	'kind',
+	{ reps: { reps: count() }, seconds: { seconds: count() }, metres: { metres: count() } },
+	'how much of it? reps, seconds or metres'
+);
 
 const part = object({
-	exercise: string().strict().required('an exercise needs a name').max(LIMITS.nameLength),
+	exercise: strictText().required('an exercise needs a name').max(LIMITS.nameLength),
 	target,
-	or: lazy((value: unknown) => (value === undefined ? mixed().notRequired() : target.resolve({ value }))),
+	or: optional(target),
 	perSide: boolean().strict().required(),
-	tempo: array(number().strict().required()).length(4).strict().nullable().defined(),
+	tempo: array(count()).length(4).strict().nullable().defined(),
 	kg: number().strict().nullable().defined(),
-	partial: maybe(string().strict().required())
+	partial: optional(strictText())
 })
 	.noUnknown()
 	.strict();
@@ -43,7 +54,7 @@ const base = {
 		.oneOf([...ROLES])
 		.required(),
 	parts: array(part).min(1, 'a block needs at least one exercise').max(LIMITS.parts).required(),
-	setup: maybe(object({ text: string().strict().required(), seconds: count() }).noUnknown().strict())
+	setup: optional(object({ text: strictText(), seconds: count() }).noUnknown().strict())
 };
 
 const groups = () =>
@@ -59,16 +70,16 @@ const extraFieldSchema = (field: ExtraField): Schema =>
 				.required();
 
 /** What a block of a format has beside its numbers. */
-function extraSchema(extra: Extra): Schema | ReturnType<typeof maybe> {
+function extraSchema(extra: Extra): Schema | Lazy<unknown> {
 	if (extra.kind === 'flag') return boolean().strict().required();
 	if (extra.kind === 'groups') return groups();
 	const fields = extra.fields.map((field) => [field.key, extraFieldSchema(field)]);
 	const record = object(Object.fromEntries(fields)).noUnknown().strict();
-	return extra.without === 'null' ? record.nullable().defined() : maybe(record);
+	return extra.without === 'null' ? record.nullable().defined() : optional(record);
 }
 
 /** The fields of each format as it names them; the bounds between them are `sessionFaults`' business. */
-function blockSchema(name: FormatName): AnyObjectSchema {
+function shapeOf(name: FormatName): AnyObjectSchema {
 	const { fields, extras = [] } = formatNamed(name);
 	return object({
 		...base,
@@ -87,7 +98,7 @@ function blockSchema(name: FormatName): AnyObjectSchema {
 
 const known = new Map<FormatName, AnyObjectSchema>();
 const schemaOf = (name: FormatName): AnyObjectSchema => {
-	const schema = known.get(name) ?? blockSchema(name);
+	const schema = known.get(name) ?? shapeOf(name);
 	known.set(name, schema);
 	return schema;
 };
@@ -103,43 +114,61 @@ const block = lazy((value: unknown) => {
 	});
 });
 
-const sessionSchema = object({
+/** The shape of every block there can be, by the name of its format. */
+export const blockShapes = (): { name: FormatName; schema: AnyObjectSchema }[] =>
+	formatNames().map((name) => ({ name, schema: schemaOf(name) }));
+/** Stands for any block; its shapes are `blockShapes`. */
+export const blockSchema = block;
+
+/** A session as it comes in, whatever its numbers mean: that is `faultsOf`. */
+export const sessionSchema = object({
 	blocks: array(block).min(1, 'a session needs at least one block').max(LIMITS.blocks).required(),
-	repeats: maybe(
+	repeats: optional(
 		array(object({ from: count(), to: count(), times: count(), rest: count() }).noUnknown().strict())
 			.strict()
 			.required()
 	),
-	note: maybe(string().strict().required()),
-	links: maybe(
-		array(
-			object({ title: string().strict().required(), url: string().strict().required() }).noUnknown().strict()
-		)
+	note: optional(strictText()),
+	links: optional(
+		array(object({ title: strictText(), url: strictText() }).noUnknown().strict())
 			.strict()
 			.required()
 	),
-	recovery: maybe(array(string().strict().required()).strict().required())
+	recovery: optional(array(strictText()).strict().required())
 })
 	.noUnknown()
 	.strict();
 
+/** What a coach calls a session, and by which words she finds it. */
+export const sessionHeadSchema = object({
+	name: name(80, 'a session needs a name', 'a name has at most 80 letters'),
+	tags: array(
+		string()
+			.trim()
+			.max(30, 'a tag has at most 30 letters')
+			.matches(/^[^,]+$/, 'a tag has no comma in it')
+			.required('a tag is empty')
+	)
+		.max(12, 'a session has at most 12 tags')
+		.default([])
+});
+
 /** Everything wrong with something that should be a session, with its place; empty when it is one. */
 export function faultsOf(input: unknown, practice: Practice): Fault[] {
 	const faults = shapeFaults(input);
-	return faults.length > 0 ? faults : sessionFaults(input as Session, practice);
+	return faults.length === 0 && isSession(input) ? sessionFaults(input, practice) : faults;
 }
+
+/** Whether something has the shape of a session: then it is one in types as well. */
+export const isSession = (input: unknown): input is Session => shapeFaults(input).length === 0;
 
 function shapeFaults(input: unknown): Fault[] {
 	try {
 		sessionSchema.validateSync(input, { abortEarly: false });
 		return [];
 	} catch (error) {
-		const { inner, path, message } = error as {
-			inner: { path?: string; message: string }[];
-			path?: string;
-			message: string;
-		};
-		return (inner.length > 0 ? inner : [{ path, message }]).map((fault) => ({
+		if (!(error instanceof ValidationError)) throw error;
+		return (error.inner.length > 0 ? error.inner : [error]).map((fault) => ({
 			path: fault.path ?? '',
 			message: fault.message
 		}));

@@ -9,9 +9,10 @@ import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { Refusal } from '$lib/server/platform/errors';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { windowsOf } from '$lib/server/day/windows';
+import { daysOf } from '$lib/server/day/person-days';
+import type { ChallengeId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
-import { planOf } from '$lib/server/plan/plan';
+import { planOf } from '$lib/server/plan/plan-days';
 import { versionById } from '$lib/server/session/sessions';
 import { PEOPLE } from './people.data';
 import { checkinOn, type DemoCheckin } from './story';
@@ -27,7 +28,12 @@ function idOf(enrolmentId: string, day: number): string {
 	return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
-async function eventsOf(context: Context, challengeId: string, from: number, to: number): Promise<Event[]> {
+async function eventsOf(
+	context: Context,
+	challengeId: ChallengeId,
+	from: number,
+	to: number
+): Promise<Event[]> {
 	const challenge = await challengeById(context.db, challengeId);
 	const plan = await planOf(context.db, challenge);
 	const practice = await practiceOf(context.db, challenge.coachId);
@@ -39,11 +45,10 @@ async function eventsOf(context: Context, challengeId: string, from: number, to:
 	for (const enrolment of await enrolmentsOf(context.db, challengeId)) {
 		const habits = PEOPLE.find((person) => person.name === enrolment.name);
 		if (!habits) continue;
-		const windows = windowsOf(challenge, enrolment);
-		for (const { day, versionId } of plan) {
-			const window = windows[day - 1];
+		for (const { day, window, theirs } of daysOf(challenge, plan, enrolment, to)) {
+			const versionId = plan[day - 1]?.versionId;
 			const body = versionId ? bodies.get(versionId) : undefined;
-			if (!window || !body || day < enrolment.fromDay) continue;
+			if (!body || !theirs) continue;
 			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body, practice);
 			if (!event || event.at <= from || event.at > to) continue;
 			const person = { enrolmentId: enrolment.id, challengeId, name: enrolment.name, zone: enrolment.zone };
@@ -64,7 +69,7 @@ const plain = (person: (typeof PEOPLE)[number]) => ({
 
 /** Lets the invented people live from one instant to another: their check-ins come in as they would have. */
 export async function liveUntil(context: Context, from: number, to: number): Promise<number> {
-	const challenges = await context.db.query<{ id: string }>('select id from challenge');
+	const challenges = await context.db.query<{ id: ChallengeId }>('select id from challenge');
 	const events: Event[] = [];
 	for (const { id } of challenges) events.push(...(await eventsOf(context, id, from, to)));
 	events.sort((a, b) => a.at - b.at);

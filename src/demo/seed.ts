@@ -1,15 +1,17 @@
+import { readKit } from '$core/kit';
 import type { Practice } from '$core/practice';
 import { REST_DAY, type Plan, type PlannedDay } from '$core/plan';
 import { addDays, dateIn, instantOf, weekdayOf } from '$core/calendar';
 import { parseSessionText, type Session } from '$core/session';
 import type { App } from '$lib/server/app';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenge/challenge';
+import { createChallenge } from '$lib/server/challenge/change';
+import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challenge';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import { seededIds } from '$lib/server/platform/ids';
 import { createPersonCalendarLink } from '$lib/server/exports/calendar/links';
-import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
+import { enrol, enrolmentOf, enrolmentsOf } from '$lib/server/people/enrolments';
 import { setHour } from '$lib/server/people/hour';
 import { excuse } from '$lib/server/attendance/excuses';
 import { postAnnouncement } from '$lib/server/challenge/announcements';
@@ -67,7 +69,7 @@ async function writeSessions(context: Context, coach: Coach): Promise<Sessions> 
 /** Lays the usual week over the first weeks of a challenge, with its tests, and with what makes it harder. */
 async function layWeeks(
 	context: Context,
-	challenge: Challenge,
+	challenge: OwnedChallenge,
 	sessions: Sessions,
 	weeks: number,
 	rules: (ids: Record<DemoSession, string>) => Pick<Plan, 'rules' | 'deload'> = () => ({
@@ -76,10 +78,9 @@ async function layWeeks(
 	})
 ): Promise<void> {
 	const { plan, revision } = await openPlan(context, challenge);
-	const ids = Object.fromEntries(Object.entries(sessions).map(([name, { id }]) => [name, id])) as Record<
-		DemoSession,
-		string
-	>;
+	const ids = Object.fromEntries(
+		Object.entries(sessions).map(([name, { id }]): [string, string] => [name, id])
+	) as Record<DemoSession, string>;
 	const tests = BENCHMARKS.map(({ id }) => id);
 	const days = plan.days.map((day, i): PlannedDay => {
 		if (i >= weeks * 7) return day;
@@ -89,18 +90,23 @@ async function layWeeks(
 			? { kind: planned.kind, session: ids[planned.session], effort: null, tests: [] }
 			: REST_DAY;
 	});
-	await savePlan(context, challenge.coachId, challenge.id, {
+	await savePlan(context, challenge, {
 		revision,
 		plan: { days, tests: BENCHMARKS, audience: AUDIENCE, ...rules(ids) }
 	});
 }
+
+const kitOf = ({ equipment }: DemoPerson) => {
+	const { kit, unread } = readKit(equipment);
+	return { kit, unread };
+};
 
 const rowOf = (person: DemoPerson) => ({
 	name: person.name,
 	mail: mailOf(person.name),
 	zone: person.zone,
 	level: person.level,
-	equipment: person.equipment.split('; ')
+	...kitOf(person)
 });
 
 interface Frame {
@@ -111,7 +117,7 @@ interface Frame {
 	afterClose: 'store' | 'refuse';
 }
 
-async function makeChallenge(context: Context, coach: Coach, frame: Frame): Promise<Challenge> {
+async function makeChallenge(context: Context, coach: Coach, frame: Frame): Promise<OwnedChallenge> {
 	const id = await createChallenge(context, coach.id, {
 		...frame,
 		trainingDays: [1, 2, 3, 5, 6],
@@ -128,7 +134,7 @@ async function makeChallenge(context: Context, coach: Coach, frame: Frame): Prom
 
 async function enrolAll(
 	context: Context,
-	challenge: Challenge,
+	challenge: OwnedChallenge,
 	people: DemoPerson[],
 	now: number
 ): Promise<Map<string, string>> {
@@ -148,25 +154,23 @@ async function enrolAll(
 	return links;
 }
 
-async function writeExcuses(context: Context, challenge: Challenge): Promise<void> {
-	const rows = await context.db.query<{ id: string; name: string }>(
-		'select e.id, p.name from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1',
-		[challenge.id]
-	);
+async function writeExcuses(context: Context, challenge: OwnedChallenge): Promise<void> {
+	const rows = await enrolmentsOf(context.db, challenge.id);
 	for (const person of PEOPLE) {
 		const row = rows.find((r) => r.name === person.name);
 		if (!person.excused || !row) continue;
 		const at = instantOf(addDays(challenge.startsOn, person.excused.onDay - 1), 9 * 60, person.zone);
-		await excuse({ ...context, clock: fixedClock(at) }, challenge.id, row.id, person.excused);
+		const own = await enrolmentOf(context.db, challenge, row.id);
+		await excuse({ ...context, clock: fixedClock(at) }, own, person.excused);
 	}
 }
 
 /** Every third of the people has put the days into a calendar, at the hour at which they train. */
-async function writeCalendars(context: Context, challenge: Challenge): Promise<void> {
+async function writeCalendars(context: Context, challenge: OwnedChallenge): Promise<void> {
 	const people = await enrolmentsOf(context.db, challenge.id);
 	for (const person of people.filter((_, i) => i % 3 === 0)) {
 		const hour = PEOPLE.find(({ name }) => name === person.name)?.hour ?? 7;
-		await setHour(context.db, person.id, { hour: `${String(Math.floor(hour)).padStart(2, '0')}:00` });
+		await setHour(context, person.id, { hour: `${String(Math.floor(hour)).padStart(2, '0')}:00` });
 		await createPersonCalendarLink(context, person.id);
 	}
 }
@@ -204,7 +208,7 @@ async function writeRunning(
 	await writeCalendars(context, challenge);
 	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
 	if (halfway.now() <= now)
-		await postAnnouncement({ ...context, clock: halfway }, coach.id, challenge.id, { text: HALFWAY });
+		await postAnnouncement({ ...context, clock: halfway }, challenge, { text: HALFWAY });
 	return links;
 }
 

@@ -10,17 +10,19 @@ import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
 import { readBundle } from '$lib/server/exports/bundle/read-bundle';
 import { importBundle } from '$lib/server/exports/bundle/import-bundle';
 import { personCalendar } from '$lib/server/exports/calendar/calendars';
-import { challengeOf, createChallenge } from '$lib/server/challenge/challenge';
+import { createChallenge } from '$lib/server/challenge/change';
+import { challengeOf } from '$lib/server/challenge/challenge';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { createCoach } from '$lib/server/auth/coach';
 import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
 import { pgliteDatabase } from '$lib/server/db/pglite';
-import { randomIds } from '$lib/server/platform/ids';
+import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
 import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
-import { layDays, openPlan, planOf, savePlan } from '$lib/server/plan/plan';
+import { layDays, openPlan, savePlan } from '$lib/server/plan/plan';
+import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll } from '$lib/server/attendance/roll';
 import { createSession } from '$lib/server/session/sessions';
 import { bigPlan, checkPlans, compile, linear, search, tryOut } from './core';
@@ -30,7 +32,7 @@ const NOW = Date.parse('2026-11-25T12:00:00Z');
 /** Four exercises of five sets. */
 const TWENTY_SETS = read('5 x 10 squat\n5 x 10 push-up\n5 x 10 per side one-arm row @ 12 kg\n5 x 30 s plank');
 
-async function world(): Promise<{ context: Context; coachId: string }> {
+async function world(): Promise<{ context: Context; coachId: CoachId }> {
 	const db = pgliteDatabase(await PGlite.create());
 	await migrate(db);
 	const context: Context = { db, ids: randomIds, clock: { now: () => NOW } };
@@ -45,7 +47,7 @@ async function world(): Promise<{ context: Context; coachId: string }> {
 
 async function makeChallenge(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	startsOn: string,
 	people: number,
 	session: Session
@@ -73,7 +75,7 @@ async function makeChallenge(
 	const days = (await planOf(context.db, challenge))
 		.filter((day) => day.kind !== 'rest')
 		.map((day) => day.day);
-	await layDays(context, coachId, id, { days, kind: 'train', sessionId });
+	await layDays(context, challenge, { days, kind: 'train', sessionId });
 	const zones = Intl.supportedValuesOf('timeZone');
 	const links = await enrol(
 		{ ...context, clock: { now: () => NOW - 40 * 86_400_000 } },
@@ -83,13 +85,14 @@ async function makeChallenge(
 			mail: `p${people}.${i}@example.org`,
 			zone: zones[(i * 7) % zones.length] ?? 'UTC',
 			level: 'beginner' as const,
-			equipment: ['mat']
+			kit: [],
+			unread: []
 		}))
 	);
 	return { challenge, links };
 }
 
-async function roll(context: Context, coachId: string): Promise<void> {
+async function roll(context: Context, coachId: CoachId): Promise<void> {
 	const { challenge } = await makeChallenge(context, coachId, '2026-10-26', 300, TWENTY_SETS);
 	// Thirty days of history for everybody, as check-ins would have left it.
 	const strip = Object.fromEntries(
@@ -121,7 +124,7 @@ async function roll(context: Context, coachId: string): Promise<void> {
 	);
 }
 
-async function checkins(context: Context, coachId: string): Promise<void> {
+async function checkins(context: Context, coachId: CoachId): Promise<void> {
 	const { challenge, links } = await makeChallenge(context, coachId, '2026-10-27', 40, TWENTY_SETS);
 	const plan = await planOf(context.db, challenge);
 	const days = plan.filter((day) => day.kind !== 'rest' && day.day <= 25).map((day) => day.day);
@@ -171,7 +174,7 @@ async function checkins(context: Context, coachId: string): Promise<void> {
 }
 
 /** What a calendar program asks for every hour, and a bundle there and back. */
-async function leaving(context: Context, coachId: string): Promise<void> {
+async function leaving(context: Context, coachId: CoachId): Promise<void> {
 	const { challenge, links } = await makeChallenge(context, coachId, '2026-10-28', 1, TWENTY_SETS);
 	const [link] = links;
 	if (!link) throw new Error('nobody was enrolled');
@@ -193,7 +196,7 @@ async function leaving(context: Context, coachId: string): Promise<void> {
 	for (const { key, name, body } of sessions)
 		ids.set(key, (await createSession(context, coachId, { name: `Big ${name}`, body })).id);
 	const { revision } = await openPlan(context, challenge);
-	await savePlan(context, coachId, challenge.id, {
+	await savePlan(context, challenge, {
 		revision,
 		plan: {
 			...plan,
@@ -201,8 +204,8 @@ async function leaving(context: Context, coachId: string): Promise<void> {
 		}
 	});
 	const out: number[] = [];
-	for (let i = 0; i < 10; i++) out.push(await timed(() => exportBundle(context, coachId, challenge.id)));
-	const text = bundleText(await exportBundle(context, coachId, challenge.id));
+	for (let i = 0; i < 10; i++) out.push(await timed(() => exportBundle(context, challenge)));
+	const text = bundleText(await exportBundle(context, challenge));
 	const timing = await practiceOf(context.db, coachId);
 	const reading: number[] = [];
 	for (let i = 0; i < 10; i++) reading.push(await timed(() => Promise.resolve(readBundle(text, timing))));
@@ -218,7 +221,7 @@ async function leaving(context: Context, coachId: string): Promise<void> {
 	const taking = await timed(async () => {
 		const as = { name: bundle.name, startsOn: bundle.frame.startsOn };
 		const id = await importBundle(context, other.id, bundle, as);
-		back = bundleText(await exportBundle(context, other.id, id));
+		back = bundleText(await exportBundle(context, await challengeOf(context.db, other.id, id)));
 	});
 	let different = Math.abs(back.length - text.length);
 	for (let i = 0; i < Math.min(back.length, text.length); i++) if (back[i] !== text[i]) different++;

@@ -1,15 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { anyCoach, coachOf, createCoach, signIn, signOut, signOutEverywhere } from '$lib/server/auth/coach';
-import { openLink, personOf, renewLink, revokeLink } from '$lib/server/auth/link';
+import { openLink, personOf } from '$lib/server/auth/link';
+import { renewLink, revokeLink } from '$lib/server/people/links';
 import { TooOften, TryLimit } from '$lib/server/auth/limits';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { enrolmentOf } from '$lib/server/people/enrolments';
 import { mayEnter } from '$lib/server/auth/roles';
 import {
+	makeChallenge,
 	makeCoach,
 	makeWorld,
 	PASSWORD,
 	testContext,
 	type TestContext,
-	type World
+	type World,
+	ownPersonOf
 } from '../support/context';
 
 let context: TestContext;
@@ -95,23 +100,26 @@ describe('personal links', () => {
 
 	it('end with their devices when made anew or revoked', async () => {
 		const token = await openLink(context, world.secrets[1]!);
-		const fresh = await renewLink(context, world.coach.id, world.people[1]!.enrolmentId);
+		const fresh = await renewLink(context, await ownPersonOf(context, world, world.people[1]!.enrolmentId));
 		expect([await personOf(context, token!), await openLink(context, world.secrets[1]!)]).toEqual([
 			null,
 			null
 		]);
 		const again = await openLink(context, fresh);
 		expect(await personOf(context, again!)).toMatchObject({ name: 'Person 2' });
-		await revokeLink(context, world.coach.id, world.people[1]!.enrolmentId);
+		await revokeLink(context, await ownPersonOf(context, world, world.people[1]!.enrolmentId));
 		expect([await personOf(context, again!), await openLink(context, fresh)]).toEqual([null, null]);
 	});
 
 	it('are nobody’s to renew but their own coach’s', async () => {
 		const other = await makeCoach(context, 'Other');
-		await expect(renewLink(context, other.id, world.people[0]!.enrolmentId)).rejects.toMatchObject({
+		const theirs = await makeChallenge(context, other);
+		const { enrolmentId } = world.people[0]!;
+		for (const id of [enrolmentId, 'not-a-uuid'])
+			await expect(enrolmentOf(context.db, theirs, id)).rejects.toMatchObject({ status: 404 });
+		await expect(challengeOf(context.db, other.id, world.challenge.id)).rejects.toMatchObject({
 			status: 404
 		});
-		await expect(revokeLink(context, other.id, 'not-a-uuid')).rejects.toMatchObject({ status: 404 });
 	});
 });
 

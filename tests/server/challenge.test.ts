@@ -1,13 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import {
-	changeChallenge,
-	challengeOf,
-	challengesOf,
-	createChallenge,
-	inputOf
-} from '$lib/server/challenge/challenge';
+import { createChallenge } from '$lib/server/challenge/change';
+import { changeChallenge } from '$lib/server/challenge/change';
+import { challengeOf, challengesOf, inputOf } from '$lib/server/challenge/challenge';
 import { checkIn } from '$lib/server/attendance/check-in';
-import { layDays, planOf } from '$lib/server/plan/plan';
+import { layDays } from '$lib/server/plan/plan';
+import { planOf } from '$lib/server/plan/plan-days';
 import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/session/sessions';
 import {
 	body,
@@ -91,25 +88,22 @@ describe('challenges', () => {
 		await expect(challengeOf(context.db, world.coach.id, 'nonsense')).rejects.toMatchObject({ status: 404 });
 		expect(await challengesOf(context.db, other.id)).toEqual([]);
 		await expect(sessionOf(context.db, other.id, world.session.id)).rejects.toMatchObject({ status: 404 });
-		await expect(
-			layDays(context, other.id, world.challenge.id, { days: [1], kind: 'rest' })
-		).rejects.toMatchObject({ status: 404 });
 	});
 
 	it('may grow and shrink until somebody has checked in', async () => {
 		const challenge = await makeChallenge(context, world.coach, { name: 'Growing' });
-		await changeChallenge(context, world.coach.id, challenge.id, { ...FRAME, weeks: 3 });
+		await changeChallenge(context, challenge, { ...FRAME, weeks: 3 });
 		expect(await planOf(context.db, challenge)).toHaveLength(21);
-		await changeChallenge(context, world.coach.id, challenge.id, { ...FRAME, weeks: 1 });
+		await changeChallenge(context, challenge, { ...FRAME, weeks: 1 });
 		expect(await planOf(context.db, challenge)).toHaveLength(7);
 
-		await layDays(context, world.coach.id, challenge.id, {
+		await layDays(context, challenge, {
 			days: [2],
 			kind: 'train',
 			sessionId: world.session.id
 		});
-		await layDays(context, world.coach.id, challenge.id, { days: [3], kind: 'active-rest' });
-		await changeChallenge(context, world.coach.id, challenge.id, {
+		await layDays(context, challenge, { days: [3], kind: 'active-rest' });
+		await changeChallenge(context, challenge, {
 			...FRAME,
 			weeks: 1,
 			trainingDays: [1, 6]
@@ -118,10 +112,10 @@ describe('challenges', () => {
 		expect(kinds.join(' ')).toBe('train train active-rest rest rest train rest');
 
 		await checkIn(context, world.people[0]!, { id: context.ids.uuid(), day: 1, done: 'all' });
-		await expect(
-			changeChallenge(context, world.coach.id, world.challenge.id, { ...FRAME, weeks: 3 })
-		).rejects.toMatchObject({ status: 409 });
-		await changeChallenge(context, world.coach.id, world.challenge.id, { ...FRAME, name: 'New name' });
+		await expect(changeChallenge(context, world.challenge, { ...FRAME, weeks: 3 })).rejects.toMatchObject({
+			status: 409
+		});
+		await changeChallenge(context, world.challenge, { ...FRAME, name: 'New name' });
 		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).name).toBe('New name');
 	});
 });
@@ -190,7 +184,7 @@ describe('sessions', () => {
 
 describe('laying days', () => {
 	it('refuses a session on a rest day, days beyond the end, and unknown kinds', async () => {
-		const lay = (raw: unknown) => layDays(context, world.coach.id, world.challenge.id, raw);
+		const lay = (raw: unknown) => layDays(context, world.challenge, raw);
 		await expect(lay({ days: [6], kind: 'rest', sessionId: world.session.id })).rejects.toMatchObject({
 			status: 400
 		});

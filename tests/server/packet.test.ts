@@ -9,7 +9,15 @@ import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { challengeSheet } from '$lib/server/exports/plan-sheet';
 import { saveSession } from '$lib/server/session/sessions';
 import { refusal } from '../support/refusal';
-import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
+import {
+	body,
+	makeCoach,
+	makeWorld,
+	testContext,
+	type TestContext,
+	type World,
+	ownPersonOf
+} from '../support/context';
 
 let context: TestContext;
 let world: World;
@@ -22,14 +30,10 @@ beforeAll(async () => {
 });
 afterAll(() => context.db.close());
 
-const packetOf = (person: number | null, ahead = false) =>
-	coachPacket(
-		context,
-		world.coach.id,
-		world.challenge.id,
-		person === null ? null : world.people[person]!.enrolmentId,
-		ahead
-	);
+const packetOf = async (person: number | null, ahead = false) => {
+	const own = person === null ? null : await ownPersonOf(context, world, world.people[person]!.enrolmentId);
+	return coachPacket(context, world.challenge, own, ahead);
+};
 const daysOf = async (person: number | null, ahead = false) =>
 	(await packetOf(person, ahead)).days.map(({ day }) => day);
 
@@ -43,14 +47,14 @@ describe('a packet of sessions', () => {
 
 	it('holds the days ahead where the coach puts them in, and never for the participant', async () => {
 		expect(await daysOf(0, true)).toEqual([1, 2, 3, 4, 5, 8, 9, 10, 11, 12]);
-		const own = await ownPacket(context, world.challenge.id, world.people[2]!.enrolmentId);
+		const own = await ownPacket(context, world.people[2]!);
 		expect(own.days.map(({ day }) => day)).toEqual([1, 2]);
 	});
 
 	it('has the session with its pictures, what is asked, and the tests of the day', async () => {
 		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
 		const { plan, revision } = await openPlan(context, challenge);
-		await savePlan(context, world.coach.id, challenge.id, {
+		await savePlan(context, challenge, {
 			revision,
 			plan: {
 				...putDays(plan, [4], { kind: 'test', tests: ['t'] }),
@@ -76,7 +80,7 @@ describe('a packet of sessions', () => {
 		});
 		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
 		const { plan, revision } = await openPlan(context, challenge);
-		await savePlan(context, world.coach.id, challenge.id, {
+		await savePlan(context, challenge, {
 			revision,
 			plan: putDays(plan, [1], { session: world.session.id })
 		});
@@ -95,15 +99,13 @@ describe('a packet of sessions', () => {
 	});
 
 	it('names nothing of what somebody is excused for, and is the coach’s alone', async () => {
-		await excuse(context, world.challenge.id, world.people[0]!.enrolmentId, {
+		await excuse(context, await ownPersonOf(context, world, world.people[0]!.enrolmentId), {
 			days: [2],
 			reason: 'A secret'
 		});
 		expect(JSON.stringify(await packetOf(0))).not.toContain('secret');
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(coachPacket(context, other.id, world.challenge.id, null, true))).status).toBe(404);
-		expect((await refusal(challengeSheet(context, other.id, world.challenge.id))).status).toBe(404);
-		const stranger = coachPacket(context, world.coach.id, world.challenge.id, context.ids.uuid(), false);
-		expect((await refusal(stranger)).status).toBe(404);
+		expect((await refusal(challengeOf(context.db, other.id, world.challenge.id))).status).toBe(404);
+		expect((await refusal(ownPersonOf(context, world, context.ids.uuid()))).status).toBe(404);
 	});
 });

@@ -5,8 +5,18 @@ import { enrolmentOf, enrolmentsOf, unenrol } from '$lib/server/people/enrolment
 import { excuse, excusesOf, unexcuse } from '$lib/server/attendance/excuses';
 import { importRoster, previewRoster } from '$lib/server/people/import';
 import { standingOf } from '$lib/server/day/own-day';
+import { kitText } from '$core/kit';
+import { rollRow } from '$lib/server/attendance/roll';
+import { planOf } from '$lib/server/plan/plan-days';
 import { openingsOf } from '$lib/server/desk/desk';
-import { makeChallenge, makeWorld, testContext, type TestContext, type World } from '../support/context';
+import {
+	makeChallenge,
+	makeWorld,
+	testContext,
+	type TestContext,
+	type World,
+	ownPersonOf
+} from '../support/context';
 
 let context: TestContext;
 let world: World;
@@ -119,20 +129,28 @@ describe('a person', () => {
 	const id = () => world.people[0]!.enrolmentId;
 
 	it('moves with their zone', async () => {
-		await changePerson(context, world.challenge.id, id(), {
+		await changePerson(context, await ownPersonOf(context, world, id()), {
 			name: 'Person 1',
 			zone: 'Asia/Tokyo',
 			level: 'trained',
-			equipment: 'mat, step'
+			equipment: 'mat, step, anvil',
+			limits: ['no jumps', 'no floor']
 		});
-		const person = await enrolmentOf(context.db, world.challenge.id, id());
-		expect(person).toMatchObject({ zone: 'Asia/Tokyo', level: 'trained', equipment: ['mat', 'step'] });
-		const [first] = openingsOf(world.challenge, [person], 3);
+		const person = await enrolmentOf(context.db, world.challenge, id());
+		expect(person).toMatchObject({ zone: 'Asia/Tokyo', level: 'trained', kitUnread: ['anvil'] });
+		expect(kitText(person.kit)).toBe('mat; step');
+		expect(person.limits).toEqual(['no jumps', 'no floor']);
+		const plan = await planOf(context.db, world.challenge);
+		const [first] = openingsOf([rollRow(person, world.challenge, plan, context.clock.now())], 3);
 		expect(new Date(first?.opens ?? 0).toISOString()).toBe('2026-11-24T20:30:00.000Z');
 		await expect(
-			changePerson(context, world.challenge.id, id(), { name: 'P', zone: 'Mars/Base', level: 'trained' })
+			changePerson(context, await ownPersonOf(context, world, id()), {
+				name: 'P',
+				zone: 'Mars/Base',
+				level: 'trained'
+			})
 		).rejects.toMatchObject({ status: 400 });
-		await changePerson(context, world.challenge.id, id(), {
+		await changePerson(context, await ownPersonOf(context, world, id()), {
 			name: 'Person 1',
 			zone: 'Europe/Oslo',
 			level: 'beginner',
@@ -141,7 +159,7 @@ describe('a person', () => {
 	});
 
 	it('is excused with a reason, and the excuse can be taken back', async () => {
-		await excuse(context, world.challenge.id, id(), { days: [1, 2], reason: 'fever' });
+		await excuse(context, await ownPersonOf(context, world, id()), { days: [1, 2], reason: 'fever' });
 		expect((await standingOf(context, world.people[0]!)).days.slice(0, 2).map((day) => day.state)).toEqual([
 			'excused',
 			'excused'
@@ -150,29 +168,34 @@ describe('a person', () => {
 			{ day: 1, reason: 'fever' },
 			{ day: 2, reason: 'fever' }
 		]);
-		await unexcuse(context, world.challenge.id, id(), 2);
+		await unexcuse(context, await ownPersonOf(context, world, id()), 2);
 		expect((await standingOf(context, world.people[0]!)).days[1]?.state).not.toBe('excused');
-		await expect(excuse(context, world.challenge.id, id(), { days: [1], reason: '' })).rejects.toMatchObject({
+		await expect(
+			excuse(context, await ownPersonOf(context, world, id()), { days: [1], reason: '' })
+		).rejects.toMatchObject({
 			status: 400
 		});
-		await expect(
-			excuse(context, world.challenge.id, 'nobody', { days: [1], reason: 'x' })
-		).rejects.toMatchObject({ status: 404 });
+		await expect(ownPersonOf(context, world, 'nobody')).rejects.toMatchObject({ status: 404 });
 	});
 
 	it('who has done a day is not excused from what they did', async () => {
 		context.at('2026-11-25T10:00:00Z');
 		await checkIn(context, world.people[1]!, { id: context.ids.uuid(), day: 3, done: 'all' });
-		await excuse(context, world.challenge.id, world.people[1]!.enrolmentId, { days: [3], reason: 'travel' });
+		await excuse(context, await ownPersonOf(context, world, world.people[1]!.enrolmentId), {
+			days: [3],
+			reason: 'travel'
+		});
 		expect((await standingOf(context, world.people[1]!)).days[2]?.state).toBe('done');
 	});
 
 	it('is taken off only before the first check-in', async () => {
-		await expect(unenrol(context, world.challenge.id, world.people[1]!.enrolmentId)).rejects.toMatchObject({
+		await expect(
+			unenrol(context, await ownPersonOf(context, world, world.people[1]!.enrolmentId))
+		).rejects.toMatchObject({
 			status: 409
 		});
 		const before = await count();
-		await unenrol(context, world.challenge.id, world.people[2]!.enrolmentId);
+		await unenrol(context, await ownPersonOf(context, world, world.people[2]!.enrolmentId));
 		expect(await count()).toBe(before - 1);
 	});
 });

@@ -1,7 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { compileSession, formatLine } from '$core/session';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { createChallenge } from '$lib/server/challenge/challenge';
+import type { SessionId } from '$lib/server/platform/ids';
+import { challengeOf } from '$lib/server/challenge/challenge';
+import { createChallenge } from '$lib/server/challenge/change';
+import {} from '$lib/server/challenge/challenge';
 import { layDays } from '$lib/server/plan/plan';
 import { callSheetPdf } from '$lib/server/exports/pdf/call-sheet-pdf';
 import { readSessionFile, sessionJson, sessionText } from '$lib/server/session/session-file';
@@ -33,7 +36,7 @@ recovery: easy walk
 let context: TestContext;
 let coach: Coach;
 let other: Coach;
-let id: string;
+let id: SessionId;
 beforeAll(async () => {
 	context = await testContext();
 	const coaches = ['liv', 'ruan'].map((name) =>
@@ -116,8 +119,9 @@ describe('versions', () => {
 			['Autumn', '2026-12-07'],
 			['Winter', '2027-01-04']
 		] as const) {
-			const challenge = await createChallenge(context, coach.id, { ...FRAME, name, startsOn });
-			await layDays(context, coach.id, challenge, { days: [2, 4], kind: 'train', sessionId: id });
+			const made = await createChallenge(context, coach.id, { ...FRAME, name, startsOn });
+			const challenge = await challengeOf(context.db, coach.id, made);
+			await layDays(context, challenge, { days: [2, 4], kind: 'train', sessionId: id });
 		}
 		const days = await usedOn(context.db, coach.id, id);
 		expect(days.map(({ challenge, day, version }) => [challenge, day, version])).toEqual([

@@ -5,14 +5,15 @@ import pg from 'pg';
 import { parseSessionText, type Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { challengeOf, createChallenge, type Challenge } from '$lib/server/challenge/challenge';
+import { createChallenge } from '$lib/server/challenge/change';
+import { challengeOf, type Challenge, type OwnedChallenge } from '$lib/server/challenge/challenge';
 import type { Context } from '$lib/server/platform/context';
 import type { Database } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
 import { pgliteDatabase } from '$lib/server/db/pglite';
 import { openPostgres } from '$lib/server/db/postgres';
 import { randomIds } from '$lib/server/platform/ids';
-import { enrol } from '$lib/server/people/enrolments';
+import { enrol, enrolmentOf, type OwnPerson } from '$lib/server/people/enrolments';
 import { layDays } from '$lib/server/plan/plan';
 import { createSession, type Saved } from '$lib/server/session/sessions';
 import { PRACTICE } from './practice';
@@ -33,6 +34,13 @@ async function freshPostgres(server: string): Promise<Database> {
 	url.pathname = `/${name}`;
 	return openPostgres(url.href);
 }
+
+/** Somebody of a coach's challenge, as the guard gives them. */
+export const ownPersonOf = (
+	context: Context,
+	world: { challenge: OwnedChallenge },
+	id: string
+): Promise<OwnPerson> => enrolmentOf(context.db, world.challenge, id);
 
 /** An empty, migrated database: PGlite in memory, or a new database of the server in TEST_DATABASE_URL. */
 export async function emptyDatabase(): Promise<Database> {
@@ -89,7 +97,7 @@ export async function makeChallenge(
 	context: Context,
 	coach: Coach,
 	more: Partial<typeof FRAME> = {}
-): Promise<Challenge> {
+): Promise<OwnedChallenge> {
 	const id = await createChallenge(context, coach.id, { ...FRAME, ...more });
 	return challengeOf(context.db, coach.id, id);
 }
@@ -105,7 +113,7 @@ export const SMALL = '3 x 10 squat, rest 60\n2 x 30 s plank, rest 30';
 
 export interface World {
 	coach: Coach;
-	challenge: Challenge;
+	challenge: OwnedChallenge;
 	session: Saved;
 	people: Person[];
 	secrets: string[];
@@ -118,7 +126,7 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 	const coach = await makeCoach(context);
 	const challenge = await makeChallenge(context, coach, more);
 	const session = await createSession(context, coach.id, { name: 'Small', body: body(SMALL) });
-	await layDays(context, coach.id, challenge.id, {
+	await layDays(context, challenge, {
 		days: [1, 2, 3, 4, 5, 8, 9, 10, 11, 12],
 		kind: 'train',
 		sessionId: session.id
@@ -132,7 +140,8 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 			mail: `p${i + 1}@example.org`,
 			zone,
 			level: 'beginner' as const,
-			equipment: ['mat']
+			kit: [{ kind: 'item' as const, item: 'mat' as const, count: 1 }],
+			unread: []
 		}))
 	);
 	context.at(now);

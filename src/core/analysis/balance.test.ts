@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { parseSessionText, type Session } from '../session';
+import { STANDARD } from '../exercise';
+import { compileSession, parseSessionText, type Session } from '../session';
 import { balanceOf } from './balance';
 import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 

@@ -1,4 +1,5 @@
-import { MUSCLES, type Exercise, type Library, type Muscle, type Position } from '../exercise';
+import { MUSCLES, type Exercise, type Library, type Muscle } from '../exercise';
+import { onFloor } from '../kit';
 import type { Practice } from '../practice';
 import { compileSession, formatOf, passesOf, type Block, type Session, type Timeline } from '../session';
 
@@ -40,10 +41,6 @@ const UPPER: readonly Muscle[] = [
 	'forearms'
 ];
 const TRUNK: readonly Muscle[] = ['abs', 'obliques', 'lower back'];
-
-const FLOOR: readonly Position[] = ['kneeling', 'all fours', 'front lying', 'back lying', 'side lying'];
-export const onFloor = (exercise: Exercise | null): boolean =>
-	exercise !== null && FLOOR.includes(exercise.position);
 
 /** Steady and hard cardio are measured in minutes, not in sets. */
 export const countsAsSets = (block: Block): boolean =>

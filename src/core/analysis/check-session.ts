@@ -47,7 +47,8 @@ export function checkSession(
 		balance: known.balance ?? balanceOf(session, practice, timeline),
 		practice,
 		budgetMinutes,
-		group
+		group,
+		limits: group?.limits ?? []
 	};
 	return bySeverity(CHECKS.flatMap((check) => check(subject)));
 }

@@ -1,4 +1,5 @@
 import type { Finding } from '../findings';
+import type { Limitation } from '../kit';
 import type { Practice } from '../practice';
 import type { Session, Timeline } from '../session';
 import type { Balance } from './balance';
@@ -14,6 +15,8 @@ export type SessionFinding = Finding<Place, () => Session, 'fit'>;
 export interface Group {
 	people: number;
 	beginners: number;
+	/** What somebody among them must not be asked for. */
+	limits: readonly Limitation[];
 }
 
 export interface Subject {
@@ -25,6 +28,8 @@ export interface Subject {
 	practice: Practice;
 	budgetMinutes: number | null;
 	group: Group | null;
+	/** What proposals must not ask for. */
+	limits: readonly Limitation[];
 }
 
 export type Check = (subject: Subject) => SessionFinding[];

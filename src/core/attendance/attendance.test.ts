@@ -1,11 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DAY_STATES } from '../day/day-state';
-import type { DayResult, DayState } from '../day';
+import { personDay, type DayResult, type DayState } from '../day';
+import { PRACTICE } from '../../../tests/support/practice';
 import { wilson } from '../stats';
 import { adherence } from './adherence';
 import { packDays, unpackDays } from './day-code';
-import { personDays } from './person-days';
+import { foldAttendance, type AttendanceRecords } from './fold';
+import { attendanceOf, isFading, isSilent } from './summary';
 import { entryOf, packEntry, type Strip } from '../day/strip';
 
 const DAY = 86_400_000;
@@ -77,7 +79,7 @@ describe('wilson', () => {
 	});
 });
 
-describe('personDays', () => {
+describe('attendanceOf', () => {
 	const policy = { partial: 'share', lateWorth: 0.5 } as const;
 	/** A day of training every day: opens at 5 in the morning of day d, is due at its end, closes a day later. */
 	const windows = Array.from({ length: 21 }, (_, i) => ({
@@ -85,52 +87,56 @@ describe('personDays', () => {
 		due: (i + 1) * DAY,
 		closes: (i + 2) * DAY
 	}));
-	const kinds = windows.map(() => 'train' as const);
 	const strip = (days: number[]): Strip =>
 		Object.fromEntries(
 			days.map((d) => [d, packEntry({ kind: 'check-in', credit: 1, at: d * DAY - 1000, pain: false })])
 		);
-	const look = (done: number[], now: number, fromDay = 1) =>
-		personDays(
-			kinds.map((kind) => ({ kind })),
-			windows,
-			{ strip: strip(done), fromDay },
-			policy,
-			now
+	const look = (own: Strip, now: number, fromDay = 1) => {
+		const days = windows.map((window, i) =>
+			personDay({ day: i + 1, kind: 'train', cancelled: null }, window, { strip: own, fromDay }, policy, now)
 		);
-
-	it('packs and unpacks an entry as it was', () => {
-		const entry = { kind: 'excuse' as const, credit: 0.25, at: 123, pain: true };
-		expect(entryOf({ 3: packEntry(entry) }, 3)).toEqual(entry);
-		expect(entryOf({}, 3)).toBeNull();
-	});
+		return { days, ...attendanceOf(days, own, now) };
+	};
 
 	it('counts silent days back from the last one due', () => {
 		// At the end of day 14 the window of day 13 has closed, that of day 14 not yet.
-		expect(look([1, 2, 3, 4, 5, 6, 7, 8, 9, 10], 14 * DAY).silent).toBe(3);
-		expect(look([1, 2, 3, 13], 14 * DAY).silent).toBe(0);
-		expect(look([], 14 * DAY).silent).toBe(13);
+		expect(look(strip([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]), 14 * DAY).silent).toBe(3);
+		expect(look(strip([1, 2, 3, 13]), 14 * DAY).silent).toBe(0);
+		expect(look(strip([]), 14 * DAY).silent).toBe(13);
 	});
 
 	it('sets the last seven days against the seven before, in points', () => {
-		expect(look([1, 2, 3, 4, 5, 6, 7], 14 * DAY).trend).toBeCloseTo(-100);
-		expect(look([1, 2], 3 * DAY).trend).toBeNull();
+		expect(look(strip([1, 2, 3, 4, 5, 6, 7]), 14 * DAY).trend).toBeCloseTo(-100);
+		expect(look(strip([1, 2]), 3 * DAY).trend).toBeNull();
+		// Five of the seven days before and two of the last seven that are over, of six: −38 points.
+		expect(look(strip([1, 2, 3, 4, 5, 8, 9]), 14 * DAY).trend).toBeCloseTo((2 / 6 - 5 / 7) * 100);
+	});
+
+	it('calls silent and fading whom the house calls so', () => {
+		const house = PRACTICE.house;
+		expect([1, 2].map((silent) => isSilent({ silent }, house))).toEqual([false, true]);
+		expect([-24.9, -25, null].map((trend) => isFading({ trend }, house))).toEqual([false, true, false]);
+		expect(isSilent({ silent: 2 }, { ...house, silentFrom: 3 })).toBe(false);
+		expect(isFading({ trend: -20 }, { ...house, fadingFrom: 20 })).toBe(true);
 	});
 
 	it('does not hold against a late joiner what was before', () => {
-		const { adherence: rate } = look([10, 11, 12], 13 * DAY, 10);
+		const { days, adherence: rate } = look(strip([10, 11, 12]), 13 * DAY, 10);
 		expect(rate).toMatchObject({ due: 3, rate: 1 });
+		expect(days[8]).toMatchObject({
+			theirs: false,
+			open: false,
+			why: 'before they joined',
+			state: 'excused'
+		});
+		expect(days[9]).toMatchObject({ theirs: true, open: true, why: null });
 	});
 
-	it('counts a day that is held for all for nobody, and lets stand what was done on it', () => {
-		const plan = kinds.map((kind, i) => ({ kind, cancelled: i === 2 || i === 3 ? 'storm' : null }));
-		const { days, adherence: rate } = personDays(
-			plan,
-			windows,
-			{ strip: strip([1, 2, 4]), fromDay: 1 },
-			policy,
-			6 * DAY
-		);
+	it('counts a day that is cancelled for nobody, and lets stand what was done on it', () => {
+		const cancelled = [3, 4].map((d) => ({ day: d, at: 0 }));
+		const checkins = [1, 2, 4].map((d) => ({ day: d, credit: 1, at: d * DAY - 1000, pain: false }));
+		const { strip: own } = foldAttendance({ checkins, excuses: [], pauses: [], cancelled, days: 21 });
+		const { days, adherence: rate } = look(own, 6 * DAY);
 		expect(days.slice(0, 5).map(({ state }) => state)).toEqual([
 			'done',
 			'done',
@@ -138,11 +144,83 @@ describe('personDays', () => {
 			'done',
 			'missed'
 		]);
+		expect(days[2]?.why).toBe('cancelled for everyone');
 		expect(rate).toMatchObject({ due: 4, credit: 3 });
 	});
 
 	it('looks back as things stood then', () => {
-		expect(look([1, 2, 3, 4, 5], 3 * DAY).adherence).toMatchObject({ credit: 3, due: 3 });
+		expect(look(strip([1, 2, 3, 4, 5]), 3 * DAY).adherence).toMatchObject({ credit: 3, due: 3 });
+	});
+});
+
+describe('foldAttendance', () => {
+	const none = { checkins: [], excuses: [], pauses: [], cancelled: [], days: 10 };
+	const kindOn = (records: Partial<AttendanceRecords>, on: number) =>
+		entryOf(foldAttendance({ ...none, ...records }).strip, on)?.kind ?? null;
+	const checkins = [{ day: 2, credit: 0.5, at: 50, pain: true }];
+	const cancelled = [{ day: 2, at: 40 }];
+	const excuses = [{ day: 2, at: 30 }];
+	const pauses = [{ fromDay: 2, toDay: 3, at: 20 }];
+
+	it('lets what was done stand above all, then what is cancelled, then excuses, then pauses', () => {
+		expect(kindOn({ checkins, cancelled, excuses, pauses }, 2)).toBe('check-in');
+		expect(kindOn({ cancelled, excuses, pauses }, 2)).toBe('cancelled');
+		expect(kindOn({ excuses, pauses }, 2)).toBe('excuse');
+		expect(kindOn({ pauses }, 2)).toBe('pause');
+		expect([1, 3, 4].map((on) => kindOn({ pauses }, on))).toEqual([null, 'pause', null]);
+	});
+
+	it('keeps what came in as it was, and when', () => {
+		const { strip: own, lastSeen } = foldAttendance({ ...none, checkins });
+		expect(entryOf(own, 2)).toEqual({ kind: 'check-in', credit: 0.5, at: 50, pain: true });
+		expect(lastSeen).toBe(50);
+		expect(foldAttendance(none)).toEqual({ strip: {}, lastSeen: null });
+		const twice = [...checkins, { day: 1, credit: 1, at: 70, pain: false }];
+		expect(foldAttendance({ ...none, checkins: twice }).lastSeen).toBe(70);
+	});
+
+	it('ends a pause without an end with the challenge, and no later', () => {
+		const open = foldAttendance({ ...none, pauses: [{ fromDay: 8, toDay: null, at: 5 }] }).strip;
+		expect(Object.keys(open)).toEqual(['8', '9', '10']);
+		const beyond = foldAttendance({ ...none, pauses: [{ fromDay: 9, toDay: 40, at: 5 }] }).strip;
+		expect(Object.keys(beyond)).toEqual(['9', '10']);
+	});
+
+	it('of two pauses over a day has the one that was written first', () => {
+		const two = [
+			{ fromDay: 1, toDay: 5, at: 9 },
+			{ fromDay: 3, toDay: 4, at: 7 }
+		];
+		for (const order of [two, [...two].reverse()])
+			expect(entryOf(foldAttendance({ ...none, pauses: order }).strip, 3)?.at).toBe(7);
+	});
+
+	it('comes to the same in whatever order things were written', () => {
+		const on = fc.integer({ min: 1, max: 10 });
+		const at = fc.integer({ min: 1, max: 1000 });
+		const byDay = { selector: (one: { day: number }) => one.day, maxLength: 10 };
+		const records = fc.record({
+			checkins: fc.uniqueArray(
+				fc.record({ day: on, credit: fc.double({ min: 0, max: 1, noNaN: true }), at, pain: fc.boolean() }),
+				byDay
+			),
+			excuses: fc.uniqueArray(fc.record({ day: on, at }), byDay),
+			cancelled: fc.uniqueArray(fc.record({ day: on, at }), byDay),
+			pauses: fc.array(fc.record({ fromDay: on, toDay: fc.option(on, { nil: null }), at }), { maxLength: 4 }),
+			days: fc.constant(10)
+		});
+		fc.assert(
+			fc.property(records, (all) => {
+				const mixed = {
+					checkins: [...all.checkins].reverse(),
+					excuses: [...all.excuses].reverse(),
+					cancelled: [...all.cancelled].reverse(),
+					pauses: [...all.pauses].reverse(),
+					days: all.days
+				};
+				expect(foldAttendance(mixed)).toEqual(foldAttendance(all));
+			})
+		);
 	});
 });
 

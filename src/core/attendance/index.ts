@@ -1,3 +1,4 @@
 export { adherence, type Adherence } from './adherence';
 export { packDays, unpackDays } from './day-code';
-export { personDays, type PersonDays } from './person-days';
+export { foldAttendance, type AttendanceRecords } from './fold';
+export { attendanceOf, isFading, isSilent, type Attendance } from './summary';

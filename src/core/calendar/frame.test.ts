@@ -14,8 +14,6 @@ describe('calendarOf', () => {
 			'2026-12-13'
 		]);
 		expect(calendar.trainingDays).toBe(30);
-		// The fifteenth of thirty training days is the Saturday of week 3.
-		expect(calendar.halfway).toBe(20);
 	});
 
 	it('begins its weeks with day 1, whatever weekday that is', () => {

@@ -25,8 +25,6 @@ export interface Calendar {
 	days: CalendarDay[];
 	/** Date of the last day of each week. */
 	weekEnds: string[];
-	/** The day on which half of the training days are done. */
-	halfway: number;
 	trainingDays: number;
 }
 
@@ -51,7 +49,6 @@ export function calendarOf({ startsOn, weeks, days: length = weeks * 7, training
 	return {
 		days,
 		weekEnds: Array.from({ length: weeks }, (_, w) => addDays(startsOn, Math.min(w * 7 + 7, length) - 1)),
-		halfway: training[Math.max(0, Math.ceil(training.length / 2) - 1)]?.day ?? Math.ceil(days.length / 2),
 		trainingDays: training.length
 	};
 }

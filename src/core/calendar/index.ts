@@ -1,5 +1,6 @@
 export { addDays, daysBetween, isDate, weekdayOf } from './dates';
 export { calendarOf, type Calendar } from './frame';
+export { dayInZone, FIRST_ZONE, LAST_ZONE, releasedTo } from './group-day';
 export { DAY_KINDS, type DayKind } from './kinds';
 export { milestonesOf, placeAmong, type Milestones } from './milestones';
 export { dateOfDay, dueWindow, type DueWindow, type ReleasePolicy } from './window';

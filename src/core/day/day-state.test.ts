@@ -10,8 +10,8 @@ const state = (
 	now: number,
 	policy = share,
 	kind: 'train' | 'rest' = 'train',
-	more = {}
-) => dayState(kind, window, entry, policy, now, more);
+	theirs = true
+) => dayState(kind, window, entry, policy, now, theirs);
 
 describe('dayState', () => {
 	it('goes from ahead to open to missed when nothing comes', () => {
@@ -48,11 +48,18 @@ describe('dayState', () => {
 		expect(state({ kind: 'excuse', credit: 0, at: 1500, pain: false }, 1400).state).toBe('open');
 	});
 
-	it('rests, excuses, holds', () => {
+	it('rests, is excused, paused or cancelled', () => {
 		expect(state(null, 500, share, 'rest').state).toBe('rest');
 		expect(state({ kind: 'excuse', credit: 0, at: 10, pain: false }, 9000).state).toBe('excused');
-		expect(state(null, 9000, share, 'train', { notYours: true }).state).toBe('excused');
-		expect(state(null, 1500, share, 'train', { cancelled: true }).state).toBe('cancelled');
+		expect(state(null, 9000, share, 'train', false).state).toBe('excused');
+		expect(state({ kind: 'pause', credit: 0, at: 10, pain: false }, 9000).state).toBe('excused');
+		const cancelled = { kind: 'cancelled' as const, credit: 0, at: 10, pain: false };
+		expect([500, 1500, 9000].map((now) => state(cancelled, now).state)).toEqual([
+			'ahead',
+			'cancelled',
+			'cancelled'
+		]);
+		expect(state({ ...cancelled, at: 9001 }, 9000).state).toBe('missed');
 	});
 
 	it('carries the report of pain whatever the state', () => {

@@ -1,5 +1,5 @@
-import type { DayKind } from '../calendar/kinds';
-import type { DueWindow } from '../calendar/window';
+import type { DayKind } from '../calendar';
+import type { DueWindow } from '../calendar';
 
 export const DAY_STATES = [
 	'ahead',
@@ -14,12 +14,12 @@ export const DAY_STATES = [
 ] as const;
 export type DayState = (typeof DAY_STATES)[number];
 
-/** What is known of one person's day. */
+/** What is known of one person's day: what came in for it, or why nothing has to. */
 export interface DayEntry {
-	kind: 'check-in' | 'excuse';
-	/** Share of the prescribed work, 0…1; 0 for an excuse. */
+	kind: 'check-in' | 'excuse' | 'pause' | 'cancelled';
+	/** Share of the prescribed work, 0…1; 0 where nothing came in. */
 	credit: number;
-	/** Epoch milliseconds at which it was received. */
+	/** Epoch milliseconds at which it was received or decided. */
 	at: number;
 	/** Pain was reported. */
 	pain: boolean;
@@ -45,6 +45,8 @@ export interface DayResult {
  *
  * Entries received after `now` are not seen, so that the group can be looked at as it stood then. A result
  * received after the window closed is kept but worth nothing.
+ *
+ * @param theirs false for days before somebody joined
  */
 export function dayState(
 	kind: DayKind,
@@ -52,7 +54,7 @@ export function dayState(
 	entry: DayEntry | null,
 	policy: CreditPolicy,
 	now: number,
-	more: { cancelled?: boolean; notYours?: boolean } = {}
+	theirs = true
 ): DayResult {
 	const seen = entry && entry.at <= now ? entry : null;
 	const pain = seen?.pain ?? false;
@@ -65,8 +67,8 @@ export function dayState(
 	}
 	const none = (state: DayState): DayResult => ({ state, credit: 0, pain });
 	if (kind === 'rest') return none('rest');
-	if (seen?.kind === 'excuse' || more.notYours) return none('excused');
+	if (seen?.kind === 'excuse' || seen?.kind === 'pause' || !theirs) return none('excused');
 	if (now < window.opens) return none('ahead');
-	if (more.cancelled) return none('cancelled');
+	if (seen?.kind === 'cancelled') return none('cancelled');
 	return none(now < window.closes ? 'open' : 'missed');
 }

@@ -6,24 +6,22 @@ import type { DayEntry } from './day-state';
  */
 export type Strip = Record<string, StripEntry>;
 
-/** check-in or excuse, credit 0…1 before policy, received at (epoch ms), pain reported (1) or not (0). */
-export type StripEntry = [kind: 'c' | 'e', credit: number, at: number, pain: 0 | 1];
+const LETTERS = { 'check-in': 'c', excuse: 'e', pause: 'p', cancelled: 'x' } as const;
+const KINDS = { c: 'check-in', e: 'excuse', p: 'pause', x: 'cancelled' } as const;
+
+/** kind, credit 0…1 before policy, received at (epoch ms), pain reported (1) or not (0). */
+export type StripEntry = [kind: keyof typeof KINDS, credit: number, at: number, pain: 0 | 1];
 
 export const packEntry = (entry: DayEntry): StripEntry => [
-	entry.kind === 'check-in' ? 'c' : 'e',
+	LETTERS[entry.kind],
 	entry.credit,
 	entry.at,
 	entry.pain ? 1 : 0
 ];
 
-/** The entry of a day, null when nothing came in. */
+/** The entry of a day, null when there is none. */
 export function entryOf(strip: Strip, day: number): DayEntry | null {
 	const packed = strip[day];
 	if (!packed) return null;
-	return {
-		kind: packed[0] === 'c' ? 'check-in' : 'excuse',
-		credit: packed[1],
-		at: packed[2],
-		pain: packed[3] === 1
-	};
+	return { kind: KINDS[packed[0]], credit: packed[1], at: packed[2], pain: packed[3] === 1 };
 }

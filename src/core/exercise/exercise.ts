@@ -82,6 +82,7 @@ export const ITEMS = [
 	'loop band',
 	'mat',
 	'chair',
+	'bench',
 	'wall',
 	'step',
 	'low step',

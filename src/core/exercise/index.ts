@@ -14,6 +14,7 @@ export {
 	type Exercise,
 	type Item,
 	type Muscle,
+	type Need,
 	type Pattern,
 	type Position,
 	type Tempo

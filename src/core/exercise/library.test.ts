@@ -68,7 +68,7 @@ describe('finding', () => {
 	});
 
 	it('knows the band form of a press', () => {
-		const kits = Object.fromEntries(STANDARD.alternatives('Push-up').map((a) => [a.kit, a.exercise.name]));
+		const kits = Object.fromEntries(STANDARD.alternatives('Push-up').map((a) => [a.form, a.exercise.name]));
 		expect(kits).toEqual({
 			band: 'Band chest press',
 			dumbbell: 'Floor press',

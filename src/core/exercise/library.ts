@@ -1,5 +1,5 @@
 import { LEGS } from './data/legs';
-import { FAMILIES, PROGRESSIONS, type Kit } from './data/progressions';
+import { FAMILIES, PROGRESSIONS, type EquipmentForm } from './data/progressions';
 import { MOVING } from './data/moving';
 import { exerciseOf } from './data/row';
 import { STRETCHES } from './data/stretches';
@@ -29,7 +29,7 @@ export interface Library {
 	easier(name: string): Exercise | null;
 	harder(name: string): Exercise | null;
 	/** The same movement with other equipment. */
-	alternatives(name: string): { kit: Kit; exercise: Exercise }[];
+	alternatives(name: string): { form: EquipmentForm; exercise: Exercise }[];
 }
 
 const keyOf = (name: string): string =>
@@ -105,9 +105,9 @@ export function libraryOf(own: readonly Exercise[] = []): Library {
 		harder: (name) => beside(name, 1),
 		alternatives(name) {
 			const own = find(name)?.name;
-			return Object.entries(FAMILY_OF.get(own ?? '') ?? {}).flatMap(([kit, member]) => {
+			return Object.entries(FAMILY_OF.get(own ?? '') ?? {}).flatMap(([form, member]) => {
 				const exercise = find(member);
-				return exercise && member !== own ? [{ kit: kit as Kit, exercise }] : [];
+				return exercise && member !== own ? [{ form: form as EquipmentForm, exercise }] : [];
 			});
 		}
 	};

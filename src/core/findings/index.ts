@@ -1,2 +1,2 @@
-export { bySeverity, keyOfFinding, SEVERITIES, type Finding, type Remedy, type Severity } from './finding';
+export { bySeverity, keyOfFinding, type Finding, type Severity } from './finding';
 export * from './sources';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { editDistance, nearest } from '../text/nearest';
+import { nearest } from '../text/nearest';
 import { levelNamed } from './levels';
 import { checkRoster, matchColumns } from './roster';
 
@@ -58,7 +58,11 @@ describe('checkRoster', () => {
 			mail: 'oren@example.org',
 			zone: 'Europe/Lisbon',
 			level: 'trained',
-			equipment: ['mat', 'pair of dumbbells 12 kg']
+			kit: [
+				{ kind: 'item', item: 'mat', count: 1 },
+				{ kind: 'dumbbell', kg: 12, count: 2 }
+			],
+			unread: []
 		});
 	});
 
@@ -95,14 +99,6 @@ describe('checkRoster', () => {
 });
 
 describe('nearest', () => {
-	it('counts letters changed, added and dropped', () => {
-		expect([
-			editDistance('kitten', 'sitting'),
-			editDistance('', 'abc'),
-			editDistance('same', 'same')
-		]).toEqual([3, 3, 0]);
-	});
-
 	it('is null when nothing is near', () => {
 		expect(nearest('zzzzzz', ZONES)).toBeNull();
 	});

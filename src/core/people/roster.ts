@@ -1,4 +1,5 @@
 import { nearest } from '../text/nearest';
+import { readKit, type Owned } from '../kit';
 import { LEVELS, levelNamed, type Level } from './levels';
 
 export const ROSTER_FIELDS = ['name', 'mail', 'zone', 'level', 'equipment'] as const;
@@ -21,7 +22,9 @@ export interface RosterRow {
 	mail: string;
 	zone: string;
 	level: Level;
-	equipment: string[];
+	/** What they own, as far as it was understood; the rest as it was written. */
+	kit: Owned[];
+	unread: string[];
 }
 
 /** A line of the file as it was understood. `line` counts from 1 as an editor shows it. */
@@ -117,15 +120,11 @@ function checkLine(
 	const level = cell('level') ? levelNamed(cell('level')) : 'beginner';
 	if (!level) say('level', `“${cell('level').slice(0, 60)}” is not a level; there are ${LEVELS.join(', ')}`);
 
-	const equipment = cell('equipment')
-		.split(/[;,|/]/)
-		.map((item) => item.trim())
-		.filter(Boolean);
-	if (equipment.length > MAX.equipment)
-		say('equipment', `${equipment.length} things; at most ${MAX.equipment} are kept`);
-
+	const { kit, unread } = readKit(cell('equipment'));
+	if (kit.length + unread.length > MAX.equipment)
+		say('equipment', `${kit.length + unread.length} things; at most ${MAX.equipment} are kept`);
 	if (faults.length > 0 || !level) return { line, row: null, faults };
-	return { line, row: { name: cell('name'), mail, zone, level, equipment }, faults: [] };
+	return { line, row: { name: cell('name'), mail, zone, level, kit, unread }, faults: [] };
 }
 
 /**

@@ -1,7 +1,7 @@
 import { daysByGroup, MAJOR, setsOfGroup } from './groups';
 import type { ResolvedPlan } from './resolved-plan';
 
-/** A week in figures, each with what it is cancelled against. */
+/** A week in figures, each with what it is held against. */
 export interface WeekFacts {
 	week: number;
 	light: boolean;

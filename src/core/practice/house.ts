@@ -32,6 +32,10 @@ export interface HouseRules {
 	hardAWeek: number;
 	/** Sessions back to which an exercise is looked for before it counts as new again. */
 	dullAfter: number;
+	/** Due days without a check-in from which somebody counts as silent. */
+	silentFrom: number;
+	/** Points of adherence by which the last 7 days lie under the 7 before, for somebody to count as fading. */
+	fadingFrom: number;
 }
 
 /**
@@ -54,7 +58,9 @@ export const DEFAULT_HOUSE: HouseRules = {
 	riseMost: 10,
 	steadyAWeek: 2,
 	hardAWeek: 2,
-	dullAfter: 8
+	dullAfter: 8,
+	silentFrom: 2,
+	fadingFrom: 25
 };
 
 const KNEE_CUES = { 'behind the toes': 'Knees stay behind the toes', 'may pass the toes': 'Heels stay down' };

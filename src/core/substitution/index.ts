@@ -1,9 +1,11 @@
 export {
 	KIT_PRESETS,
+	PRESET_KITS,
 	SCALE_LEVELS,
 	scaleSession,
 	type KitPreset,
 	type Scaled,
 	type ScaleLevel
 } from './scaling';
+export { ANYBODY, canDo, likeness, substitute, type Fitting } from './substitute';
 export { substitutePart } from './substitute-part';

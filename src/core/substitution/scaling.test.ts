@@ -4,7 +4,9 @@ import { compileSession, formatLine, parseSessionText, type Session } from '../s
 import { callSheetOf } from '../analysis/call-sheet';
 import { compareSessions } from '../analysis/compare';
 import { cuesFor, DEFAULT_HOUSE } from '../practice/house';
-import { likeness, possibleWith, scaleSession } from './scaling';
+import { canDoWith } from '../kit';
+import { PRESET_KITS, scaleSession } from './scaling';
+import { likeness } from './substitute';
 import { PRACTICE } from '../../../tests/support/practice';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
@@ -16,7 +18,7 @@ describe('scaleSession', () => {
 	);
 
 	it('easier: a step down each, loads only where there is something to load, stretches as they are', () => {
-		const { session: easier, changes } = scaleSession(RIDGE, 'easier', 'as planned', PRACTICE);
+		const { session: easier, changes } = scaleSession(RIDGE, 'easier', null, PRACTICE);
 		expect(changes.map(({ from, to }) => [from, to])).toEqual([
 			['Goblet squat', 'Slow squat'],
 			['One-arm row', 'Seated band row'],
@@ -26,17 +28,17 @@ describe('scaleSession', () => {
 		expect(lines(easier)[2]).toContain('Hip flexor stretch');
 	});
 
-	it('harder, and says what has no harder form', () => {
+	it('harder, and says what has no harder variation', () => {
 		const { changes, stuck } = scaleSession(
 			session('3 x 10 pull-up\n3 x 10 push-up'),
 			'harder',
-			'as planned',
+			null,
 			PRACTICE
 		);
 		expect(changes).toEqual([
 			{ block: 1, part: 0, from: 'Push-up', to: 'Slow push-up', why: 'one step harder' }
 		]);
-		expect(stuck[0]).toMatchObject({ exercise: 'Pull-up', why: 'no harder form' });
+		expect(stuck[0]).toMatchObject({ exercise: 'Pull-up', why: 'no harder variation' });
 	});
 
 	it.each([
@@ -44,19 +46,19 @@ describe('scaleSession', () => {
 		['one dumbbell', ['Goblet squat', 'One-arm row', 'Push-up']],
 		['nothing', ['Squat', 'Towel row', 'Push-up']]
 	] as const)('with %s', (kit, names) => {
-		const { session: seen } = scaleSession(RIDGE, 'base', kit, PRACTICE);
+		const { session: seen } = scaleSession(RIDGE, 'base', PRESET_KITS[kit], PRACTICE);
 		expect(seen.blocks.slice(0, 2).flatMap((block) => block.parts.map((part) => part.exercise))).toEqual(
 			names
 		);
 		for (const part of seen.blocks.flatMap((block) => block.parts))
-			expect(possibleWith(STANDARD.find(part.exercise)!, kit)).toBe(true);
+			expect(canDoWith(PRESET_KITS[kit], STANDARD.find(part.exercise)!)).toBe(true);
 	});
 
 	it('counts in seconds what is held', () => {
 		const { session: seen } = scaleSession(
 			session('3 x 10 per side single-leg sit to chair'),
 			'easier',
-			'as planned',
+			null,
 			PRACTICE
 		);
 		expect(lines(seen)[0]).toMatch(/\d+ s per side Single-leg wall sit/);

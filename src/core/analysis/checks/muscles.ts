@@ -1,4 +1,5 @@
 import type { Exercise, Muscle } from '../../exercise';
+import { canDoWith, kitOfItems } from '../../kit';
 import {
 	formatOf,
 	insertBlock,
@@ -97,22 +98,22 @@ const noRecovery: Check = (subject) => {
 	});
 };
 
+/** Rows in the order in which they are offered. */
+const ROWS = ['Bent-over row', 'Backpack row', 'Band row', 'Towel row'];
+
 /** A row with what the pushes are done with. */
-function pullFor(subject: Subject, push: Part): Part {
-	const items = subject.practice.library.find(push.exercise)?.equipment.map((need) => need.item) ?? [];
-	const name = items.includes('dumbbell')
-		? 'Bent-over row'
-		: items.includes('loaded backpack')
-			? 'Backpack row'
-			: items.includes('band')
-				? 'Band row'
-				: 'Towel row';
+function pullFor({ practice: { library } }: Subject, push: Part): Part {
+	const items = library.find(push.exercise)?.equipment.map((need) => need.item) ?? [];
+	const kit = kitOfItems(items);
+	const rows = ROWS.flatMap((name) => library.find(name) ?? []);
+	const row = rows.find((exercise) => canDoWith(kit, exercise)) ?? rows.at(-1);
+	const loaded = row?.equipment.some(({ item }) => item === 'dumbbell') ?? false;
 	return {
-		exercise: name,
+		exercise: row?.name ?? 'Towel row',
 		target: { kind: 'reps', reps: 10 },
-		perSide: false,
+		perSide: row?.perSide ?? false,
 		tempo: null,
-		kg: name === 'Bent-over row' ? push.kg : null
+		kg: loaded ? push.kg : null
 	};
 }
 

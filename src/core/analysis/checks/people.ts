@@ -10,7 +10,8 @@ import {
 	type Part,
 	type Session
 } from '../../session';
-import { floorChanges, onFloor } from '../balance';
+import { goesOverhead, onFloor } from '../../kit';
+import { floorChanges } from '../balance';
 import { COMMON } from '../../findings';
 import { type Check, type SessionFinding } from '../finding';
 import { substitutePart } from '../../substitution';
@@ -67,7 +68,7 @@ const tiresGrip = (e: Exercise | null): boolean =>
 		(e.assisting.includes('forearms') && ['hinge', 'pull down', 'carry', 'lunge'].includes(e.pattern)));
 const holdsOverhead = (e: Exercise | null): boolean =>
 	e !== null &&
-	(e.pattern === 'push up' || e.name === 'Overhead carry' || e.name.includes('press')) &&
+	goesOverhead(e) &&
 	e.primary.includes('front shoulder') &&
 	e.equipment.some((need) => /dumbbell|backpack/.test(need.item));
 
@@ -100,9 +101,14 @@ const overheadAfterGrip: Check = ({ session, goes }) => {
 	});
 };
 
+const isDown = ({ exercise }: Part, library: Library): boolean => {
+	const found = library.find(exercise);
+	return found !== null && onFloor(found);
+};
+
 /** The exercises of a block with those on the floor together. */
 function floorTogether(block: Block, library: Library): Block {
-	const order = block.parts.map((part, i) => ({ i, down: onFloor(library.find(part.exercise)) }));
+	const order = block.parts.map((part, i) => ({ i, down: isDown(part, library) }));
 	const sorted = [...order.filter(({ down }) => !down), ...order.filter(({ down }) => down)];
 	const parts = sorted.map(({ i }) => block.parts[i]).filter((part) => part !== undefined);
 	return { ...block, parts };

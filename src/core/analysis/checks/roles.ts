@@ -1,4 +1,6 @@
-import { MUSCLES, type Exercise, type Muscle } from '../../exercise';
+import { MUSCLES, type Exercise, type Library, type Muscle } from '../../exercise';
+import { kitOfItems, type Limitation } from '../../kit';
+import { canDo, substitute, type Fitting } from '../../substitution';
 import {
 	addBlock,
 	clockText,
@@ -51,24 +53,47 @@ function reaching(muscles: Muscle[], from: Exercise[], count: number): Exercise[
 	return chosen;
 }
 
-const HOME = new Set(['mat', 'chair', 'wall']);
-const athome = (e: Exercise): boolean => !e.retired && e.equipment.every((need) => HOME.has(need.item));
+/** What a warm-up and a cool-down may take: a mat, beside what every home has. */
+const HOME = kitOfItems(['mat']);
+
+/** A session of seated work alone is for people who sit: what is added to it is done seated too. */
+function limitsOf(session: Session, library: Library, limits: readonly Limitation[]): readonly Limitation[] {
+	const main = session.blocks.filter(({ role }) => role === 'main').flatMap(({ parts }) => parts);
+	const seated = main.every(({ exercise }) => library.find(exercise)?.position === 'seated');
+	return main.length > 0 && seated ? [...new Set<Limitation>([...limits, 'seated only'])] : limits;
+}
+
+const offered =
+	(fitting: Fitting) =>
+	(e: Exercise): boolean =>
+		!e.retired && canDo(e, fitting);
 
 /** A warm-up for the work there is: steps, what loosens the muscles used most, an easy form of the first exercise. */
-export function warmUpFor(session: Session, practice: Practice, minutes: number): Block {
+export function warmUpFor(
+	session: Session,
+	practice: Practice,
+	minutes: number,
+	limits: readonly Limitation[]
+): Block {
 	const { library } = practice;
+	const fitting = { kit: HOME, limits: limitsOf(session, library, limits) };
+	const fits = offered(fitting);
 	const names = ['March on the spot', 'March with arms up'];
 	const muscles = mostUsed(session, practice);
 	const loosening = reaching(
 		muscles,
-		library.all.filter((e) => e.pattern === 'mobility' && athome(e)),
+		library.all.filter((e) => e.pattern === 'mobility' && fits(e)),
 		3
 	);
 	const first = session.blocks.find((block) => block.role === 'main')?.parts[0]?.exercise;
 	let easy = first ? library.find(first) : null;
-	for (let steps = 0; easy && steps < 6 && (!athome(easy) || easy.equipment.length > 0); steps++)
+	for (let steps = 0; easy && steps < 6 && (!fits(easy) || easy.equipment.length > 0); steps++)
 		easy = library.easier(easy.name);
-	const steps = names.map((name) => library.find(name)).filter((e) => e !== null);
+	if (easy && !fits(easy)) easy = null;
+	const steps = names
+		.map((name) => library.find(name))
+		.map((e) => e && (fits(e) ? e : (substitute(e, fitting, practice)?.exercise ?? null)))
+		.filter((e) => e !== null);
 	const all = [...steps, ...loosening, ...(easy && easy.pattern !== 'stretch' ? [easy] : [])];
 	const exercises = all.filter((e, i) => all.indexOf(e) === i);
 	const slot = 40;
@@ -84,11 +109,17 @@ export function warmUpFor(session: Session, practice: Practice, minutes: number)
 }
 
 /** Stretches for the muscles used most, long enough to make the minutes. */
-export function coolDownFor(session: Session, practice: Practice, minutes: number): Block {
+export function coolDownFor(
+	session: Session,
+	practice: Practice,
+	minutes: number,
+	limits: readonly Limitation[]
+): Block {
 	const { library, house } = practice;
+	const fits = offered({ kit: HOME, limits: limitsOf(session, library, limits) });
 	const hold = house.stretchHold;
 	const muscles = mostUsed(session, practice);
-	const stretches = library.all.filter((e) => e.pattern === 'stretch' && athome(e));
+	const stretches = library.all.filter((e) => e.pattern === 'stretch' && fits(e));
 	const wanted = muscles.length > 0 ? muscles : (['calves', 'hamstrings', 'lower back'] as Muscle[]);
 	const parts: Part[] = [];
 	let seconds = 0;
@@ -123,7 +154,7 @@ function longer(subject: Subject, role: Role, minutes: number): { session: Sessi
 function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 	const label = role === 'warm-up' ? 'warm-up' : 'cool-down';
 	return (subject) => {
-		const { session, practice, timeline } = subject;
+		const { session, practice, timeline, limits } = subject;
 		const { house } = practice;
 		if (!session.blocks.some((block) => block.role === 'main')) return [];
 		const minutes = role === 'warm-up' ? house.warmUp : house.coolDown;
@@ -143,8 +174,8 @@ function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 							addBlock(
 								session,
 								role === 'warm-up'
-									? warmUpFor(session, practice, minutes)
-									: coolDownFor(session, practice, minutes)
+									? warmUpFor(session, practice, minutes, limits)
+									: coolDownFor(session, practice, minutes, limits)
 							)
 					}
 				}

@@ -61,12 +61,12 @@ export const PROGRESSIONS: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** The kinds of equipment an exercise can be turned to. `household` is what every home has. */
-export const KITS = ['bodyweight', 'band', 'dumbbell', 'household'] as const;
-export type Kit = (typeof KITS)[number];
+export const EQUIPMENT_FORMS = ['bodyweight', 'band', 'dumbbell', 'household'] as const;
+export type EquipmentForm = (typeof EQUIPMENT_FORMS)[number];
 
 /** The same movement with other equipment; an exercise stands in one family at most. */
 // prettier-ignore
-export const FAMILIES: readonly Readonly<Partial<Record<Kit, string>>>[] = [
+export const FAMILIES: readonly Readonly<Partial<Record<EquipmentForm, string>>>[] = [
 	{ bodyweight: 'Squat', band: 'Band squat', dumbbell: 'Goblet squat', household: 'Backpack squat' },
 	{ bodyweight: 'Slow squat', dumbbell: 'Front squat' },
 	{ bodyweight: 'Wide squat', band: 'Squat with band at the knees', dumbbell: 'Wide goblet squat' },

@@ -1,4 +1,5 @@
-import { AT_HOME, needWords, type Item } from '../../exercise';
+import { needWords, type Item } from '../../exercise';
+import { kitOfItems, missingIn } from '../../kit';
 import { COMMON } from '../../findings';
 import { equipmentOf } from '../../session';
 import { counted, listed } from '../../text/words';
@@ -6,17 +7,15 @@ import type { PlanCheck, PlanFinding } from '../finding';
 import type { ResolvedDay } from '../resolved-plan';
 
 const notOwned: PlanCheck = ({ resolved, plan, practice }) => {
-	const owned = new Set<Item>([...AT_HOME, ...plan.audience.items]);
-	// One who has dumbbells has light ones or can use less; a step is as good as a low one.
-	if (owned.has('dumbbell')) owned.add('light dumbbell');
-	if (owned.has('step')) owned.add('low step');
+	const kit = kitOfItems(plan.audience.items, plan.audience.heaviestKg);
 	const missing = new Map<Item, { days: ResolvedDay[]; count: number }>();
-	for (const day of resolved.days)
-		for (const { item, count } of day.prescribed ? equipmentOf(day.prescribed.session, practice) : []) {
-			if (owned.has(item)) continue;
+	for (const day of resolved.days) {
+		const needs = day.prescribed ? equipmentOf(day.prescribed.session, practice) : [];
+		for (const { item, count } of missingIn(kit, needs)) {
 			const seen = missing.get(item) ?? { days: [], count: 0 };
 			missing.set(item, { days: [...seen.days, day], count: Math.max(seen.count, count) });
 		}
+	}
 	return [...missing].map(([item, { days, count }]): PlanFinding => ({
 		rule: 'audience, equipment',
 		severity: 'watch',

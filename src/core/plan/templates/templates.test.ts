@@ -20,9 +20,9 @@ describe('starter sessions', () => {
 		const { session, faults, notes } = parseSessionText(STARTERS[name].lines.join('\n'), PRACTICE);
 		expect({ faults, notes }).toEqual({ faults: [], notes: [] });
 		expect(sessionFaults(session, PRACTICE)).toEqual([]);
-		const safety = checkSession(session, PRACTICE, { group: { people: 20, beginners: 20 } }).filter(
-			({ severity }) => severity === 'safety'
-		);
+		const safety = checkSession(session, PRACTICE, {
+			group: { people: 20, beginners: 20, limits: [] }
+		}).filter(({ severity }) => severity === 'safety');
 		expect(safety).toEqual([]);
 	});
 

@@ -45,7 +45,7 @@ export const holds: Format<Holds> = {
 		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
 		block.parts.forEach((part, i) => {
 			if (part.target.kind !== 'seconds')
-				faults.add(`.parts[${i}].target`, `${part.exercise} is cancelled: give it seconds, as in 30 s`);
+				faults.add(`.parts[${i}].target`, `${part.exercise} is held: give it seconds, as in 30 s`);
 		});
 	},
 

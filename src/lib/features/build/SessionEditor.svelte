@@ -4,6 +4,7 @@
 	import {
 		KIT_PRESETS,
 		SCALE_LEVELS,
+		PRESET_KITS,
 		scaleSession,
 		type KitPreset,
 		type ScaleLevel
@@ -79,7 +80,7 @@
 	const balance = $derived(balanceOf(draft, shop(), timeline));
 	const findings = $derived(checkSession(draft, shop(), { budgetMinutes, group, timeline, balance }));
 	const scaled = $derived(
-		level === 'base' && kit === 'as planned' ? null : scaleSession(draft, level, kit, shop())
+		level === 'base' && kit === 'as planned' ? null : scaleSession(draft, level, PRESET_KITS[kit], shop())
 	);
 	const shown = $derived(scaled?.session ?? draft);
 	const shownTimeline = $derived(scaled ? compileSession(shown, shop()) : timeline);

@@ -1,10 +1,15 @@
 <script lang="ts">
-	import type { Calendar } from '$core/calendar';
+	import { milestonesOf, type Calendar } from '$core/calendar';
 	import { counted, dayText } from '$lib/format';
 
 	let { calendar }: { calendar: Calendar } = $props();
 	const first = $derived(calendar.days[0]);
-	const halfway = $derived(calendar.days[calendar.halfway - 1]);
+	const halfway = $derived.by(() => {
+		const days = calendar.days.map(({ trains }) => ({
+			kind: trains ? ('train' as const) : ('rest' as const)
+		}));
+		return calendar.days[(milestonesOf(days).halfway ?? 0) - 1];
+	});
 	const last = $derived(calendar.days.at(-1));
 </script>
 
@@ -35,7 +40,7 @@
 							class={[
 								'rounded-[3px] py-1',
 								day.trains ? 'bg-primary text-primary-content' : 'bg-base-200 quiet',
-								day.day === calendar.halfway && 'outline-secondary outline-2'
+								day.day === halfway?.day && 'outline-secondary outline-2'
 							]}>{Number(day.date.slice(8))}</td
 						>
 					{/each}

@@ -10,7 +10,7 @@
 		{ name: 'count', label: 'What counts', value: house.count, rules: COUNT_RULES }
 	]);
 	const numbers = $derived([
-		{ name: 'stretchHold', label: 'Stretches are cancelled, s', value: house.stretchHold, min: 5, max: 120 },
+		{ name: 'stretchHold', label: 'Stretches are held, s', value: house.stretchHold, min: 5, max: 120 },
 		{ name: 'minuteLeft', label: 'Rest that a minute leaves, s', value: house.minuteLeft, min: 1, max: 45 },
 		{
 			name: 'floorChanges',
@@ -32,7 +32,21 @@
 		{ name: 'riseMost', label: 'A week rises by at most, %', value: house.riseMost, min: 1, max: 100 },
 		{ name: 'steadyAWeek', label: 'Steady cardio a week', value: house.steadyAWeek, min: 0, max: 7 },
 		{ name: 'hardAWeek', label: 'Hard cardio a week', value: house.hardAWeek, min: 0, max: 7 },
-		{ name: 'dullAfter', label: 'New again after, sessions', value: house.dullAfter, min: 1, max: 40 }
+		{ name: 'dullAfter', label: 'New again after, sessions', value: house.dullAfter, min: 1, max: 40 },
+		{
+			name: 'silentFrom',
+			label: 'Silent from, days without a check-in',
+			value: house.silentFrom,
+			min: 1,
+			max: 14
+		},
+		{
+			name: 'fadingFrom',
+			label: 'Fading from, points under the week before',
+			value: house.fadingFrom,
+			min: 5,
+			max: 100
+		}
 	]);
 </script>
 

@@ -1,9 +1,14 @@
 <script lang="ts">
 	import type { Outline } from '$core/analysis';
+	import type { PersonalChange } from '$core/day';
 	import { clockText } from '$core/session/clock-text';
 
 	/** Today's session in the order in which it is done, with the time each block begins. */
-	let { outline, name }: { outline: Outline; name: string } = $props();
+	let {
+		outline,
+		name,
+		changes = []
+	}: { outline: Outline; name: string; changes?: readonly PersonalChange[] } = $props();
 	const minutes = $derived([outline.lower, outline.upper].map((s) => Math.round(s / 60)));
 </script>
 
@@ -17,6 +22,16 @@
 		<p class="quiet text-[15px]">{outline.counting}</p>
 		{#if outline.note}<p class="mt-2 whitespace-pre-line">{outline.note}</p>{/if}
 	</div>
+	{#if changes.length > 0}
+		<div class="remark">
+			<h3 class="mb-1">Changed for you</h3>
+			<ul class="flex flex-col gap-1">
+				{#each changes as change (change.from + change.to)}<li>
+						{change.from} → <b>{change.to}</b> <span class="quiet">{change.why}</span>
+					</li>{/each}
+			</ul>
+		</div>
+	{/if}
 	<div class="panel p-4">
 		<h3 class="mb-1">Have ready</h3>
 		<ul class="flex flex-wrap gap-1.5">

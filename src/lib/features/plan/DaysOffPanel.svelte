@@ -21,13 +21,13 @@
 	}
 	let { days, cancelled, excused, people, last, releasedTo, changed, message, onshifted }: Props = $props();
 	const there = $derived(days.filter((day) => day <= last));
-	const heldHere = $derived(there.filter((day) => cancelled.has(day)));
+	const cancelledHere = $derived(there.filter((day) => cancelled.has(day)));
 	const excusedHere = $derived(excused.filter(({ day }) => there.includes(day)));
 	const named = $derived(there.length === 1 ? `day ${there[0]}` : `days ${there.join(', ')}`);
 	const out = $derived((there[0] ?? 0) <= releasedTo);
-	let how = $state<'hold' | 'excuse' | 'shift'>('hold');
+	let how = $state<'cancel' | 'excuse' | 'shift'>('cancel');
 	const says = $derived({
-		hold: 'Nobody has to do it, and it counts for nobody.',
+		cancel: 'Nobody has to do it, and it counts for nobody.',
 		excuse: 'Who has not done it is excused, each on their own record.',
 		shift: `${counted(there.length, 'day')} of rest; all that comes after is as much later.`
 	});
@@ -50,13 +50,13 @@
 					const moved = how === 'shift' && result.type === 'success';
 					await update();
 					if (moved) onshifted();
-					how = 'hold';
+					how = 'cancel';
 				}}
 		>
 			{#each there as day (day)}<input type="hidden" name="day" value={day} />{/each}
 			<fieldset class="flex flex-wrap gap-x-4">
 				<legend class="sr-only">What happens with {named}</legend>
-				{#each [['hold', 'Hold'], ['excuse', 'Excuse all'], ['shift', 'Shift']] as const as [value, text] (value)}
+				{#each [['cancel', 'Cancel'], ['excuse', 'Excuse all'], ['shift', 'Shift']] as const as [value, text] (value)}
 					<label class="flex items-center gap-1.5"
 						><input
 							type="radio"
@@ -72,7 +72,7 @@
 			</fieldset>
 			<p class="quiet text-[13px]">
 				{says[how]}
-				{#if out}Day {there[0]} is out already: it cannot be shifted.{:else if changed}Save or undo your
+				{#if out}Day {there[0]} is released already and can’t be shifted.{:else if changed}Save or undo your
 					changes before you shift.{/if}
 			</p>
 			<div class="flex gap-2">
@@ -85,19 +85,19 @@
 					required
 				/>
 				<button class="btn btn-outline btn-sm"
-					>{{ hold: 'Hold', excuse: 'Excuse', shift: 'Shift' }[how]}</button
+					>{{ cancel: 'Cancel', excuse: 'Excuse', shift: 'Shift' }[how]}</button
 				>
 			</div>
 			<label class="flex items-center gap-1.5"
 				><input type="checkbox" class="checkbox checkbox-xs" name="tell" /> Tell everybody on their page</label
 			>
 		</form>
-		{#if heldHere.length > 0}
-			<form method="post" action="?/goOn" class="mt-2" use:enhance>
-				{#each heldHere as day (day)}<input type="hidden" name="day" value={day} />{/each}
+		{#if cancelledHere.length > 0}
+			<form method="post" action="?/restore" class="mt-2" use:enhance>
+				{#each cancelledHere as day (day)}<input type="hidden" name="day" value={day} />{/each}
 				<p class="text-sm">
-					Held: {[...new Set(heldHere.map((day) => cancelled.get(day)))].join('; ')}.
-					<button class="link-quiet">Let {heldHere.length === 1 ? 'it' : 'them'} go on</button>
+					Cancelled: {[...new Set(cancelledHere.map((day) => cancelled.get(day)))].join('; ')}.
+					<button class="link-quiet">Restore {cancelledHere.length === 1 ? 'it' : 'them'}</button>
 				</p>
 			</form>
 		{/if}

@@ -107,7 +107,7 @@
 </script>
 
 {#if !resolved.days.some((day) => day.prescribed)}<Empty
-		says="Charts show as soon as a session is resolved."
+		says="Charts show once a day has a session."
 	/>{:else}
 	<section class="panel p-4" aria-labelledby="charts">
 		<h2 id="charts" class="mb-3">Load, time and sets</h2>

@@ -9,7 +9,7 @@
 	import WeekHead from './WeekHead.svelte';
 	import { weekSteps } from '$core/plan';
 
-	/** Weeks by days. Choose, drag or carry by keys, and see what it would break before it is resolved down. */
+	/** Weeks by days. Choose, drag or carry by keys, and see what it would break before it is dropped. */
 	interface Props {
 		editor: PlanEditor;
 		startsOn: string;

@@ -26,7 +26,7 @@
 	<p class="quiet text-sm">{longDayText(day.date)}</p>
 	{#if day.cancelled}
 		<p class="attention mt-2 text-sm font-semibold">
-			Held: {day.cancelled}. Nobody does it, and it counts for nobody.
+			Cancelled for everyone: {day.cancelled}. It counts for nobody.
 		</p>
 	{:else if day.kind === 'rest'}
 		<p class="mt-2 text-sm">Rest: nothing is sent.</p>

@@ -1,17 +1,18 @@
-import { packEntry } from '$core/day';
-import { creditOf, fullLog, type LoggedSet } from '$core/day';
-import { prescriptionOf, type Session } from '$core/session';
+import { checkinSchema, type CheckinInput } from '$contracts/check-in';
+import { creditOf, fullLog, personDay, type LoggedSet, type PersonDay, type Strip } from '$core/day';
 import type { DayKind } from '$core/calendar';
-import type { Practice } from '$core/practice';
+import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../auth/link';
-import { challengeById, type Challenge } from '../challenge/challenge';
+import { challengeById, creditPolicyOf, type Challenge } from '../challenge/challenge';
+import { prescriptionFor } from '../day/own-day';
+import { windowsOf } from '../day/windows';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { notFound, Refusal } from '../platform/errors';
-import { windowsOf } from '../day/windows';
+import type { EnrolmentId, VersionId } from '../platform/ids';
 import { practiceOf } from '../practice/practice';
 import { validate } from '../web/validate';
-import { checkinSchema, type CheckinInput } from '$contracts/check-in';
+import { project } from './projection';
 
 export interface Receipt {
 	id: string;
@@ -25,15 +26,18 @@ export interface Receipt {
 interface DayRow {
 	shiftDays: number;
 	fromDay: number;
+	strip: Strip;
 	kind: DayKind;
-	versionId: string | null;
+	cancelled: string | null;
+	versionId: VersionId | null;
 	body: Session | null;
 }
 
-/** The enrolment, held for this transaction, with what its day asks for. A version sent earlier for the day is good too. */
+/** The enrolment, held for this transaction, with what its day asks for. A version that it had earlier is good too. */
 async function dayRow(tx: Queries, person: Person, input: CheckinInput): Promise<DayRow> {
 	const [row] = await tx.query<DayRow>(
-		`select e.shift_days as "shiftDays", e.from_day as "fromDay", d.kind, v.id as "versionId", v.body
+		`select e.shift_days as "shiftDays", e.from_day as "fromDay", e.strip, d.kind, d.cancelled,
+			v.id as "versionId", v.body
 		 from enrolment e
 		 join plan_day d on d.challenge_id = e.challenge_id and d.day = $2
 		 left join session_version now on now.id = d.version_id
@@ -43,12 +47,12 @@ async function dayRow(tx: Queries, person: Person, input: CheckinInput): Promise
 		 for update of e`,
 		[person.enrolmentId, input.day, input.versionId]
 	);
-	if (!row || input.day < row.fromDay) throw notFound('day');
+	if (!row) throw notFound('day');
 	return row;
 }
 
 async function sameAgain(tx: Queries, person: Person, id: string): Promise<Receipt | null> {
-	const [known] = await tx.query<Omit<Receipt, 'fresh'> & { enrolmentId: string }>(
+	const [known] = await tx.query<Omit<Receipt, 'fresh'> & { enrolmentId: EnrolmentId }>(
 		'select id, credit, standing, enrolment_id as "enrolmentId" from checkin where id = $1',
 		[id]
 	);
@@ -58,15 +62,14 @@ async function sameAgain(tx: Queries, person: Person, id: string): Promise<Recei
 	return { id: known.id, credit: known.credit, standing: known.standing, fresh: false };
 }
 
-/** What was done, set by set; refuses sets that the session does not have. */
-function logOf(input: CheckinInput, body: Session, practice: Practice): { log: LoggedSet[]; credit: number } {
-	const prescription = prescriptionOf(body, practice);
+/** What was done, set by set; refuses sets that are not asked for. */
+function logOf(input: CheckinInput, asked: PrescribedExercise[]): { log: LoggedSet[]; credit: number } {
 	if (input.done === 'none') return { log: [], credit: 0 };
-	const log = input.sets ?? (input.done === 'all' ? fullLog(prescription) : []);
-	const asked = new Map(prescription.map((exercise) => [`${exercise.block}.${exercise.part}`, exercise]));
+	const log = input.sets ?? (input.done === 'all' ? fullLog(asked) : []);
+	const byPlace = new Map(asked.map((exercise) => [`${exercise.block}.${exercise.part}`, exercise]));
 	const seen = new Set<string>();
 	log.forEach((set, i) => {
-		const exercise = asked.get(`${set.block}.${set.part}`);
+		const exercise = byPlace.get(`${set.block}.${set.part}`);
 		const key = `${set.block}.${set.part}.${set.set}`;
 		if (!exercise || set.set > exercise.sets || seen.has(key))
 			throw new Refusal(400, 'The log does not fit the session of this day.', [
@@ -77,15 +80,11 @@ function logOf(input: CheckinInput, body: Session, practice: Practice): { log: L
 			]);
 		seen.add(key);
 	});
-	return { log, credit: creditOf(prescription, log) };
+	return { log, credit: creditOf(asked, log) };
 }
 
-function standingAt(
-	challenge: Challenge,
-	window: { opens: number; due: number; closes: number },
-	now: number
-): Receipt['standing'] {
-	if (now < window.opens) throw notFound('day');
+function standingAt(challenge: Challenge, { open, window }: PersonDay, now: number): Receipt['standing'] {
+	if (!open) throw notFound('day');
 	if (now < window.due) return 'on time';
 	if (now < window.closes) return 'late';
 	if (challenge.afterClose === 'store') return 'after close';
@@ -114,12 +113,14 @@ async function write(
 	input: CheckinInput,
 	receipt: Receipt,
 	log: LoggedSet[],
+	prescribed: PrescribedExercise[] | null,
 	now: number
-) {
+): Promise<void> {
 	const done = receipt.credit >= 1 ? 'all' : receipt.credit > 0 ? 'part' : 'none';
 	await tx.query(
-		`insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts, note, received_at)
-		 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+		`insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
+			note, received_at, prescribed)
+		 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
 		[
 			input.id,
 			person.enrolmentId,
@@ -133,7 +134,8 @@ async function write(
 			input.sleepHours,
 			input.hurts,
 			input.note,
-			instant(now)
+			instant(now),
+			prescribed && JSON.stringify(prescribed)
 		]
 	);
 	if (log.length > 0)
@@ -143,16 +145,7 @@ async function write(
 			 from jsonb_to_recordset($2::jsonb) as s(block int, part int, set int, amount float8, kg float8)`,
 			[input.id, JSON.stringify(log)]
 		);
-	const entry = packEntry({ kind: 'check-in', credit: receipt.credit, at: now, pain: input.hurts !== null });
-	await tx.query(
-		`update enrolment set
-			credit_sum = credit_sum + $4 - case when strip->$2->>0 = 'c' then (strip->$2->>1)::float8 else 0 end,
-			checkins = checkins + case when strip->$2->>0 = 'c' then 0 else 1 end,
-			last_seen = $5,
-			strip = jsonb_set(strip, array[$2], $3::jsonb)
-		 where id = $1`,
-		[person.enrolmentId, String(input.day), JSON.stringify(entry), receipt.credit, instant(now)]
-	);
+	await project(tx, [person.enrolmentId]);
 }
 
 /**
@@ -171,14 +164,19 @@ export async function checkIn({ db, clock }: Context, person: Person, raw: unkno
 		const challenge = await challengeById(tx, person.challengeId);
 		const window = windowsOf(challenge, { zone: person.zone, shiftDays: row.shiftDays })[input.day - 1];
 		if (!window) throw notFound('day');
-		const standing = standingAt(challenge, window, now);
+		const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), now);
+		const standing = standingAt(challenge, day, now);
 		if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
 		if (!row.body)
 			throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
-		const { log, credit } = logOf(input, row.body, await practiceOf(tx, challenge.coachId));
+		const practice = await practiceOf(tx, challenge.coachId);
+		const own = await prescriptionFor(tx, person.enrolmentId, input.day, row.body, practice, now);
+		if (!own)
+			throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
+		const { log, credit } = logOf(input, own.asked);
 		await makeRoom(tx, person, input, now);
 		const receipt: Receipt = { id: input.id, credit, standing, fresh: true };
-		await write(tx, person, row, input, receipt, log, now);
+		await write(tx, person, row, input, receipt, log, own.changes.length > 0 ? own.asked : null, now);
 		return receipt;
 	});
 }

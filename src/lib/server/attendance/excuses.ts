@@ -1,70 +1,75 @@
-import { array, number, object, string } from 'yup';
-import { packEntry } from '$core/day';
+import { excuseSchema, pauseSchema } from '$contracts/excuse';
 import type { Context } from '../platform/context';
-import { instant } from '../db/database';
-import { idOf } from '../platform/errors';
+import { instant, type Queries } from '../db/database';
+import { idOf, notFound } from '../platform/errors';
+import type { EnrolmentId } from '../platform/ids';
+import type { OwnPerson } from '../people/enrolments';
 import { validate } from '../web/validate';
-import { enrolmentOf } from '../people/enrolments';
+import { daysChanged } from '../day/changed';
 
-const excuseSchema = object({
-	days: array(number().integer().min(1).max(84).required()).min(1, 'choose a day').required(),
-	reason: string()
-		.trim()
-		.max(300, 'at most 300 letters')
-		.required('an excuse needs a reason; the coach alone sees it')
-});
-
-/** Excuses a person from days that they have not checked in on; those then count for nothing. @throws Refusal 400, 404 */
-export async function excuse(
-	{ db, clock }: Context,
-	challengeId: string,
-	enrolmentId: string,
-	raw: unknown
-): Promise<void> {
+/** Excuses a person from days; those that they have not checked in on then count for nothing. @throws Refusal 400 */
+export async function excuse({ db, clock }: Context, person: OwnPerson, raw: unknown): Promise<void> {
 	const { days, reason } = validate(excuseSchema, raw);
-	const now = clock.now();
 	return db.transaction(async (tx) => {
-		await tx.query('select 1 from enrolment where id = $1 for update', [idOf(enrolmentId, 'person')]);
-		const person = await enrolmentOf(tx, challengeId, enrolmentId);
-		for (const day of days) {
-			await tx.query(
-				`insert into excuse (enrolment_id, day, reason, at) values ($1, $2, $3, $4)
-				 on conflict (enrolment_id, day) do update set reason = excluded.reason`,
-				[person.id, day, reason, instant(now)]
-			);
-			await tx.query(
-				`update enrolment set strip = jsonb_set(strip, array[$2], $3::jsonb)
-				 where id = $1 and coalesce(strip->$2->>0, 'e') = 'e'`,
-				[
-					person.id,
-					String(day),
-					JSON.stringify(packEntry({ kind: 'excuse', credit: 0, at: now, pain: false }))
-				]
-			);
-		}
+		await tx.query(
+			`insert into excuse (enrolment_id, day, reason, at) select $1, day, $3, $4 from unnest($2::int[]) as day
+			 on conflict (enrolment_id, day) do update set reason = excluded.reason`,
+			[person.id, [...new Set(days)], reason, instant(clock.now())]
+		);
+		await daysChanged({ clock }, tx, person.challengeId, [person.id]);
 	});
 }
 
 /** Takes an excuse back. */
-export function unexcuse(
-	{ db }: Context,
-	challengeId: string,
-	enrolmentId: string,
-	day: number
-): Promise<void> {
+export async function unexcuse({ db, clock }: Context, person: OwnPerson, day: number): Promise<void> {
 	return db.transaction(async (tx) => {
-		const person = await enrolmentOf(tx, challengeId, enrolmentId);
 		await tx.query('delete from excuse where enrolment_id = $1 and day = $2', [person.id, day]);
-		await tx.query(`update enrolment set strip = strip - $2 where id = $1 and strip->$2->>0 = 'e'`, [
-			person.id,
-			String(day)
-		]);
+		await daysChanged({ clock }, tx, person.challengeId, [person.id]);
 	});
 }
 
 export function excusesOf(
 	{ db }: Pick<Context, 'db'>,
-	enrolmentId: string
+	enrolmentId: EnrolmentId
 ): Promise<{ day: number; reason: string }[]> {
 	return db.query('select day, reason from excuse where enrolment_id = $1 order by day', [enrolmentId]);
+}
+
+export interface Pause {
+	id: string;
+	fromDay: number;
+	/** Null: until it is ended. */
+	toDay: number | null;
+	reason: string;
+}
+
+/** Lets a person pause: days within count for nothing, as far as nothing came in for them. @throws Refusal 400 */
+export async function pause({ db, clock, ids }: Context, person: OwnPerson, raw: unknown): Promise<void> {
+	const { fromDay, toDay, reason } = validate(pauseSchema, raw);
+	return db.transaction(async (tx) => {
+		await tx.query(
+			'insert into pause (id, enrolment_id, from_day, to_day, reason, at) values ($1, $2, $3, $4, $5, $6)',
+			[ids.uuid(), person.id, fromDay, toDay, reason, instant(clock.now())]
+		);
+		await daysChanged({ clock }, tx, person.challengeId, [person.id]);
+	});
+}
+
+/** Takes a pause back as if it had not been. @throws Refusal 404 */
+export async function removePause({ db, clock }: Context, person: OwnPerson, id: string): Promise<void> {
+	return db.transaction(async (tx) => {
+		const gone = await tx.query('delete from pause where enrolment_id = $1 and id = $2 returning id', [
+			person.id,
+			idOf(id, 'pause')
+		]);
+		if (gone.length === 0) throw notFound('pause');
+		await daysChanged({ clock }, tx, person.challengeId, [person.id]);
+	});
+}
+
+export function pausesOf(db: Queries, enrolmentId: EnrolmentId): Promise<Pause[]> {
+	return db.query(
+		'select id, from_day as "fromDay", to_day as "toDay", reason from pause where enrolment_id = $1 order by from_day',
+		[enrolmentId]
+	);
 }

@@ -1,3 +1,4 @@
+import type { EnrolmentId } from '../platform/ids';
 import type { Context } from '../platform/context';
 import { instant } from '../db/database';
 import { CHECKIN_FACTS, type CheckinFacts } from './facts';
@@ -13,7 +14,7 @@ interface PastCheckin extends CheckinFacts {
 /** One person's check-ins up to an instant, the newest day first. */
 export function checkinsOf(
 	{ db }: Pick<Context, 'db'>,
-	enrolmentId: string,
+	enrolmentId: EnrolmentId,
 	until: number
 ): Promise<PastCheckin[]> {
 	return db.query(

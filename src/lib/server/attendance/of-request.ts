@@ -1,7 +1,7 @@
 import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
 import { once } from '../web/once';
-import { planOf, type PlanDay } from '../plan/plan';
+import { planOf, type PlanDay } from '../plan/plan-days';
 import { loadRoll, type Roll } from './roll';
 
 interface Locals {

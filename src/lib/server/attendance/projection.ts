@@ -1,55 +1,71 @@
-import { packEntry, type Strip } from '$core/day';
+/**
+ * What an enrolment's days add up to, kept beside it. Whoever writes something about days calls `project` in the same
+ * transaction; `rebuild` does the same for everybody.
+ */
+import { foldAttendance, type AttendanceRecords } from '$core/attendance';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
+import type { ChallengeId, EnrolmentId } from '../platform/ids';
 
-export interface Sums {
-	strip: Strip;
-	creditSum: number;
-	checkins: number;
-	lastSeen: number | null;
+interface Row extends AttendanceRecords {
+	id: EnrolmentId;
 }
 
-/** What an enrolment's check-ins and excuses add up to, from nothing but themselves. */
-export async function sumsOf(tx: Queries, enrolmentId: string): Promise<Sums> {
-	const checkins = await tx.query<{ day: number; credit: number; at: number; pain: boolean }>(
-		`select day, credit, received_at as at, hurts is not null as pain
-		 from checkin where enrolment_id = $1 and replaced_at is null`,
-		[enrolmentId]
+/** Everything written down about some enrolments, which stay as they are until the transaction ends. */
+async function recordsOf(tx: Queries, ids: readonly EnrolmentId[]): Promise<Row[]> {
+	await tx.query('select 1 from enrolment where id = any($1::uuid[]) order by id for update', [ids]);
+	return tx.query<Row>(
+		`select e.id, ch.days,
+			coalesce((select jsonb_agg(jsonb_build_object('day', c.day, 'credit', c.credit, 'pain', c.hurts is not null,
+				'at', (extract(epoch from c.received_at) * 1000)::bigint))
+				from checkin c where c.enrolment_id = e.id and c.replaced_at is null), '[]') as checkins,
+			coalesce((select jsonb_agg(jsonb_build_object('day', x.day, 'at', (extract(epoch from x.at) * 1000)::bigint))
+				from excuse x where x.enrolment_id = e.id), '[]') as excuses,
+			coalesce((select jsonb_agg(jsonb_build_object('fromDay', p.from_day, 'toDay', p.to_day,
+				'at', (extract(epoch from p.at) * 1000)::bigint))
+				from pause p where p.enrolment_id = e.id), '[]') as pauses,
+			coalesce((select jsonb_agg(jsonb_build_object('day', d.day, 'at', (extract(epoch from d.cancelled_at) * 1000)::bigint))
+				from plan_day d where d.challenge_id = e.challenge_id and d.cancelled is not null), '[]') as cancelled
+		 from enrolment e join challenge ch on ch.id = e.challenge_id
+		 where e.id = any($1::uuid[])`,
+		[ids]
 	);
-	const excuses = await tx.query<{ day: number; at: number }>(
-		'select day, at from excuse where enrolment_id = $1',
-		[enrolmentId]
-	);
-	const strip: Strip = {};
-	for (const { day, at } of excuses) strip[day] = packEntry({ kind: 'excuse', credit: 0, at, pain: false });
-	for (const { day, credit, at, pain } of checkins)
-		strip[day] = packEntry({ kind: 'check-in', credit, at, pain });
-	return {
-		strip,
-		creditSum: checkins.reduce((sum, { credit }) => sum + credit, 0),
-		checkins: checkins.length,
-		lastSeen: checkins.reduce<number | null>((last, { at }) => Math.max(last ?? 0, at), null)
-	};
 }
 
-/** Works out every enrolment's sums anew. @returns how many there are */
+/** Works out anew what the days of some enrolments add up to. */
+export async function project(tx: Queries, ids: readonly EnrolmentId[]): Promise<void> {
+	if (ids.length === 0) return;
+	const summaries = (await recordsOf(tx, ids)).map(({ id, ...records }) => {
+		const { strip, lastSeen } = foldAttendance(records);
+		return { id, strip, seen: lastSeen === null ? null : instant(lastSeen) };
+	});
+	await tx.query(
+		`update enrolment e set strip = s.strip, last_seen = s.seen
+		 from jsonb_to_recordset($1::jsonb) as s(id uuid, strip jsonb, seen timestamptz) where e.id = s.id`,
+		[JSON.stringify(summaries)]
+	);
+}
+
+/** The same for everybody of a challenge. */
+export async function projectChallenge(tx: Queries, challengeId: ChallengeId): Promise<void> {
+	const rows = await tx.query<{ id: EnrolmentId }>('select id from enrolment where challenge_id = $1', [
+		challengeId
+	]);
+	await project(
+		tx,
+		rows.map(({ id }) => id)
+	);
+}
+
+/** People whose days are worked out in one go. */
+const AT_ONCE = 200;
+
+/** Works out every enrolment's days anew. @returns how many there are */
 export async function rebuild({ db }: Pick<Context, 'db'>): Promise<number> {
-	const enrolments = await db.query<{ id: string }>('select id from enrolment');
-	for (const { id } of enrolments) {
-		await db.transaction(async (tx) => {
-			await tx.query('select 1 from enrolment where id = $1 for update', [id]);
-			const sums = await sumsOf(tx, id);
-			await tx.query(
-				'update enrolment set strip = $2::jsonb, credit_sum = $3, checkins = $4, last_seen = $5 where id = $1',
-				[
-					id,
-					JSON.stringify(sums.strip),
-					sums.creditSum,
-					sums.checkins,
-					sums.lastSeen === null ? null : instant(sums.lastSeen)
-				]
-			);
-		});
+	const all = await db.query<{ id: EnrolmentId }>('select id from enrolment order by id');
+	for (let i = 0; i < all.length; i += AT_ONCE) {
+		const ids = all.slice(i, i + AT_ONCE).map(({ id }) => id);
+		await db.transaction((tx) => project(tx, ids));
 	}
-	return enrolments.length;
+	return all.length;
 }

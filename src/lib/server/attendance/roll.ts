@@ -1,13 +1,15 @@
-import { adherence, personDays, type Adherence, type PersonDays } from '$core/attendance';
-import type { DayResult } from '$core/day';
-import { creditPolicyOf, type Challenge } from '../challenge/challenge';
+import { adherence, attendanceOf, type Adherence, type Attendance } from '$core/attendance';
+import type { DayState, PersonDay } from '$core/day';
+import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
+import { daysOf } from '../day/person-days';
 import { enrolmentsOf, type Enrolment } from '../people/enrolments';
-import { windowsOf } from '../day/windows';
-import type { PlanDay } from '../plan/plan';
+import type { PlanDay } from '../plan/plan-days';
 
-export interface RollRow extends PersonDays {
+export interface RollRow extends Attendance {
 	person: Enrolment;
+	/** One a day of the challenge, day 1 first. */
+	days: PersonDay[];
 }
 
 /** What the group did of one day. */
@@ -24,7 +26,7 @@ export interface Roll {
 	group: Adherence;
 }
 
-const COUNTS = new Set<DayResult['state']>(['done', 'partial', 'late', 'missed', 'open', 'cancelled']);
+const COUNTS = new Set<DayState>(['done', 'partial', 'late', 'missed', 'open', 'cancelled']);
 
 function totalsOf(rows: RollRow[], days: number): DayTotal[] {
 	return Array.from({ length: days }, (_, i) => {
@@ -39,6 +41,12 @@ function totalsOf(rows: RollRow[], days: number): DayTotal[] {
 	});
 }
 
+/** One person's days and what they add up to, as they stood at an instant. */
+export function rollRow(person: Enrolment, challenge: Challenge, plan: PlanDay[], asOf: number): RollRow {
+	const days = daysOf(challenge, plan, person, asOf);
+	return { person, days, ...attendanceOf(days, person.strip, asOf) };
+}
+
 /**
  * Everybody's days as they stood at an instant.
  * One query; the rest is arithmetic over one row a person.
@@ -49,21 +57,10 @@ export async function loadRoll(
 	plan: PlanDay[],
 	asOf: number
 ): Promise<Roll> {
-	const people = await enrolmentsOf(db, challenge.id);
-	return rollOf(people, challenge, plan, asOf);
+	return rollOf(await enrolmentsOf(db, challenge.id), challenge, plan, asOf);
 }
 
 export function rollOf(people: Enrolment[], challenge: Challenge, plan: PlanDay[], asOf: number): Roll {
-	const policy = creditPolicyOf(challenge);
-	const rows = people.map((person) => ({
-		person,
-		...personDays(
-			plan,
-			windowsOf(challenge, person),
-			{ strip: person.strip, fromDay: person.fromDay },
-			policy,
-			asOf
-		)
-	}));
+	const rows = people.map((person) => rollRow(person, challenge, plan, asOf));
 	return { rows, totals: totalsOf(rows, plan.length), group: adherence(rows.flatMap((row) => row.days)) };
 }

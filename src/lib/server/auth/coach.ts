@@ -1,14 +1,13 @@
-import { object, string } from 'yup';
-import { isZone } from '$core/calendar';
+import { newCoachSchema } from '$contracts/person';
 import type { Context } from '../platform/context';
 import { instant } from '../db/database';
 import { Refusal } from '../platform/errors';
-import { hashToken } from '../platform/ids';
+import { hashToken, newId, type CoachId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { hashPassword, passwordFits } from './password';
 
 export interface Coach {
-	id: string;
+	id: CoachId;
 	email: string;
 	name: string;
 	zone: string;
@@ -22,28 +21,10 @@ const ROTATE_AFTER = 60 * MINUTE;
 /** For this long the token before stays good, for requests already under way. */
 const GRACE = MINUTE;
 
-const newCoach = object({
-	email: string()
-		.trim()
-		.lowercase()
-		.email('${value} is not a mail address')
-		.max(254)
-		.required('a mail address is needed'),
-	name: string().trim().max(80, 'a name has at most 80 letters').required('a name is needed'),
-	zone: string()
-		.test(
-			'zone',
-			'there is no zone ${value}; one looks like Europe/Oslo',
-			(zone) => zone !== undefined && isZone(zone)
-		)
-		.required('a time zone is needed, as in Europe/Oslo'),
-	password: string().min(12, 'a password has at least 12 letters').max(200).required('a password is needed')
-});
-
 /** Makes a coach. @throws Refusal 400 with faults; 409 when the address is taken */
 export async function createCoach({ db, clock, ids }: Context, input: unknown): Promise<Coach> {
-	const { email, name, zone, password } = validate(newCoach, input);
-	const coach = { id: ids.uuid(), email, name, zone };
+	const { email, name, zone, password } = validate(newCoachSchema, input);
+	const coach = { id: newId<'coach'>(ids), email, name, zone };
 	const made = await db.query(
 		`insert into coach (id, email, name, zone, password_hash, created_at) values ($1, $2, $3, $4, $5, $6)
 		 on conflict (email) do nothing returning id`,
@@ -60,7 +41,7 @@ export async function anyCoach({ db }: Pick<Context, 'db'>): Promise<boolean> {
 /** Signs a coach in. @returns the token for the cookie @throws Refusal 401 that does not say which part was wrong */
 export async function signIn(context: Context, email: string, password: string): Promise<string> {
 	const { db } = context;
-	const [found] = await db.query<{ id: string; password_hash: string }>(
+	const [found] = await db.query<{ id: CoachId; password_hash: string }>(
 		'select id, password_hash from coach where email = $1',
 		[email.trim().toLowerCase()]
 	);
@@ -69,7 +50,7 @@ export async function signIn(context: Context, email: string, password: string):
 	return startLogin(context, found.id);
 }
 
-async function startLogin({ db, clock, ids }: Context, coachId: string): Promise<string> {
+async function startLogin({ db, clock, ids }: Context, coachId: CoachId): Promise<string> {
 	const token = ids.secret();
 	const now = clock.now();
 	await db.query('delete from coach_login where coach_id = $1 and expires_at < $2', [coachId, instant(now)]);
@@ -125,6 +106,6 @@ export async function signOut({ db }: Context, token: string): Promise<void> {
 	await db.query('delete from coach_login where token_hash = $1 or previous_hash = $1', [hashToken(token)]);
 }
 
-export async function signOutEverywhere({ db }: Context, coachId: string): Promise<void> {
+export async function signOutEverywhere({ db }: Context, coachId: CoachId): Promise<void> {
 	await db.query('delete from coach_login where coach_id = $1', [coachId]);
 }

@@ -1,15 +1,14 @@
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
-import { idOf, notFound } from '../platform/errors';
-import { hashToken } from '../platform/ids';
+import { hashToken, type ChallengeId, type EnrolmentId } from '../platform/ids';
 
 /** A device that opened its link stays known for this long. */
 const LOGIN_LASTS = 120 * 86_400_000;
 
 /** The person behind a personal link, as far as every page needs it. */
 export interface Person {
-	enrolmentId: string;
-	challengeId: string;
+	enrolmentId: EnrolmentId;
+	challengeId: ChallengeId;
 	name: string;
 	zone: string;
 }
@@ -18,7 +17,7 @@ export interface Person {
 export async function makeLink(
 	tx: Queries,
 	{ clock, ids }: Omit<Context, 'db'>,
-	enrolmentId: string
+	enrolmentId: EnrolmentId
 ): Promise<string> {
 	const secret = ids.secret();
 	await tx.query('update enrolment set link_hash = $2, link_made_at = $3 where id = $1', [
@@ -28,34 +27,6 @@ export async function makeLink(
 	]);
 	await tx.query('delete from participant_login where enrolment_id = $1', [enrolmentId]);
 	return secret;
-}
-
-async function ownEnrolment(tx: Queries, coachId: string, enrolmentId: string): Promise<void> {
-	const rows = await tx.query(
-		'select 1 from enrolment e join challenge c on c.id = e.challenge_id where e.id = $1 and c.coach_id = $2',
-		[idOf(enrolmentId, 'person'), coachId]
-	);
-	if (rows.length === 0) throw notFound('person');
-}
-
-/** Makes a person's link anew. @throws Refusal 404 */
-export function renewLink(context: Context, coachId: string, enrolmentId: string): Promise<string> {
-	return context.db.transaction(async (tx) => {
-		await ownEnrolment(tx, coachId, enrolmentId);
-		return makeLink(tx, context, enrolmentId);
-	});
-}
-
-/** Ends a person's link and calendar address and signs their devices out. @throws Refusal 404 */
-export function revokeLink({ db }: Context, coachId: string, enrolmentId: string): Promise<void> {
-	return db.transaction(async (tx) => {
-		await ownEnrolment(tx, coachId, enrolmentId);
-		await tx.query(
-			'update enrolment set link_hash = null, link_made_at = null, feed_hash = null where id = $1',
-			[enrolmentId]
-		);
-		await tx.query('delete from participant_login where enrolment_id = $1', [enrolmentId]);
-	});
 }
 
 /** Exchanges the secret of a link for the token of a cookie; null when the link is not good (any more). */

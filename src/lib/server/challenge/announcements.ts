@@ -1,9 +1,10 @@
-import { boolean, number, object, string } from 'yup';
-import { dateIn, dateOfDay, daysBetween, instantOf } from '$core/calendar';
-import { challengeOf, type Challenge } from './challenge';
+import { announcementSchema } from '$contracts/announcement';
+import { dateOfDay, dayInZone, instantOf } from '$core/calendar';
+import type { Challenge, OwnedChallenge } from './challenge';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { idOf, Refusal } from '../platform/errors';
+import type { ChallengeId } from '../platform/ids';
 import { validate } from '../web/validate';
 
 /** Something that a coach tells everybody of a challenge; it stands on their page of today. */
@@ -13,16 +14,6 @@ export interface Announcement {
 	/** Epoch milliseconds. */
 	at: number;
 }
-
-export const ANNOUNCEMENT_LENGTH = 600;
-const announcementSchema = object({
-	text: string()
-		.trim()
-		.max(ANNOUNCEMENT_LENGTH, `at most ${ANNOUNCEMENT_LENGTH} letters`)
-		.required('a notice needs some words'),
-	day: number().integer().min(1).nullable().default(null),
-	once: boolean().default(false)
-});
 
 /** When a notice of a day goes up: as the day opens by the coach’s clock. */
 const goesUp = (challenge: Challenge, day: number): number =>
@@ -36,12 +27,10 @@ const goesUp = (challenge: Challenge, day: number): number =>
  */
 export async function postAnnouncement(
 	{ db, clock, ids }: Context,
-	coachId: string,
-	challengeId: string,
+	challenge: OwnedChallenge,
 	raw: unknown
 ): Promise<void> {
 	const { text, day, once } = validate(announcementSchema, raw);
-	const challenge = await challengeOf(db, coachId, challengeId);
 	if (day !== null && day > challenge.days)
 		throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${day}.`);
 	const at = day === null ? clock.now() : Math.max(clock.now(), goesUp(challenge, day));
@@ -64,10 +53,7 @@ export async function messagesOf(
 		[challenge.id]
 	);
 	return rows.map(({ text, at }) => ({
-		day: Math.min(
-			challenge.days,
-			Math.max(1, daysBetween(challenge.startsOn, dateIn(challenge.coachZone, at)) + 1)
-		),
+		day: Math.min(challenge.days, Math.max(1, dayInZone(challenge.startsOn, challenge.coachZone, at))),
 		text
 	}));
 }
@@ -75,14 +61,12 @@ export async function messagesOf(
 /** Takes one down. @throws Refusal 404 */
 export async function removeAnnouncement(
 	db: Queries,
-	coachId: string,
-	challengeId: string,
+	{ id }: OwnedChallenge,
 	announcementId: string
 ): Promise<void> {
-	const { id } = await challengeOf(db, coachId, challengeId);
 	await db.query('delete from announcement where challenge_id = $1 and id = $2', [
 		id,
-		idOf(announcementId, 'notice')
+		idOf(announcementId, 'announcement')
 	]);
 }
 
@@ -92,7 +76,7 @@ const STANDS_DAYS = 7;
 /** All that is up or waits to go up, for the coach: the last first. */
 export function allAnnouncements(
 	{ db, clock }: Pick<Context, 'db' | 'clock'>,
-	challengeId: string
+	challengeId: ChallengeId
 ): Promise<Announcement[]> {
 	return db.query(
 		'select id, text, at from announcement where challenge_id = $1 and at > $2 order by at desc, id limit 100',
@@ -103,7 +87,7 @@ export function allAnnouncements(
 /** What has gone up within the last week, the newest first. */
 export function announcementsOf(
 	{ db, clock }: Pick<Context, 'db' | 'clock'>,
-	challengeId: string
+	challengeId: ChallengeId
 ): Promise<Announcement[]> {
 	const now = clock.now();
 	return db.query(

@@ -1,28 +1,26 @@
-import { entryOf, type Strip } from '$core/day';
-import { dayState, type DayResult } from '$core/day';
-import { type DayKind, type DueWindow } from '$core/calendar';
-import type { LoggedSet } from '$core/day';
+/** A participant's own days: where they stand, and what a day asks of them. */
+import { personalSession, type PersonDay, type PersonalChange, type LoggedSet, type Strip } from '$core/day';
 import { outlineOf, type Outline } from '$core/analysis';
-import { prescriptionOf, type PrescribedExercise } from '$core/session';
+import type { Practice } from '$core/practice';
+import type { PrescribedExercise, Session } from '$core/session';
+import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
 import type { Person } from '../auth/link';
-import { challengeById, creditPolicyOf, type Challenge } from '../challenge/challenge';
+import { challengeById, type Challenge } from '../challenge/challenge';
+import { only, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
-import { only } from '../db/database';
 import { idOf, notFound } from '../platform/errors';
-import { windowsOf } from './windows';
-import { planOf, type PlanDay } from '../plan/plan';
+import type { EnrolmentId, VersionId } from '../platform/ids';
+import { planOf, type PlanDay } from '../plan/plan-days';
 import { practiceOf } from '../practice/practice';
 import { versionById } from '../session/sessions';
-import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
+import { overridesOf } from './overrides';
+import { daysOf } from './person-days';
 
 /** Where one person stands in their challenge. */
 export interface Standing {
 	challenge: Challenge;
 	plan: PlanDay[];
-	windows: DueWindow[];
-	days: DayResult[];
-	strip: Strip;
-	fromDay: number;
+	days: PersonDay[];
 	shiftDays: number;
 	/** The newest day that has opened; null before the first. */
 	today: number | null;
@@ -37,38 +35,22 @@ export async function standingOf({ db, clock }: Context, person: Person): Promis
 			[person.enrolmentId]
 		)
 	);
-	const windows = windowsOf(challenge, { zone: person.zone, shiftDays: own.shiftDays });
 	const now = clock.now();
-	const policy = creditPolicyOf(challenge);
-	const days = plan.map((day, i) =>
-		dayState(day.kind, windows[i] as DueWindow, entryOf(own.strip, day.day), policy, now, {
-			notYours: day.day < own.fromDay,
-			cancelled: day.cancelled !== null
-		})
-	);
-	const opened = windows.filter((window) => window.opens <= now).length;
-	return {
-		challenge,
-		plan,
-		windows,
-		days,
-		strip: own.strip,
-		fromDay: own.fromDay,
-		shiftDays: own.shiftDays,
-		today: opened > 0 ? opened : null
-	};
+	const days = daysOf(challenge, plan, { ...own, zone: person.zone }, now);
+	const opened = days.filter(({ window }) => window.opens <= now).length;
+	return { challenge, plan, days, shiftDays: own.shiftDays, today: opened > 0 ? opened : null };
 }
 
-export interface OwnDay {
-	day: number;
-	kind: DayKind;
-	/** Why nobody has to do it; null: they do. */
-	cancelled: string | null;
-	window: DueWindow;
-	result: DayResult;
-	/** What came in for it, null when nothing did. */
-	checkin: OwnCheckin | null;
-	session: OwnSession | null;
+/** What a version of a session asks of one person on a day, as it was at an instant. */
+export async function prescriptionFor(
+	db: Queries,
+	enrolmentId: EnrolmentId,
+	day: number,
+	body: Session,
+	practice: Practice,
+	at: number
+) {
+	return personalSession(body, day, await overridesOf(db, enrolmentId, at), practice);
 }
 
 /** A session as a participant's page needs it: nothing is left to look up or to work out. */
@@ -77,10 +59,18 @@ export interface OwnSession {
 	versionId: string;
 	outline: Outline;
 	asked: PrescribedExercise[];
+	/** What is different for them, and why. */
+	changes: PersonalChange[];
+}
+
+export interface OwnDay extends PersonDay {
+	/** What came in for it, null when nothing did. */
+	checkin: OwnCheckin | null;
+	session: OwnSession | null;
 }
 
 export interface OwnCheckin extends CheckinFacts {
-	versionId: string | null;
+	versionId: VersionId | null;
 	sets: LoggedSet[];
 }
 
@@ -90,11 +80,7 @@ const CHECKIN = `select ${CHECKIN_FACTS}, c.version_id as "versionId",
 	from checkin c`;
 
 /** What stands for a day, after corrections. */
-export async function checkinOfDay(
-	{ db }: Pick<Context, 'db'>,
-	enrolmentId: string,
-	day: number
-): Promise<OwnCheckin | null> {
+async function checkinOfDay(db: Queries, enrolmentId: EnrolmentId, day: number): Promise<OwnCheckin | null> {
 	const [found] = await db.query<OwnCheckin>(
 		`${CHECKIN} where c.enrolment_id = $1 and c.day = $2 and c.replaced_at is null`,
 		[enrolmentId, day]
@@ -126,21 +112,34 @@ export async function openDay(
 	day: number,
 	standing?: Standing
 ): Promise<OwnDay> {
-	const { windows, days, plan, fromDay } = standing ?? (await standingOf(context, person));
-	const window = windows[day - 1];
+	const { challenge, days, plan } = standing ?? (await standingOf(context, person));
+	const found = days[day - 1];
 	const planned = plan[day - 1];
-	const result = days[day - 1];
-	if (!window || !planned || !result || day < fromDay || context.clock.now() < window.opens)
-		throw notFound('day');
-	const checkin = await checkinOfDay(context, person.enrolmentId, day);
+	if (!found?.open || !planned) throw notFound('day');
+	const checkin = await checkinOfDay(context.db, person.enrolmentId, day);
 	const versionId = checkin?.versionId ?? planned.versionId;
-	const session = versionId ? await ownSession(context, person, versionId) : null;
-	return { day, kind: planned.kind, cancelled: planned.cancelled, window, result, checkin, session };
+	const at = checkin?.receivedAt ?? context.clock.now();
+	const session = versionId ? await ownSession(context.db, challenge, person, day, versionId, at) : null;
+	return { ...found, checkin, session };
 }
 
-async function ownSession({ db }: Context, person: Person, versionId: string): Promise<OwnSession> {
-	const { coachId } = await challengeById(db, person.challengeId);
+async function ownSession(
+	db: Queries,
+	{ coachId }: Challenge,
+	{ enrolmentId }: Person,
+	day: number,
+	versionId: VersionId,
+	at: number
+): Promise<OwnSession | null> {
 	const { name, body } = await versionById(db, versionId);
 	const practice = await practiceOf(db, coachId);
-	return { name, versionId, outline: outlineOf(body, practice), asked: prescriptionOf(body, practice) };
+	const own = await prescriptionFor(db, enrolmentId, day, body, practice, at);
+	if (!own) return null;
+	return {
+		name,
+		versionId,
+		outline: outlineOf(own.session, practice),
+		asked: own.asked,
+		changes: own.changes
+	};
 }

@@ -5,14 +5,14 @@ export interface Queries {
 	 * Dates come back as `YYYY-MM-DD`, instants as epoch milliseconds, JSON as values.
 	 */
 	query<Row = Record<string, unknown>>(text: string, values?: unknown[]): Promise<Row[]>;
+	/** Runs a script of several statements, as migrations are. */
+	script(sql: string): Promise<void>;
 }
 
 export interface Database extends Queries {
 	readonly kind: 'pglite' | 'postgres';
 	/** Runs `work` in one transaction; a throw within rolls it back. */
 	transaction<T>(work: (tx: Queries) => Promise<T>): Promise<T>;
-	/** Runs a script of several statements, as migrations are. */
-	script(sql: string): Promise<void>;
 	close(): Promise<void>;
 }
 

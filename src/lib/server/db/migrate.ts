@@ -1,39 +1,62 @@
+import { Umzug, type UmzugStorage } from 'umzug';
 import type { Database, Queries } from './database';
 
-const FILES = import.meta.glob<string>('./migrations/*.sql', {
+/** Steps in SQL, and those that need the program itself to read what was kept as text. */
+const SCRIPTS = import.meta.glob<string>('./migrations/*.sql', {
 	query: '?raw',
 	import: 'default',
 	eager: true
 });
+const PROGRAMS = import.meta.glob<(tx: Queries) => Promise<void>>('./migrations/[0-9]*.ts', {
+	import: 'up',
+	eager: true
+});
 
-interface Migration {
+interface Step {
 	number: number;
 	name: string;
-	sql: string;
+	run: (tx: Queries) => Promise<void>;
 }
 
-const MIGRATIONS: Migration[] = Object.entries(FILES)
-	.map(([path, sql]) => {
-		const name = path.split('/').at(-1)?.replace('.sql', '') ?? path;
-		return { number: Number(name.slice(0, 4)), name, sql };
-	})
-	.sort((a, b) => a.number - b.number);
+const nameOf = (path: string): string =>
+	path
+		.split('/')
+		.at(-1)
+		?.replace(/\.\w+$/, '') ?? path;
+const stepOf = (path: string, run: Step['run']): Step => {
+	const name = nameOf(path);
+	return { number: Number(name.slice(0, 4)), name, run };
+};
+const STEPS: readonly Step[] = [
+	...Object.entries(SCRIPTS).map(([path, sql]) => stepOf(path, (tx) => tx.script(sql))),
+	...Object.entries(PROGRAMS).map(([path, up]) => stepOf(path, up))
+].sort((a, b) => a.number - b.number);
 
 /** Number of the newest migration that this program knows. */
-export const NEWEST = MIGRATIONS.at(-1)?.number ?? 0;
+export const NEWEST = STEPS.at(-1)?.number ?? 0;
 
 export async function schemaVersion(db: Queries): Promise<number> {
 	const rows = await db.query<{ version: number | null }>('select max(number) as version from migration');
 	return rows[0]?.version ?? 0;
 }
 
-/** Statements of a migration; ours hold no semicolon within a statement. */
-const statementsOf = (sql: string): string[] =>
-	sql
-		.replace(/^\s*--.*$/gm, '')
-		.split(';')
-		.map((statement) => statement.trim())
-		.filter(Boolean);
+/** Runs a step and notes it in one transaction. Of several processes that start at once one takes it. */
+const take = (db: Database, { number, name, run }: Step): Promise<void> =>
+	db.transaction(async (tx) => {
+		await tx.query('lock table migration in exclusive mode');
+		const done = await tx.query('select 1 from migration where number = $1', [number]);
+		if (done.length > 0) return;
+		await run(tx);
+		await tx.query('insert into migration (number, name, at) values ($1, $2, now())', [number, name]);
+	});
+
+/** Which steps were taken; they note themselves, within their own transactions. */
+const storageOf = (db: Database): UmzugStorage => ({
+	executed: async () =>
+		(await db.query<{ name: string }>('select name from migration')).map(({ name }) => name),
+	logMigration: () => Promise.resolve(),
+	unlogMigration: () => Promise.reject(new Error('migrations are not taken back; restore a backup'))
+});
 
 /**
  * Brings a database to the newest schema, each step in a transaction of its own.
@@ -48,21 +71,10 @@ export async function migrate(db: Database): Promise<string[]> {
 	const before = await schemaVersion(db);
 	if (before > NEWEST)
 		throw new Error(`The database has schema ${before}; this program knows ${NEWEST}. Start a newer one.`);
-	const taken: string[] = [];
-	for (const step of MIGRATIONS.filter((m) => m.number > before)) {
-		const mine = await db.transaction(async (tx) => {
-			// Several processes may start at once on a server: the first takes the step, the others see it done.
-			await tx.query('lock table migration in exclusive mode');
-			const done = await tx.query('select 1 from migration where number = $1', [step.number]);
-			if (done.length > 0) return false;
-			for (const statement of statementsOf(step.sql)) await tx.query(statement);
-			await tx.query('insert into migration (number, name, at) values ($1, $2, now())', [
-				step.number,
-				step.name
-			]);
-			return true;
-		});
-		if (mine) taken.push(step.name);
-	}
-	return taken;
+	const umzug = new Umzug({
+		migrations: STEPS.map((step) => ({ name: step.name, up: () => take(db, step) })),
+		storage: storageOf(db),
+		logger: undefined
+	});
+	return (await umzug.up()).map(({ name }) => name);
 }

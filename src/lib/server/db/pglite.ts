@@ -3,12 +3,15 @@ import { PGlite } from '@electric-sql/pglite';
 import { READERS, type Database, type Queries } from './database';
 import { lockDirectory } from './lock';
 
-type Runner = Pick<PGlite, 'query'>;
+type Runner = Pick<PGlite, 'query' | 'exec'>;
 
 const queriesOf = (runner: Runner): Queries => ({
 	async query<Row>(text: string, values: unknown[] = []) {
 		const result = await runner.query<Row>(text, values, { parsers: READERS });
 		return result.rows;
+	},
+	async script(sql) {
+		await runner.exec(sql);
 	}
 });
 
@@ -17,10 +20,7 @@ export function pgliteDatabase(db: PGlite, release: () => Promise<void> = () => 
 	return {
 		kind: 'pglite',
 		...queriesOf(db),
-		transaction: (work) => db.transaction((tx) => work(queriesOf(tx as unknown as Runner))),
-		async script(sql) {
-			await db.exec(sql);
-		},
+		transaction: (work) => db.transaction((tx) => work(queriesOf(tx))),
 		async close() {
 			await db.close();
 			await release();

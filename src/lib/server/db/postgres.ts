@@ -10,6 +10,9 @@ const queriesOf = (runner: pg.Pool | pg.PoolClient): Queries => ({
 	async query<Row>(text: string, values: unknown[] = []) {
 		const result = await runner.query<Row & pg.QueryResultRow>(text, values);
 		return result.rows;
+	},
+	async script(sql) {
+		await runner.query(sql);
 	}
 });
 
@@ -34,9 +37,6 @@ export function openPostgres(connectionString: string): Database {
 			} finally {
 				client.release();
 			}
-		},
-		async script(sql) {
-			await pool.query(sql);
 		},
 		close: () => pool.end()
 	};

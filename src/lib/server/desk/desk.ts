@@ -1,9 +1,10 @@
 import { minutesIn } from '$core/calendar';
-import type { Challenge } from '../challenge/challenge';
+import { isSilent } from '$core/attendance';
+import type { HouseRules } from '$core/practice';
+import type { RollRow } from '../attendance/roll';
+import type { ChallengeId, EnrolmentId } from '../platform/ids';
 import { instant, type Queries } from '../db/database';
 import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
-import type { Enrolment } from '../people/enrolments';
-import { windowsOf } from '../day/windows';
 
 /** One hour at which a day opens, and for whom. */
 export interface Opening {
@@ -12,12 +13,12 @@ export interface Opening {
 }
 
 /** When a day opens for whom, earliest first. */
-export function openingsOf(challenge: Challenge, people: Enrolment[], day: number): Opening[] {
+export function openingsOf(rows: readonly RollRow[], day: number): Opening[] {
 	const byInstant = new Map<number, Opening>();
-	for (const person of people) {
-		if (day < person.fromDay) continue;
-		const opens = windowsOf(challenge, person)[day - 1]?.opens;
-		if (opens === undefined) continue;
+	for (const { person, days } of rows) {
+		const own = days[day - 1];
+		if (!own?.theirs) continue;
+		const { opens } = own.window;
 		const opening = byInstant.get(opens) ?? { opens, people: [] };
 		opening.people.push({
 			id: person.id,
@@ -30,14 +31,20 @@ export function openingsOf(challenge: Challenge, people: Enrolment[], day: numbe
 	return [...byInstant.values()].sort((a, b) => a.opens - b.opens);
 }
 
+/** People without a check-in for as many days as the house calls silent, the longest first. */
+export const silentOf = (rows: readonly RollRow[], house: HouseRules): RollRow[] =>
+	rows
+		.filter((row) => isSilent(row, house))
+		.sort((a, b) => b.silent - a.silent || a.person.name.localeCompare(b.person.name, 'en'));
+
 interface CameIn extends CheckinFacts {
-	enrolmentId: string;
+	enrolmentId: EnrolmentId;
 	name: string;
 	day: number;
 }
 
 /** Check-ins of a challenge received within (from, to]: reports of pain first, then the newest. */
-export function cameIn(db: Queries, challengeId: string, from: number, to: number): Promise<CameIn[]> {
+export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: number): Promise<CameIn[]> {
 	return db.query(
 		`select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day
 		 from checkin c

@@ -1,4 +1,5 @@
 import { EXERCISE_LIMITS, libraryOf, STANDARD, type Exercise, type Library } from '$core/exercise';
+import type { CoachId } from '../platform/ids';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
@@ -23,7 +24,7 @@ const exerciseOf = ({ id, name, formerly, body, retired }: Row): Exercise => ({
 });
 
 /** A coach's own exercises, the retired too, by name. */
-export async function ownExercises(db: Queries, coachId: string): Promise<Exercise[]> {
+export async function ownExercises(db: Queries, coachId: CoachId): Promise<Exercise[]> {
 	const rows = await db.query<Row>(`select ${COLUMNS} from exercise where coach_id = $1 order by name`, [
 		coachId
 	]);
@@ -31,11 +32,11 @@ export async function ownExercises(db: Queries, coachId: string): Promise<Exerci
 }
 
 /** What ships and her own, as one. */
-export async function libraryFor(db: Queries, coachId: string): Promise<Library> {
+export async function libraryFor(db: Queries, coachId: CoachId): Promise<Library> {
 	return libraryOf(await ownExercises(db, coachId));
 }
 
-async function ownById(db: Queries, coachId: string, id: string): Promise<Exercise> {
+async function ownById(db: Queries, coachId: CoachId, id: string): Promise<Exercise> {
 	const [row] = await db.query<Row>(
 		`select ${COLUMNS} from exercise where coach_id = $1 and id = $2 for update`,
 		[coachId, idOf(id, 'exercise')]
@@ -45,7 +46,7 @@ async function ownById(db: Queries, coachId: string, id: string): Promise<Exerci
 }
 
 /** No two of one coach, and none of the library, have one name. */
-async function nameIsFree(db: Queries, coachId: string, name: string, except: string | null): Promise<void> {
+async function nameIsFree(db: Queries, coachId: CoachId, name: string, except: string | null): Promise<void> {
 	const taken = await db.query(
 		'select 1 from exercise where coach_id = $1 and lower(name) = lower($2) and id is distinct from $3',
 		[coachId, name, except]
@@ -63,7 +64,7 @@ async function nameIsFree(db: Queries, coachId: string, name: string, except: st
 async function insert(
 	tx: Queries,
 	{ clock, ids }: Context,
-	coachId: string,
+	coachId: CoachId,
 	input: ExerciseInput
 ): Promise<string> {
 	const { name, ...body } = input;
@@ -76,7 +77,7 @@ async function insert(
 	return id;
 }
 
-async function roomFor(tx: Queries, coachId: string, more: number): Promise<void> {
+async function roomFor(tx: Queries, coachId: CoachId, more: number): Promise<void> {
 	const rows = await tx.query<{ n: number }>('select count(*)::int as n from exercise where coach_id = $1', [
 		coachId
 	]);
@@ -88,7 +89,7 @@ async function roomFor(tx: Queries, coachId: string, more: number): Promise<void
 }
 
 /** Adds an exercise of the coach's own. @throws Refusal 400 with faults, 409 when the name is taken */
-export async function createExercise(context: Context, coachId: string, raw: unknown): Promise<string> {
+export async function createExercise(context: Context, coachId: CoachId, raw: unknown): Promise<string> {
 	const input = bodyOf(validate(exerciseSchema, raw));
 	return context.db.transaction(async (tx) => {
 		await nameIsFree(tx, coachId, input.name, null);
@@ -100,7 +101,7 @@ export async function createExercise(context: Context, coachId: string, raw: unk
 /** Adds many at once, or none. @throws Refusal 400, 409 */
 export async function createExercises(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	inputs: ExerciseInput[]
 ): Promise<number> {
 	await context.db.transaction(async (tx) => {
@@ -119,7 +120,7 @@ export async function createExercises(
  */
 export async function changeExercise(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	id: string,
 	raw: unknown
 ): Promise<void> {
@@ -145,7 +146,7 @@ export async function changeExercise(
 /** Takes one out of what is offered, or back in; sessions that have it keep it. @throws Refusal 404 */
 export async function retireExercise(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	id: string,
 	retired: boolean
 ): Promise<void> {

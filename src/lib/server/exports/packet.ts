@@ -1,16 +1,20 @@
+import { outlineOf, type Outline } from '$core/analysis';
+import { dateOfDay, dayInZone, type DayKind } from '$core/calendar';
+import { personalSession } from '$core/day';
 import { figureOf, figureSvg } from '$core/figures';
 import { testText } from '$core/plan';
-import { dateIn, dateOfDay, daysBetween, type DayKind } from '$core/calendar';
-import { outlineOf, type Outline } from '$core/analysis';
-import { prescriptionOf, type PrescribedExercise, type Session } from '$core/session';
-import { challengeById, challengeOf, type Challenge } from '../challenge/challenge';
-import type { Context } from '../platform/context';
+import type { PrescribedExercise, Session } from '$core/session';
+import type { Person } from '../auth/link';
+import { challengeById, type Challenge, type OwnedChallenge } from '../challenge/challenge';
+import { allOverrides, heldAt } from '../day/overrides';
+import { daysOf } from '../day/person-days';
 import type { Queries } from '../db/database';
-import { practiceOf } from '../practice/practice';
-import { enrolmentOf } from '../people/enrolments';
-import { windowsOf } from '../day/windows';
-import { planOf } from '../plan/plan';
+import { enrolmentById, type Enrolment, type OwnPerson } from '../people/enrolments';
+import type { Context } from '../platform/context';
+import type { EnrolmentId, VersionId } from '../platform/ids';
+import { planOf, type PlanDay } from '../plan/plan-days';
 import { planRules } from '../plan/prescribed';
+import { practiceOf } from '../practice/practice';
 
 export interface PacketDay {
 	day: number;
@@ -32,125 +36,108 @@ export interface Packet {
 	figures: Map<string, string>;
 }
 
-/** Whose packet, and which of its days are out: those of days ahead stay with the coach unless she puts them in. */
+/** Whose packet, with how each day stands for them; null: anybody's, by the group's dates. */
 interface Reader {
 	name: string | null;
-	enrolmentId: string | null;
+	enrolmentId: EnrolmentId | null;
 	shiftDays: number;
-	isOut: (day: number) => boolean;
-	isTheirs: (day: number) => boolean;
+	/** Days that are theirs and released; those ahead stay with the coach unless she puts them in. */
+	has: (day: number, ahead: boolean) => boolean;
 }
 
-async function readerOf(
-	{ db, clock }: Context,
-	challenge: Challenge,
-	enrolmentId: string | null
-): Promise<Reader> {
-	const now = clock.now();
-	if (enrolmentId === null) {
-		const groupDay = daysBetween(challenge.startsOn, dateIn(challenge.coachZone, now)) + 1;
-		return {
-			name: null,
-			enrolmentId,
-			shiftDays: 0,
-			isOut: (day) => day <= groupDay,
-			isTheirs: () => true
-		};
-	}
-	const person = await enrolmentOf(db, challenge.id, enrolmentId);
-	const windows = windowsOf(challenge, person);
+const anybody = ({ clock }: Context, { startsOn, coachZone }: Challenge): Reader => {
+	const today = dayInZone(startsOn, coachZone, clock.now());
+	return { name: null, enrolmentId: null, shiftDays: 0, has: (day, ahead) => ahead || day <= today };
+};
+
+const somebody = ({ clock }: Context, challenge: Challenge, plan: PlanDay[], person: Enrolment): Reader => {
+	const days = daysOf(challenge, plan, person, clock.now());
 	return {
 		name: person.name,
-		enrolmentId,
+		enrolmentId: person.id,
 		shiftDays: person.shiftDays,
-		isOut: (day) => (windows[day - 1]?.opens ?? Infinity) <= now,
-		isTheirs: (day) => day >= person.fromDay
+		has: (day, ahead) => {
+			const own = days[day - 1];
+			return own !== undefined && own.theirs && (ahead || own.open);
+		}
 	};
-}
+};
 
-/** What somebody has checked in with stays what they did, also on paper: versions by day. */
-async function doneWith(db: Queries, enrolmentId: string | null): Promise<Map<number, string>> {
+/** What somebody has checked in with stays what they did, also on paper: versions and instants by day. */
+async function doneWith(
+	db: Queries,
+	enrolmentId: EnrolmentId | null
+): Promise<Map<number, { versionId: VersionId; at: number }>> {
 	if (enrolmentId === null) return new Map();
-	const rows = await db.query<{ day: number; versionId: string }>(
-		`select day, version_id as "versionId" from checkin
+	const rows = await db.query<{ day: number; versionId: VersionId; at: number }>(
+		`select day, version_id as "versionId", received_at as at from checkin
 		 where enrolment_id = $1 and replaced_at is null and version_id is not null`,
 		[enrolmentId]
 	);
-	return new Map(rows.map(({ day, versionId }) => [day, versionId]));
+	return new Map(rows.map(({ day, ...done }) => [day, done]));
 }
+
+type PacketSession = NonNullable<PacketDay['session']>;
 
 async function packet(
 	context: Context,
 	challenge: Challenge,
-	enrolmentId: string | null,
+	person: Enrolment | null,
 	ahead: boolean
 ): Promise<Packet> {
-	const { db } = context;
-	const reader = await readerOf(context, challenge, enrolmentId);
-	const own = await doneWith(db, enrolmentId);
-	const plan = (await planOf(db, challenge))
-		.filter(({ day, kind }) => kind !== 'rest' && reader.isTheirs(day) && (ahead || reader.isOut(day)))
-		.map((day) => ({ ...day, versionId: own.get(day.day) ?? day.versionId }));
-	const rows = await db.query<{ id: string; name: string; body: Session }>(
+	const { db, clock } = context;
+	const plan = await planOf(db, challenge);
+	const reader = person ? somebody(context, challenge, plan, person) : anybody(context, challenge);
+	const done = await doneWith(db, reader.enrolmentId);
+	const days = plan
+		.filter(({ day, kind }) => kind !== 'rest' && reader.has(day, ahead))
+		.map((day) => ({ ...day, versionId: done.get(day.day)?.versionId ?? day.versionId }));
+	const rows = await db.query<{ id: VersionId; name: string; body: Session }>(
 		`select v.id, s.name, v.body from session_version v join session s on s.id = v.session_id
 		 where v.id = any($1::uuid[])`,
-		[[...new Set(plan.flatMap(({ versionId }) => versionId ?? []))]]
+		[[...new Set(days.flatMap(({ versionId }) => versionId ?? []))]]
 	);
-	const { rules } = await planRules(db, challenge.id);
-	const testsOn = new Map(
-		(
-			await db.query<{ day: number; tests: string[] }>(
-				'select day, tests from plan_day where challenge_id = $1',
-				[challenge.id]
-			)
-		).map(({ day, tests }) => [day, tests])
-	);
+	const versions = new Map(rows.map((row) => [row.id, row]));
+	const { rules, testsOn } = await planRules(db, challenge.id);
 	const practice = await practiceOf(db, challenge.coachId);
-	const sessions = new Map(
-		rows.map(({ id, name, body }) => [
-			id,
-			{ name, outline: outlineOf(body, practice), asked: prescriptionOf(body, practice) }
-		])
-	);
-	const names = new Set([...sessions.values()].flatMap(({ asked }) => asked.map(({ exercise }) => exercise)));
-	const figures = new Map<string, string>();
-	for (const name of names) {
-		const figure = figureOf(name, practice.library);
-		if (figure) figures.set(name, figureSvg(figure));
-	}
-	return {
-		challenge: challenge.name,
-		goal: challenge.goal,
-		person: reader.name,
-		figures,
-		days: plan.map(({ day, kind, cancelled, versionId }) => ({
-			day,
-			date: dateOfDay(day, challenge.startsOn, reader.shiftDays),
-			kind,
-			cancelled,
-			session: (versionId && sessions.get(versionId)) || null,
-			tests: rules.tests.filter(({ id }) => testsOn.get(day)?.includes(id)).map(testText)
-		}))
+	const overrides = reader.enrolmentId ? await allOverrides(db, reader.enrolmentId) : [];
+	const sessionOf = (day: number, versionId: VersionId | null): PacketSession | null => {
+		const version = versionId && versions.get(versionId);
+		if (!version) return null;
+		const at = done.get(day)?.at ?? clock.now();
+		const own = personalSession(version.body, day, overrides.filter(heldAt(at)), practice);
+		return own && { name: version.name, outline: outlineOf(own.session, practice), asked: own.asked };
 	};
+	const printed = days.map(({ day, kind, cancelled, versionId }) => ({
+		day,
+		date: dateOfDay(day, challenge.startsOn, reader.shiftDays),
+		kind,
+		cancelled,
+		session: sessionOf(day, versionId),
+		tests: rules.tests.filter(({ id }) => testsOn.get(day)?.includes(id)).map(testText)
+	}));
+	const figures = new Map<string, string>();
+	for (const { exercise } of printed.flatMap(({ session }) => session?.asked ?? [])) {
+		const figure = figures.has(exercise) ? null : figureOf(exercise, practice.library);
+		if (figure) figures.set(exercise, figureSvg(figure));
+	}
+	return { challenge: challenge.name, goal: challenge.goal, person: reader.name, figures, days: printed };
 }
 
 /**
  * A packet as the coach asks for it.
- * @param enrolmentId whose; null: for anybody, by the group’s dates
- * @param ahead whether days that are not out yet are in it
- * @throws Refusal 404
+ * @param person whose; null: for anybody, by the group’s dates
+ * @param ahead whether days that are not released yet are in it
  */
-export async function coachPacket(
+export const coachPacket = (
 	context: Context,
-	coachId: string,
-	challengeId: string,
-	enrolmentId: string | null,
+	challenge: OwnedChallenge,
+	person: OwnPerson | null,
 	ahead: boolean
-): Promise<Packet> {
-	return packet(context, await challengeOf(context.db, coachId, challengeId), enrolmentId, ahead);
-}
+): Promise<Packet> => packet(context, challenge, person, ahead);
 
-/** A participant’s own packet: what is out for them, and no day more. */
-export async function ownPacket(context: Context, challengeId: string, enrolmentId: string): Promise<Packet> {
-	return packet(context, await challengeById(context.db, challengeId), enrolmentId, false);
+/** A participant’s own packet: what is released to them, and no day more. */
+export async function ownPacket(context: Context, { challengeId, enrolmentId }: Person): Promise<Packet> {
+	const challenge = await challengeById(context.db, challengeId);
+	return packet(context, challenge, await enrolmentById(context.db, enrolmentId), false);
 }

@@ -1,8 +1,9 @@
 import { resolvePlan, planSheet, type PlanSheet } from '$core/plan';
-import { challengeOf } from '../challenge/challenge';
+import type { OwnedChallenge } from '../challenge/challenge';
 import type { Context } from '../platform/context';
 import { practiceOf } from '../practice/practice';
-import { openPlan, planOf } from '../plan/plan';
+import { openPlan } from '../plan/plan';
+import { planOf } from '../plan/plan-days';
 
 /** The sheet of a challenge with what stands at its head. */
 export interface ChallengeSheet extends PlanSheet {
@@ -13,17 +14,12 @@ export interface ChallengeSheet extends PlanSheet {
 	budgetMinutes: number;
 }
 
-/** The whole plan of a challenge for a wall. @throws Refusal 404 */
-export async function challengeSheet(
-	context: Context,
-	coachId: string,
-	challengeId: string
-): Promise<ChallengeSheet> {
+/** The whole plan of a challenge for a wall. */
+export async function challengeSheet(context: Context, challenge: OwnedChallenge): Promise<ChallengeSheet> {
 	const { db } = context;
-	const challenge = await challengeOf(db, coachId, challengeId);
 	const { plan, sessions } = await openPlan(context, challenge);
 	const cancelled = (await planOf(db, challenge)).map((day) => day.cancelled);
-	const resolved = resolvePlan(plan, sessions, await practiceOf(db, coachId));
+	const resolved = resolvePlan(plan, sessions, await practiceOf(db, challenge.coachId));
 	const { name, goal, startsOn, days, budgetMinutes } = challenge;
 	return { name, goal, startsOn, days, budgetMinutes, ...planSheet(resolved, startsOn, cancelled) };
 }

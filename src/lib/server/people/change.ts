@@ -1,42 +1,30 @@
-import { mixed, object, string } from 'yup';
-import { LEVELS, type Level } from '$core/people';
-import { isZone } from '$core/calendar';
+import { personSchema } from '$contracts/person';
+import { readKit } from '$core/kit';
 import type { Context } from '../platform/context';
+import { participantChanged } from '../day/changed';
 import { validate } from '../web/validate';
-import { enrolmentOf } from './enrolments';
+import type { OwnPerson } from './enrolments';
 
-const personSchema = object({
-	name: string().trim().max(80, 'a name has at most 80 letters').required('a name is needed'),
-	zone: string()
-		.trim()
-		.test('zone', 'there is no zone ${value}; one looks like Europe/Oslo', (zone) => !zone || isZone(zone))
-		.required('a time zone is needed, as in Europe/Oslo'),
-	level: mixed<Level>()
-		.oneOf([...LEVELS], 'choose a level')
-		.required('choose a level'),
-	equipment: string().max(1000, 'at most 1,000 letters').default('')
-});
-
-/** Changes who somebody is: a new zone moves the hours of days that are ahead and of those still open. @throws Refusal 400, 404 */
+/**
+ * Changes who somebody is: a new zone moves the hours of days that are ahead and of those still open. Equipment is read;
+ * what is not understood of it is kept as it was written and given back.
+ *
+ * @returns what of the equipment was not understood
+ * @throws Refusal 400
+ */
 export async function changePerson(
-	{ db }: Context,
-	challengeId: string,
-	enrolmentId: string,
+	context: Context,
+	person: OwnPerson,
 	raw: unknown
-): Promise<void> {
-	const { name, zone, level, equipment } = validate(personSchema, raw);
-	return db.transaction(async (tx) => {
-		const person = await enrolmentOf(tx, challengeId, enrolmentId);
-		const items = equipment
-			.split(/[;,\n]/)
-			.map((item) => item.trim())
-			.filter(Boolean);
-		await tx.query('update participant set name = $2, zone = $3, level = $4, equipment = $5 where id = $1', [
-			person.participantId,
-			name,
-			zone,
-			level,
-			items
-		]);
+): Promise<{ unread: string[] }> {
+	const { name, zone, level, equipment, limits } = validate(personSchema, raw);
+	const { kit, unread } = readKit(equipment);
+	await context.db.transaction(async (tx) => {
+		await tx.query(
+			`update participant set name = $2, zone = $3, level = $4, kit = $5, kit_unread = $6, limits = $7 where id = $1`,
+			[person.participantId, name, zone, level, JSON.stringify(kit), unread, [...new Set(limits)]]
+		);
+		await participantChanged(context, tx, person.participantId);
 	});
+	return { unread };
 }

@@ -1,28 +1,30 @@
-import { object, string } from 'yup';
-import { minutesOfDay } from '$contracts/challenge';
+import { hourSchema } from '$contracts/person';
+import { minutesOfDay } from '$contracts/values';
+import { participantChanged } from '../day/changed';
+import type { Context } from '../platform/context';
+import type { EnrolmentId, ParticipantId } from '../platform/ids';
 import { only, type Queries } from '../db/database';
 import { validate } from '../web/validate';
 
-const hourSchema = object({
-	hour: string()
-		.trim()
-		.matches(/^(([01]\d|2[0-3]):[0-5]\d)?$/, 'a time of day, as in 18:30; empty for as soon as a day opens')
-		.default('')
-});
-
 /** Sets the hour at which somebody trains; empty: as soon as a day opens. @throws Refusal 400 */
-export async function setHour(db: Queries, enrolmentId: string, raw: unknown): Promise<void> {
+export async function setHour(context: Context, enrolmentId: EnrolmentId, raw: unknown): Promise<void> {
 	const { hour } = validate(hourSchema, raw);
-	await db.query(
-		'update participant set trains_at = $2 where id = (select participant_id from enrolment where id = $1)',
-		[enrolmentId, hour ? minutesOfDay(hour) : null]
-	);
+	await context.db.transaction(async (tx) => {
+		const { id } = only(
+			await tx.query<{ id: ParticipantId }>(
+				`update participant set trains_at = $2
+				 where id = (select participant_id from enrolment where id = $1) returning id`,
+				[enrolmentId, hour ? minutesOfDay(hour) : null]
+			)
+		);
+		await participantChanged(context, tx, id);
+	});
 }
 
 /** What of a person's calendar their own page shows. */
 export async function calendarSettingOf(
 	db: Queries,
-	enrolmentId: string
+	enrolmentId: EnrolmentId
 ): Promise<{ trainsAt: number | null; subscribed: boolean }> {
 	return only(
 		await db.query<{ trainsAt: number | null; subscribed: boolean }>(

@@ -1,7 +1,7 @@
 import { number, object } from 'yup';
 import { checkRoster, matchColumns, ROSTER_FIELDS, type ColumnMatch, type RosterLine } from '$core/people';
 import { isZone } from '$core/calendar';
-import type { Challenge } from '../challenge/challenge';
+import type { OwnedChallenge } from '../challenge/challenge';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
 import { validate } from '../web/validate';
@@ -25,7 +25,7 @@ const matchSchema = object(Object.fromEntries(ROSTER_FIELDS.map((field) => [fiel
 /** What a list would enrol; writes nothing. @throws Refusal 400, 413 when it cannot be read as a list at all */
 export async function previewRoster(
 	{ db }: Pick<Context, 'db'>,
-	challenge: Challenge,
+	challenge: OwnedChallenge,
 	text: string,
 	chosen: unknown
 ): Promise<RosterPreview> {
@@ -47,7 +47,7 @@ export async function previewRoster(
  */
 export async function importRoster(
 	context: Context,
-	challenge: Challenge,
+	challenge: OwnedChallenge,
 	text: string,
 	chosen: unknown,
 	goodOnly: boolean

@@ -1,98 +1,85 @@
 /** Days that do not go as planned: a storm, a holiday, an outage. */
-import { array, boolean, mixed, number, object, string } from 'yup';
-import { packEntry } from '$core/day';
+import { ANNOUNCEMENT_LENGTH } from '$contracts/announcement';
+import { daysOffSchema, restoreSchema, unexcuseSchema, type DaysOff } from '$contracts/days-off';
 import { insertDays, PLAN_LIMITS } from '$core/plan';
 import { dateOfDay } from '$core/calendar';
 import { counted, dayText } from '$lib/format';
-import { challengeOf, type Challenge } from '../challenge/challenge';
+import { daysChanged } from '../day/changed';
+import type { Challenge, OwnedChallenge } from '../challenge/challenge';
+import type { ChallengeId, EnrolmentId } from '../platform/ids';
 import { withTransaction, type Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { Refusal } from '../platform/errors';
 import { validate } from '../web/validate';
-import { postAnnouncement, ANNOUNCEMENT_LENGTH } from '../challenge/announcements';
+import { postAnnouncement } from '../challenge/announcements';
 import { openPlan, savePlan } from './plan';
 
-type DaysOff = 'hold' | 'excuse' | 'shift';
-
-const dayList = array(number().integer().min(1).max(PLAN_LIMITS.days).required())
-	.min(1, 'choose a day')
-	.required();
-const text = string().trim().max(300, 'at most 300 letters');
-const daysOffSchema = object({
-	how: mixed<DaysOff>().oneOf(['hold', 'excuse', 'shift'], 'choose what happens with the days').required(),
-	days: dayList,
-	reason: text.required('say why; people read it'),
-	tell: boolean().default(false)
-});
-
-async function challengeWith(
-	db: Queries,
-	coachId: string,
-	challengeId: string,
-	days: readonly number[]
-): Promise<Challenge> {
-	const challenge = await challengeOf(db, coachId, challengeId);
+/** @throws Refusal 400 for a day that the challenge does not have */
+function checkDays(challenge: Challenge, days: readonly number[]): void {
 	const beyond = days.find((day) => day > challenge.days);
 	if (beyond) throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${beyond}.`);
-	return challenge;
 }
 
-const setCancelled = (tx: Queries, challengeId: string, days: readonly number[], reason: string | null) =>
-	tx.query('update plan_day set cancelled = $3 where challenge_id = $1 and day = any($2::int[])', [
-		challengeId,
-		days,
-		reason
-	]);
+/** Cancels days for everyone, or restores them; what people did on them stands. */
+async function setCancelled(
+	tx: Queries,
+	{ id }: Challenge,
+	days: readonly number[],
+	reason: string | null,
+	{ clock }: Pick<Context, 'clock'>
+): Promise<void> {
+	await tx.query(
+		`update plan_day set cancelled = $3, cancelled_at = $4 where challenge_id = $1 and day = any($2::int[])`,
+		[id, days, reason, reason === null ? null : instant(clock.now())]
+	);
+	await daysChanged({ clock }, tx, id);
+}
 
-/** Excuses everybody who has not checked in on a day and whose day it is. */
+/** Excuses everybody whose day it is, each on their own record. */
 async function excuseEverybody(
 	tx: Queries,
-	challengeId: string,
+	{ id }: Challenge,
 	days: readonly number[],
 	reason: string,
-	now: number
+	{ clock }: Pick<Context, 'clock'>
 ): Promise<void> {
-	const entry = JSON.stringify(packEntry({ kind: 'excuse', credit: 0, at: now, pain: false }));
-	for (const day of days)
-		await tx.query(
-			`with those as (
-				update enrolment set strip = jsonb_set(strip, array[$2::text], $5::jsonb)
-				where challenge_id = $1 and from_day <= ($2::text)::int and coalesce(strip->($2::text)->>0, 'e') = 'e' returning id
-			 )
-			 insert into excuse (enrolment_id, day, reason, at) select id, ($2::text)::int, $3, $4 from those
-			 on conflict (enrolment_id, day) do nothing`,
-			[challengeId, String(day), reason, instant(now), entry]
-		);
+	await tx.query(
+		`insert into excuse (enrolment_id, day, reason, at)
+		 select e.id, d.day, $3, $4 from enrolment e, unnest($2::int[]) as d(day)
+		 where e.challenge_id = $1 and e.from_day <= d.day
+			and not exists (select 1 from checkin c where c.enrolment_id = e.id and c.day = d.day and c.replaced_at is null)
+		 on conflict (enrolment_id, day) do nothing`,
+		[id, days, reason, instant(clock.now())]
+	);
+	await daysChanged({ clock }, tx, id);
 }
 
 /** Puts as many days of rest in as were chosen, held with the reason; what lay from the first on comes later. */
 async function shift(
 	context: Context,
-	challenge: Challenge,
+	challenge: OwnedChallenge,
 	days: readonly number[],
 	reason: string
 ): Promise<void> {
 	const { plan, revision, releasedTo } = await openPlan(context, challenge);
 	const first = Math.min(...days);
 	if (first <= releasedTo)
-		throw new Refusal(
-			409,
-			`Day ${first} is out for somebody already and stays where it is: hold it instead.`
-		);
+		throw new Refusal(409, `Day ${first} is released already and stays where it is: cancel it instead.`);
 	if (plan.days.length + days.length > PLAN_LIMITS.days)
 		throw new Refusal(
 			400,
 			`A challenge has at most ${PLAN_LIMITS.days} days; this one would have ${plan.days.length + days.length}.`
 		);
-	await savePlan(context, challenge.coachId, challenge.id, {
+	await savePlan(context, challenge, {
 		revision,
 		plan: insertDays(plan, first, days.length)
 	});
 	await setCancelled(
 		context.db,
-		challenge.id,
+		challenge,
 		days.map((_, i) => first + i),
-		reason
+		reason,
+		context
 	);
 }
 
@@ -105,7 +92,7 @@ function announcementText(
 ): string {
 	const named = days.map((day) => `day ${day} (${dayText(dateOfDay(day, challenge.startsOn))})`).join(', ');
 	const first = Math.min(...days);
-	if (how === 'hold')
+	if (how === 'cancel')
 		return `Nobody has to do ${named}: ${reason}. ${days.length === 1 ? 'It counts' : 'They count'} for nobody.`;
 	if (how === 'excuse')
 		return `Everybody is excused from ${named}: ${reason}. What you did counts all the same.`;
@@ -114,7 +101,7 @@ function announcementText(
 }
 
 /**
- * Takes days off for everybody. `hold`: nobody has to do them and they count for nobody; `excuse`: those who have not
+ * Takes days off for everybody. `cancel`: nobody has to do them and they count for nobody; `excuse`: those who have not
  * done them are excused, each on their own record; `shift`: rest comes in and all that is ahead moves on, which only
  * days can that are out for nobody. What somebody did counts in any case.
  *
@@ -122,37 +109,31 @@ function announcementText(
  * @param raw.tell whether a notice goes up as well
  * @throws Refusal 400, 404, 409
  */
-export async function takeDaysOff(
-	context: Context,
-	coachId: string,
-	challengeId: string,
-	raw: unknown
-): Promise<void> {
+export async function takeDaysOff(context: Context, challenge: OwnedChallenge, raw: unknown): Promise<void> {
 	const { how, days, reason, tell } = validate(daysOffSchema, raw);
-	const challenge = await challengeWith(context.db, coachId, challengeId, days);
+	checkDays(challenge, days);
 	await context.db.transaction(async (tx) => {
 		const inside = withTransaction(context, tx);
-		if (how === 'hold') await setCancelled(tx, challengeId, days, reason);
-		else if (how === 'excuse') await excuseEverybody(tx, challengeId, days, reason, context.clock.now());
+		if (how === 'cancel') await setCancelled(tx, challenge, days, reason, context);
+		else if (how === 'excuse') await excuseEverybody(tx, challenge, days, reason, context);
 		else await shift(inside, challenge, days, reason);
 		if (tell)
-			await postAnnouncement(inside, coachId, challengeId, {
+			await postAnnouncement(inside, challenge, {
 				text: announcementText(how, days, reason, challenge).slice(0, ANNOUNCEMENT_LENGTH),
 				once: true
 			});
 	});
 }
 
-/** Lets held days go on. @throws Refusal 400, 404 */
+/** Restores cancelled days. @throws Refusal 400 */
 export async function restoreDays(
-	{ db }: Context,
-	coachId: string,
-	challengeId: string,
+	{ db, clock }: Context,
+	challenge: OwnedChallenge,
 	raw: unknown
 ): Promise<void> {
-	const { days } = validate(object({ days: dayList }), raw);
-	await challengeWith(db, coachId, challengeId, days);
-	await setCancelled(db, challengeId, days, null);
+	const { days } = validate(restoreSchema, raw);
+	checkDays(challenge, days);
+	await db.transaction((tx) => setCancelled(tx, challenge, days, null, { clock }));
 }
 
 /** Days from which several people are excused for one reason. */
@@ -162,7 +143,7 @@ export interface ExcusedTogether {
 	people: number;
 }
 
-export function excusedTogether(db: Queries, challengeId: string): Promise<ExcusedTogether[]> {
+export function excusedTogether(db: Queries, challengeId: ChallengeId): Promise<ExcusedTogether[]> {
 	return db.query(
 		`select x.day, x.reason, count(*)::int as people from excuse x join enrolment e on e.id = x.enrolment_id
 		 where e.challenge_id = $1 group by x.day, x.reason having count(*) > 1 order by x.day, x.reason`,
@@ -170,25 +151,24 @@ export function excusedTogether(db: Queries, challengeId: string): Promise<Excus
 	);
 }
 
-/** Takes an excuse back from all who have it for this reason. @throws Refusal 400, 404 */
+/** Takes an excuse back from all who have it for this reason. @throws Refusal 400 */
 export async function unexcuseTogether(
-	{ db }: Context,
-	coachId: string,
-	challengeId: string,
+	{ db, clock }: Context,
+	{ id }: OwnedChallenge,
 	raw: unknown
 ): Promise<void> {
-	const { day, reason } = validate(
-		object({ day: number().integer().min(1).max(PLAN_LIMITS.days).required(), reason: text.required() }),
-		raw
-	);
-	await challengeOf(db, coachId, challengeId);
-	await db.query(
-		`with those as (
-			delete from excuse x using enrolment e
-			where e.id = x.enrolment_id and e.challenge_id = $1 and x.day = ($2::text)::int and x.reason = $3 returning e.id
-		 )
-		 update enrolment set strip = strip - $2::text
-		 where id in (select id from those) and strip->($2::text)->>0 = 'e'`,
-		[challengeId, String(day), reason]
-	);
+	const { day, reason } = validate(unexcuseSchema, raw);
+	await db.transaction(async (tx) => {
+		const rows = await tx.query<{ id: EnrolmentId }>(
+			`delete from excuse x using enrolment e
+			 where e.id = x.enrolment_id and e.challenge_id = $1 and x.day = $2 and x.reason = $3 returning e.id`,
+			[id, day, reason]
+		);
+		await daysChanged(
+			{ clock },
+			tx,
+			id,
+			rows.map((row) => row.id)
+		);
+	});
 }

@@ -1,47 +1,17 @@
-import { array, mixed, number, object, string } from 'yup';
-import { dateOfDay, DAY_KINDS, type DayKind } from '$core/calendar';
+import { releasedTo } from '$core/calendar';
 import type { Plan, PlannedDay, PlanSession } from '$core/plan';
 import type { Session } from '$core/session';
 import type { Context } from '../platform/context';
 import type { Queries } from '../db/database';
-import { challengeOf, type Challenge } from '../challenge/challenge';
+import { daysChanged } from '../day/changed';
+import { challengeOf, type Challenge, type OwnedChallenge } from '../challenge/challenge';
+import type { CoachId, SessionId, VersionId } from '../platform/ids';
 import { idOf, Refusal } from '../platform/errors';
 import { practiceOf } from '../practice/practice';
 import { sessionOf, sessionsOf } from '../session/sessions';
 import { validate } from '../web/validate';
-import { planSchema } from '$contracts/plan';
-import { releasedTo, planRules, refreshPrescribed, type PlanRules } from './prescribed';
-
-export interface PlanDay {
-	day: number;
-	date: string;
-	kind: DayKind;
-	/** What is sent. */
-	versionId: string | null;
-	sessionId: string | null;
-	session: string | null;
-	/** Number of the version that was laid. */
-	version: number | null;
-	/** Expected length in seconds of what is sent; null without a session. */
-	seconds: number | null;
-	/** Why nobody does this day; null: they do. */
-	cancelled: string | null;
-}
-
-/** Every day of a challenge in order, with what it sends. */
-export async function planOf(db: Queries, challenge: Pick<Challenge, 'id' | 'startsOn'>): Promise<PlanDay[]> {
-	const rows = await db.query<Omit<PlanDay, 'date'>>(
-		`select p.day, p.kind, p.cancelled, p.version_id as "versionId", s.id as "sessionId", s.name as session,
-			b.version, v.seconds
-		 from plan_day p
-		 left join session_version v on v.id = p.version_id
-		 left join session_version b on b.id = p.base_id
-		 left join session s on s.id = v.session_id
-		 where p.challenge_id = $1 order by p.day`,
-		[challenge.id]
-	);
-	return rows.map((row) => ({ ...row, date: dateOfDay(row.day, challenge.startsOn) }));
-}
+import { layDaysSchema, planSchema } from '$contracts/plan';
+import { planRules, refreshPrescribed } from './prescribed';
 
 /** A plan with everything that is needed to work it out. */
 export interface OpenPlan {
@@ -61,7 +31,7 @@ export async function openPlan({ db, clock }: Context, challenge: Challenge): Pr
 	const newest = await sessionsOf(db, challenge.coachId);
 	const rows = await db.query<
 		Omit<PlannedDay, 'session'> & {
-			sessionId: string | null;
+			sessionId: SessionId | null;
 			version: number | null;
 			name: string;
 			body: Session;
@@ -96,7 +66,7 @@ export async function openPlan({ db, clock }: Context, challenge: Challenge): Pr
 /** What days are laid with: by the key that a plan gives a session, the version and its place. */
 async function laidVersions(
 	tx: Queries,
-	coachId: string,
+	coachId: CoachId,
 	keys: readonly string[]
 ): Promise<Map<string, string>> {
 	const rows = await tx.query<{ key: string; id: string }>(
@@ -128,14 +98,13 @@ function checkLength(days: number, out: number): void {
  */
 export async function savePlan(
 	context: Context,
-	coachId: string,
-	challengeId: string,
+	{ id: challengeId, coachId }: OwnedChallenge,
 	raw: { revision: unknown; plan: unknown }
 ): Promise<number> {
-	const { days, ...rules } = validate(planSchema, raw.plan) as { days: PlannedDay[] } & PlanRules;
+	const { days, ...rules } = validate(planSchema, raw.plan);
 	const practice = await practiceOf(context.db, coachId);
 	return context.db.transaction(async (tx) => {
-		await tx.query('select 1 from challenge where id = $1 for update', [idOf(challengeId, 'challenge')]);
+		await tx.query('select 1 from challenge where id = $1 for update', [challengeId]);
 		const challenge = await challengeOf(tx, coachId, challengeId);
 		const { revision } = await planRules(tx, challengeId);
 		if (revision !== raw.revision)
@@ -178,17 +147,10 @@ export async function savePlan(
 		);
 		const anew = laid.filter(({ day, base }) => had.get(day) !== base).map(({ day }) => day);
 		await refreshPrescribed(tx, context, challengeId, practice, anew);
+		await daysChanged(context, tx, challengeId);
 		return revision + 1;
 	});
 }
-
-const layDaysSchema = object({
-	days: array(number().integer().min(1).required()).min(1, 'choose at least one day').max(84).required(),
-	kind: mixed<DayKind>()
-		.oneOf([...DAY_KINDS], 'choose a kind of day')
-		.required('choose a kind of day'),
-	sessionId: string().trim().nullable().default(null)
-});
 
 /**
  * Gives some days a kind and a session (its newest version). Those who have checked in on one of them keep what
@@ -197,8 +159,7 @@ const layDaysSchema = object({
  */
 export async function layDays(
 	context: Context,
-	coachId: string,
-	challengeId: string,
+	{ id: challengeId, coachId }: OwnedChallenge,
 	raw: unknown
 ): Promise<void> {
 	const { days, kind, sessionId } = validate(layDaysSchema, raw);
@@ -218,5 +179,6 @@ export async function layDays(
 		);
 		await tx.query('update challenge set plan_revision = plan_revision + 1 where id = $1', [challengeId]);
 		await refreshPrescribed(tx, context, challengeId, practice, days);
+		await daysChanged(context, tx, challengeId);
 	});
 }

@@ -3,10 +3,12 @@
  * latter are rows of session_version too, without a number, so that they are sent, logged and kept like any other.
  */
 import { EMPTY_PLAN, followsRules, sessionInWeek, weekOf, type Plan } from '$core/plan';
-import { dateIn, dateOfDay, daysBetween, type DayKind } from '$core/calendar';
+import { dateIn, dateOfDay, FIRST_ZONE, releasedTo, type DayKind } from '$core/calendar';
 import type { Practice } from '$core/practice';
 import { compileSession, type Session } from '$core/session';
+import { newId, type ChallengeId, type SessionId, type VersionId } from '../platform/ids';
 import type { Context } from '../platform/context';
+import { daysChanged } from '../day/changed';
 import { instant, only, type Queries } from '../db/database';
 
 /** Rules, deload, tests and audience of a plan, without its days. */
@@ -16,29 +18,41 @@ const { days: _none, ...NO_RULES } = EMPTY_PLAN;
 
 export async function planRules(
 	db: Queries,
-	challengeId: string
-): Promise<{ rules: PlanRules; revision: number; startsOn: string }> {
+	challengeId: ChallengeId
+): Promise<{
+	rules: PlanRules;
+	revision: number;
+	startsOn: string;
+	/** Ids of tests by day. */
+	testsOn: Map<number, string[]>;
+}> {
 	const row = only(
-		await db.query<{ plan: Partial<PlanRules>; revision: number; startsOn: string }>(
-			'select plan, plan_revision as revision, starts_on as "startsOn" from challenge where id = $1',
+		await db.query<{
+			plan: Partial<PlanRules>;
+			revision: number;
+			startsOn: string;
+			tests: { day: number; tests: string[] }[];
+		}>(
+			`select plan, plan_revision as revision, starts_on as "startsOn",
+				coalesce((select jsonb_agg(jsonb_build_object('day', d.day, 'tests', d.tests)) from plan_day d
+					where d.challenge_id = challenge.id and d.tests <> '{}'), '[]') as tests
+			 from challenge where id = $1`,
 			[challengeId]
 		)
 	);
-	return { rules: { ...NO_RULES, ...row.plan }, revision: row.revision, startsOn: row.startsOn };
+	return {
+		rules: { ...NO_RULES, ...row.plan },
+		revision: row.revision,
+		startsOn: row.startsOn,
+		testsOn: new Map(row.tests.map(({ day, tests }) => [day, tests]))
+	};
 }
 
-/** Where every date begins first. */
-const EARLIEST = 'Etc/GMT-14';
-
-/** The last day that may be out for somebody: local midnight comes first at UTC+14. 0 before day 1. */
-export const releasedTo = (startsOn: string, now: number): number =>
-	Math.max(0, daysBetween(startsOn, dateIn(EARLIEST, now)) + 1);
-
-interface LaidRow {
+interface PlannedRow {
 	day: number;
 	kind: DayKind;
-	baseId: string;
-	sessionId: string;
+	baseId: VersionId;
+	sessionId: SessionId;
 	body: Session;
 }
 
@@ -46,13 +60,13 @@ interface LaidRow {
 async function madeVersion(
 	tx: Queries,
 	{ clock, ids }: Context,
-	row: LaidRow,
+	row: PlannedRow,
 	body: Session,
 	practice: Practice,
 	date: string
-): Promise<string> {
+): Promise<VersionId> {
 	const json = JSON.stringify(body);
-	const [known] = await tx.query<{ id: string }>(
+	const [known] = await tx.query<{ id: VersionId }>(
 		'select id from session_version where made_from = $1 and body = $2::jsonb',
 		[row.baseId, json]
 	);
@@ -63,7 +77,7 @@ async function madeVersion(
 		]);
 		return known.id;
 	}
-	const id = ids.uuid();
+	const id = newId<'version'>(ids);
 	await tx.query(
 		`insert into session_version (id, session_id, version, made_from, body, seconds, created_at, prescribed_from)
 		 values ($1, $2, null, $3, $4, $5, $6, $7)`,
@@ -87,18 +101,18 @@ async function madeVersion(
 export async function refreshPrescribed(
 	tx: Queries,
 	context: Context,
-	challengeId: string,
+	challengeId: ChallengeId,
 	practice: Practice,
 	also: readonly number[] = []
 ): Promise<void> {
 	const { rules, startsOn } = await planRules(tx, challengeId);
-	const rows = await tx.query<LaidRow>(
+	const rows = await tx.query<PlannedRow>(
 		`select p.day, p.kind, p.base_id as "baseId", v.session_id as "sessionId", v.body
 		 from plan_day p join session_version v on v.id = p.base_id
 		 where p.challenge_id = $1 and (p.day > $2 or p.day = any($3::int[])) order by p.day`,
 		[challengeId, releasedTo(startsOn, context.clock.now()), also]
 	);
-	const made = new Map<string, string>();
+	const made = new Map<string, VersionId>();
 	for (const row of rows) {
 		const week = weekOf(row.day);
 		const key = `${row.baseId} ${week}`;
@@ -124,7 +138,7 @@ export async function refreshPrescribed(
 			and v.prescribed_from > $2
 			and not exists (select 1 from plan_day p where p.version_id = v.id)
 			and not exists (select 1 from checkin c where c.version_id = v.id)`,
-		[challengeId, dateIn(EARLIEST, context.clock.now())]
+		[challengeId, dateIn(FIRST_ZONE, context.clock.now())]
 	);
 }
 
@@ -132,11 +146,11 @@ export async function refreshPrescribed(
 export async function moveToVersion(
 	tx: Queries,
 	context: Context,
-	sessionId: string,
-	versionId: string,
+	sessionId: SessionId,
+	versionId: VersionId,
 	practice: Practice
 ): Promise<number> {
-	const moved = await tx.query<{ challengeId: string }>(
+	const moved = await tx.query<{ challengeId: ChallengeId }>(
 		`update plan_day p set base_id = $2, version_id = $2
 		 from challenge ch
 		 where ch.id = p.challenge_id
@@ -145,7 +159,9 @@ export async function moveToVersion(
 		 returning p.challenge_id as "challengeId"`,
 		[sessionId, versionId, instant(context.clock.now())]
 	);
-	for (const challengeId of new Set(moved.map((row) => row.challengeId)))
+	for (const challengeId of new Set(moved.map((row) => row.challengeId))) {
 		await refreshPrescribed(tx, context, challengeId, practice);
+		await daysChanged(context, tx, challengeId);
+	}
 	return moved.length;
 }

@@ -1,11 +1,12 @@
 import { planOfTemplate, TEMPLATES, STARTERS, startersOf, type StarterName } from '$core/plan';
 import { parseSessionText } from '$core/session';
-import { challengeOf } from '../challenge/challenge';
+import type { OwnedChallenge } from '../challenge/challenge';
 import type { Context } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';
 import { practiceOf } from '../practice/practice';
 import { createSession, sessionsOf } from '../session/sessions';
-import { openPlan, planOf, savePlan } from './plan';
+import { openPlan, savePlan } from './plan';
+import { planOf } from './plan-days';
 
 /**
  * Applies a template to a challenge. Its sessions become the coach’s own where she has none of that name; one that she
@@ -14,13 +15,12 @@ import { openPlan, planOf, savePlan } from './plan';
  */
 export async function applyTemplate(
 	context: Context,
-	coachId: string,
-	challengeId: string,
+	challenge: OwnedChallenge,
 	templateKey: string
 ): Promise<void> {
 	const template = TEMPLATES.find(({ key }) => key === templateKey);
 	if (!template) throw notFound('template');
-	const challenge = await challengeOf(context.db, coachId, challengeId);
+	const { coachId } = challenge;
 	if ((await planOf(context.db, challenge)).some(({ sessionId }) => sessionId !== null))
 		throw new Refusal(409, 'Sessions lie on its days already; a template would write over them.');
 	const keys: Partial<Record<StarterName, string>> = {};
@@ -39,5 +39,5 @@ export async function applyTemplate(
 			).id;
 	}
 	const { revision } = await openPlan(context, challenge);
-	await savePlan(context, coachId, challengeId, { revision, plan: planOfTemplate(template, keys) });
+	await savePlan(context, challenge, { revision, plan: planOfTemplate(template, keys) });
 }

@@ -12,5 +12,10 @@ export interface Context {
 /** The same inside a transaction that is under way: what use cases do there is kept or undone with it. */
 export const withTransaction = (context: Context, tx: Queries): Context => ({
 	...context,
-	db: { ...context.db, query: (text, values) => tx.query(text, values), transaction: (work) => work(tx) }
+	db: {
+		...context.db,
+		query: (text, values) => tx.query(text, values),
+		script: (sql) => tx.script(sql),
+		transaction: (work) => work(tx)
+	}
 });

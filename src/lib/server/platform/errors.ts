@@ -1,3 +1,5 @@
+import type { Id } from './ids';
+
 /** A field of the input and what is wrong with it. */
 export interface FieldFault {
 	field: string;
@@ -20,9 +22,9 @@ export class Refusal extends Error {
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** An id from an address or a form, known to be one before a query sees it. @throws Refusal 404 */
-export function idOf(text: string, what: string): string {
+export function idOf<Kind extends string>(text: string, what: string): Id<Kind> {
 	if (!UUID.test(text)) throw notFound(what);
-	return text;
+	return text as Id<Kind>;
 }
 
 /** For what does not exist and for what exists but is somebody else's, alike. */

@@ -1,60 +1,13 @@
-import { array, number, object, string } from 'yup';
-import {
-	COUNT_RULES,
-	DEFAULT_HOUSE,
-	DEFAULT_TIMING,
-	DEPTH_RULES,
-	KNEE_RULES,
-	type HouseRules,
-	type Practice
-} from '$core/practice';
+import { houseSchema } from '$contracts/house';
+import { DEFAULT_HOUSE, DEFAULT_TIMING, type HouseRules, type Practice } from '$core/practice';
+import type { CoachId } from '../platform/ids';
 import type { Database, Queries } from '../db/database';
 import { only } from '../db/database';
 import { validate } from '../web/validate';
 import { libraryFor } from '../exercise/exercises';
 
-const whole = (label: string, min: number, max: number) =>
-	number()
-		.typeError(`${label} is a number from ${min} to ${max}`)
-		.integer(`${label} is a whole number from ${min} to ${max}`)
-		.min(min, `${label} is a number from ${min} to ${max}`)
-		.max(max, `${label} is a number from ${min} to ${max}`)
-		.required(`${label} is a number from ${min} to ${max}`);
-
-const phase = number()
-	.typeError('a tempo is four numbers of seconds, as in 2-0-1-0')
-	.min(0)
-	.max(20)
-	.required();
-const houseSchema = object({
-	knee: string()
-		.oneOf([...KNEE_RULES])
-		.required(),
-	depth: string()
-		.oneOf([...DEPTH_RULES])
-		.required(),
-	count: string()
-		.oneOf([...COUNT_RULES])
-		.required(),
-	stretchHold: whole('the hold of a stretch', 5, 120),
-	tempo: array(phase)
-		.length(4, 'a tempo is four numbers of seconds, as in 2-0-1-0')
-		.test('moves', 'a tempo takes some time: 2-0-1-0, say', (phases) => (phases ?? []).some((s) => s > 0))
-		.required(),
-	floorChanges: whole('times down to the floor', 0, 50),
-	minuteLeft: whole('the rest of a minute', 1, 45),
-	warmUp: whole('minutes of warm-up', 0, 30),
-	coolDown: whole('minutes of cool-down', 0, 30),
-	hardSets: whole('the sets that make a day hard', 1, 30),
-	weekSets: whole('sets in a week', 1, 40),
-	riseMost: whole('the rise of a week, in percent,', 1, 100),
-	steadyAWeek: whole('steady cardio sessions', 0, 7),
-	hardAWeek: whole('hard cardio sessions', 0, 7),
-	dullAfter: whole('the sessions looked back', 1, 40)
-});
-
 /** A coach's house rules; what she has not set is as usual. */
-export async function houseOf(db: Queries, coachId: string): Promise<HouseRules> {
+export async function houseOf(db: Queries, coachId: CoachId): Promise<HouseRules> {
 	const { house } = only(
 		await db.query<{ house: Partial<HouseRules> }>('select house from coach where id = $1', [coachId])
 	);
@@ -62,13 +15,13 @@ export async function houseOf(db: Queries, coachId: string): Promise<HouseRules>
 }
 
 /** @throws Refusal 400 with faults */
-export async function saveHouse(db: Database, coachId: string, raw: unknown): Promise<void> {
+export async function saveHouse(db: Database, coachId: CoachId, raw: unknown): Promise<void> {
 	const house = validate(houseSchema, raw);
 	await db.query('update coach set house = $2 where id = $1', [coachId, JSON.stringify(house)]);
 }
 
 /** How this coach works: her library, her house rules, the usual times between. */
-export async function practiceOf(db: Queries, coachId: string): Promise<Practice> {
+export async function practiceOf(db: Queries, coachId: CoachId): Promise<Practice> {
 	return {
 		library: await libraryFor(db, coachId),
 		house: await houseOf(db, coachId),

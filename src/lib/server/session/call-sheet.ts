@@ -1,6 +1,7 @@
 import { callSheetOf, type CallBlock } from '$core/analysis';
 import { countWords } from '$core/practice';
 import { compileSession, haveReady } from '$core/session';
+import type { CoachId } from '../platform/ids';
 import type { Queries } from '../db/database';
 import { practiceOf } from '../practice/practice';
 import { sessionOf } from './sessions';
@@ -22,7 +23,7 @@ export interface CallSheet {
 /** What the one who leads a session says, and when. @throws Refusal 404 */
 export async function callSheet(
 	db: Queries,
-	coachId: string,
+	coachId: CoachId,
 	sessionId: string,
 	countdowns: boolean
 ): Promise<CallSheet> {

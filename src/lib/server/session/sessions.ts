@@ -1,19 +1,19 @@
-import { array, object, string } from 'yup';
 import type { Practice } from '$core/practice';
 import { compileSession, type Session } from '$core/session';
 import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import { freeName } from '../web/free-name';
+import { newId, type CoachId, type SessionId, type VersionId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { practiceOf } from '../practice/practice';
 import { moveToVersion } from '../plan/prescribed';
-import { faultsOf } from '$contracts/session';
+import { faultsOf, isSession, sessionHeadSchema } from '$contracts/session';
 
 export interface SessionSummary {
-	id: string;
+	id: SessionId;
 	name: string;
-	versionId: string;
+	versionId: VersionId;
 	version: number;
 	/** Expected length in seconds. */
 	seconds: number;
@@ -30,12 +30,12 @@ const LATEST = `select s.id, s.name, s.tags, v.id as "versionId", v.version, v.s
 	where v.version = (select max(version) from session_version x where x.session_id = s.id)`;
 
 /** A coach's sessions with their newest versions, by name. */
-export function sessionsOf(db: Queries, coachId: string): Promise<SessionVersion[]> {
+export function sessionsOf(db: Queries, coachId: CoachId): Promise<SessionVersion[]> {
 	return db.query(`${LATEST} and s.coach_id = $1 order by s.name`, [coachId]);
 }
 
 /** The newest version of a session. @throws Refusal 404 */
-export async function sessionOf(db: Queries, coachId: string, id: string): Promise<SessionVersion> {
+export async function sessionOf(db: Queries, coachId: CoachId, id: string): Promise<SessionVersion> {
 	const [found] = await db.query<SessionVersion>(`${LATEST} and s.coach_id = $1 and s.id = $2`, [
 		coachId,
 		idOf(id, 'session')
@@ -50,7 +50,7 @@ export interface VersionNote {
 	seconds: number;
 }
 
-export function versionsOf(db: Queries, sessionId: string): Promise<VersionNote[]> {
+export function versionsOf(db: Queries, sessionId: SessionId): Promise<VersionNote[]> {
 	return db.query(
 		`select version, created_at as "savedAt", seconds from session_version where session_id = $1 and version is not null order by version desc`,
 		[sessionId]
@@ -63,26 +63,13 @@ export function versionsOf(db: Queries, sessionId: string): Promise<VersionNote[
  */
 export function readSession(input: unknown, practice: Practice): Session {
 	const faults = faultsOf(input, practice);
-	if (faults.length === 0) return input as Session;
+	if (faults.length === 0 && isSession(input)) return input;
 	throw new Refusal(
 		400,
 		'The session cannot be saved as it is.',
 		faults.map(({ path, message }) => ({ field: path, message }))
 	);
 }
-
-const saveSchema = object({
-	name: string().trim().max(80, 'a name has at most 80 letters').required('a session needs a name'),
-	tags: array(
-		string()
-			.trim()
-			.max(30, 'a tag has at most 30 letters')
-			.matches(/^[^,]+$/, 'a tag has no comma in it')
-			.required('a tag is empty')
-	)
-		.max(12, 'a session has at most 12 tags')
-		.default([])
-});
 
 /** What comes in to be saved: nothing of it is trusted. */
 export interface RawSession {
@@ -92,15 +79,15 @@ export interface RawSession {
 }
 
 export interface Saved {
-	id: string;
+	id: SessionId;
 	name: string;
-	versionId: string;
+	versionId: VersionId;
 	version: number;
 	/** Days of the coach's challenges that now send the new version. */
 	days: number;
 }
 
-async function nameIsFree(tx: Queries, coachId: string, name: string, except: string | null): Promise<void> {
+async function nameIsFree(tx: Queries, coachId: CoachId, name: string, except: string | null): Promise<void> {
 	const rows = await tx.query(
 		'select 1 from session where coach_id = $1 and name = $2 and id is distinct from $3',
 		[coachId, name, except]
@@ -114,12 +101,12 @@ async function nameIsFree(tx: Queries, coachId: string, name: string, except: st
 async function addVersion(
 	tx: Queries,
 	{ clock, ids }: Context,
-	sessionId: string,
+	sessionId: SessionId,
 	version: number,
 	body: Session,
 	practice: Practice
-): Promise<string> {
-	const versionId = ids.uuid();
+): Promise<VersionId> {
+	const versionId = newId<'version'>(ids);
 	await tx.query(
 		'insert into session_version (id, session_id, version, body, seconds, created_at) values ($1, $2, $3, $4, $5, $6)',
 		[
@@ -135,14 +122,14 @@ async function addVersion(
 }
 
 /** Saves a new session as its version 1. @throws Refusal 400 with faults, 409 when the name is taken */
-export async function createSession(context: Context, coachId: string, raw: RawSession): Promise<Saved> {
+export async function createSession(context: Context, coachId: CoachId, raw: RawSession): Promise<Saved> {
 	const { db, clock, ids } = context;
-	const { name, tags } = validate(saveSchema, raw);
+	const { name, tags } = validate(sessionHeadSchema, raw);
 	const practice = await practiceOf(db, coachId);
 	const body = readSession(raw.body, practice);
 	return db.transaction(async (tx) => {
 		await nameIsFree(tx, coachId, name, null);
-		const id = ids.uuid();
+		const id = newId<'session'>(ids);
 		await tx.query('insert into session (id, coach_id, name, tags, created_at) values ($1, $2, $3, $4, $5)', [
 			id,
 			coachId,
@@ -163,15 +150,16 @@ export async function createSession(context: Context, coachId: string, raw: RawS
  */
 export async function saveSession(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	id: string,
 	raw: RawSession & { basedOn: number }
 ): Promise<Saved> {
-	const { name, tags } = validate(saveSchema, raw);
+	const { name, tags } = validate(sessionHeadSchema, raw);
 	const practice = await practiceOf(context.db, coachId);
 	const body = readSession(raw.body, practice);
 	return context.db.transaction(async (tx) => {
-		await tx.query('select 1 from session where id = $1 for update', [idOf(id, 'session')]);
+		const sessionId = idOf<'session'>(id, 'session');
+		await tx.query('select 1 from session where id = $1 for update', [sessionId]);
 		const before = await sessionOf(tx, coachId, id);
 		if (before.version !== raw.basedOn)
 			throw new Refusal(
@@ -181,14 +169,14 @@ export async function saveSession(
 			);
 		await nameIsFree(tx, coachId, name, id);
 		await tx.query('update session set name = $2, tags = $3 where id = $1', [id, name, [...new Set(tags)]]);
-		const versionId = await addVersion(tx, context, id, before.version + 1, body, practice);
-		const days = await moveToVersion(tx, context, id, versionId, practice);
-		return { id, name, versionId, version: before.version + 1, days };
+		const versionId = await addVersion(tx, context, sessionId, before.version + 1, body, practice);
+		const days = await moveToVersion(tx, context, sessionId, versionId, practice);
+		return { id: sessionId, name, versionId, version: before.version + 1, days };
 	});
 }
 
 /** The exact version that a day was sent with; of one that the rules of a plan made, the number is that of its base. */
-export async function versionById(db: Queries, versionId: string): Promise<SessionVersion> {
+export async function versionById(db: Queries, versionId: VersionId): Promise<SessionVersion> {
 	return only(
 		await db.query<SessionVersion>(
 			`select s.id, s.name, s.tags, v.id as "versionId", b.version, v.seconds, v.body, v.created_at as "savedAt"
@@ -202,7 +190,7 @@ export async function versionById(db: Queries, versionId: string): Promise<Sessi
 /** One version of a session, for looking back and comparing. @throws Refusal 404 */
 export async function versionOf(
 	db: Queries,
-	coachId: string,
+	coachId: CoachId,
 	id: string,
 	version: number
 ): Promise<SessionVersion> {
@@ -224,7 +212,7 @@ export interface UsedOn {
 }
 
 /** Every day of every challenge that sends some version of a session; newest challenge first. */
-export function usedOn(db: Queries, coachId: string, id: string): Promise<UsedOn[]> {
+export function usedOn(db: Queries, coachId: CoachId, id: string): Promise<UsedOn[]> {
 	return db.query(
 		`select c.id as "challengeId", c.name as challenge, p.day, v.version
 		 from plan_day p
@@ -236,14 +224,14 @@ export function usedOn(db: Queries, coachId: string, id: string): Promise<UsedOn
 	);
 }
 
-async function freeSessionName(db: Queries, coachId: string, wished: string): Promise<string> {
+async function freeSessionName(db: Queries, coachId: CoachId, wished: string): Promise<string> {
 	const rows = await db.query<{ name: string }>('select name from session where coach_id = $1', [coachId]);
 	const taken = new Set(rows.map(({ name }) => name));
 	return freeName(wished, (name) => taken.has(name));
 }
 
 /** The newest version of a session as a session of its own. @throws Refusal 404 */
-export async function copySession(context: Context, coachId: string, id: string): Promise<Saved> {
+export async function copySession(context: Context, coachId: CoachId, id: string): Promise<Saved> {
 	const { name, body, tags } = await sessionOf(context.db, coachId, id);
 	return createSession(context, coachId, {
 		name: await freeSessionName(context.db, coachId, `${name}, copy`),
@@ -255,7 +243,7 @@ export async function copySession(context: Context, coachId: string, id: string)
 /** A session from a file, under its own name or, where that is taken, one beside it. @throws Refusal 400 */
 export async function importSession(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	raw: { name: string; body: unknown; tags?: unknown }
 ): Promise<Saved> {
 	return createSession(context, coachId, {

@@ -1,4 +1,4 @@
-import { ValidationError, type AnyObjectSchema, type InferType } from 'yup';
+import { ValidationError, type Schema } from 'yup';
 import { Refusal } from '../platform/errors';
 
 /** Faults as one sentence: the forms that have no place beside a field show it. */
@@ -11,7 +11,7 @@ function sentence(messages: string[]): string {
  * Checks input from outside against its schema, all faults at once.
  * @throws Refusal 400 with the list of faults
  */
-export function validate<S extends AnyObjectSchema>(schema: S, input: unknown): InferType<S> {
+export function validate<T>(schema: Schema<T>, input: unknown): T {
 	try {
 		return schema.validateSync(input, { abortEarly: false, stripUnknown: true });
 	} catch (error) {

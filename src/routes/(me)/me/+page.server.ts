@@ -1,7 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { adherence } from '$core/attendance';
-import { milestonesOf, placeAmong } from '$core/calendar';
-import { dateOfDay } from '$core/calendar';
+import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { signOutDevice } from '$lib/server/auth/link';
 import { PERSON_COOKIE } from '$lib/server/web/cookies';
 import { openDay, standingOf } from '$lib/server/day/own-day';
@@ -14,29 +13,27 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const { app } = locals;
 	const person = personIn(locals);
 	const standing = await standingOf(app, person);
-	const { challenge, days, today, windows, plan, fromDay, shiftDays } = standing;
+	const { challenge, days, today, plan, shiftDays } = standing;
 	// Yesterday's day may still be open; the newest that has opened is today's.
-	const shown =
-		today !== null && today >= fromDay ? await orError(openDay(app, person, today, standing)) : null;
-	const nextDay = (today ?? 0) + 1;
-	const open = days
-		.map((day, i) => ({ day: i + 1, state: day.state, closes: windows[i]?.closes ?? 0 }))
-		.filter(({ day, state }) => state === 'open' && day !== today && plan[day - 1]?.sessionId);
+	const newest = today === null ? undefined : days[today - 1];
+	const shown = newest?.open ? await orError(openDay(app, person, newest.day, standing)) : null;
+	const next = days.find(({ day, theirs }) => theirs && day > (today ?? 0));
+	const open = days.filter(({ day, state }) => state === 'open' && day !== today && plan[day - 1]?.sessionId);
 	const milestones = milestonesOf(plan);
 	return {
 		challenge: { name: challenge.name, goal: challenge.goal, lateWorth: challenge.lateWorth },
 		day: shown,
 		date: shown ? dateOfDay(shown.day, challenge.startsOn, shiftDays) : null,
 		/** When the next day opens: all that is said of it. */
-		nextOpens: windows[Math.max(nextDay, fromDay) - 1]?.opens ?? null,
-		days,
+		nextOpens: next?.window.opens ?? null,
+		days: days.map(({ state, credit, pain }) => ({ state, credit, pain })),
 		total: days.length,
 		/** Which of the sessions today’s is, and how many are left: what keeps people going. */
 		place: shown ? placeAmong(milestones, shown.day) : null,
 		halfway: shown !== null && shown.day === milestones.halfway,
 		notices: await announcementsOf(app, challenge.id),
-		open,
-		over: today === days.length && (windows.at(-1)?.due ?? 0) <= app.clock.now(),
+		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
+		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: adherence(days)
 	};
 };

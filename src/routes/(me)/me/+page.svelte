@@ -60,7 +60,8 @@
 			</p>{/if}
 	{:else if day.cancelled && !checkedIn}
 		<p class="remark remark-attention">
-			<b>This day is held for all</b>: {day.cancelled}. You need not do anything, and it counts for nobody.{#if data.nextOpens}
+			<b>Today is cancelled for everyone</b>: {day.cancelled}. You don't have to do anything, and it counts
+			for nobody.{#if data.nextOpens}
 				The next day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>.{/if}
 		</p>
 	{:else if day.kind === 'rest'}
@@ -88,7 +89,7 @@
 				<a class="btn btn-outline min-h-11" href="/me/day/{day.day}/check-in">Correct it</a>
 			</div>
 		{/if}
-		<SessionList outline={day.session.outline} name={day.session.name} />
+		<SessionList outline={day.session.outline} name={day.session.name} changes={day.session.changes} />
 		<StopSigns />
 		{#if !checkedIn}
 			<div class="bg-base-200/95 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">

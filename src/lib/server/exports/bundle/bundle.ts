@@ -1,28 +1,8 @@
 /** A whole challenge as one file; docs/formats/challenge.schema.json says the same. */
 import type { Plan } from '$core/plan';
-import type { CreditPolicy } from '$core/day';
+import type { BUNDLE_KIND, BUNDLE_VERSION, BundleFrame } from '$contracts/bundle';
 import type { Session } from '$core/session';
 import type { ExerciseInput } from '$contracts/exercise';
-
-export const BUNDLE_KIND = 'cadrex challenge';
-export const BUNDLE_VERSION = 1;
-
-/** How a challenge lets its days out and what results are worth. */
-export interface BundleFrame {
-	startsOn: string;
-	trainingDays: number[];
-	budgetMinutes: number;
-	/** Null: each person’s own. */
-	releaseZone: string | null;
-	/** `HH:MM`. */
-	opensAt: string;
-	lateHours: number;
-	/** Percent. */
-	lateWorth: number;
-	partial: CreditPolicy['partial'];
-	afterClose: 'refuse' | 'store';
-	lateJoiners: 'group' | 'own';
-}
 
 export interface BundleSession {
 	/** What days and rules call it in this file. */

@@ -2,22 +2,16 @@ import { libraryOf, type Exercise } from '$core/exercise';
 import type { PlannedDay, Rule, RuleTarget } from '$core/plan';
 import type { Session } from '$core/session';
 import { timeOfDay } from '$lib/format';
-import { challengeOf, type Challenge } from '../../challenge/challenge';
+import type { Challenge, OwnedChallenge } from '../../challenge/challenge';
+import { BUNDLE_KIND, BUNDLE_VERSION, type BundleFrame } from '$contracts/bundle';
+import type { ChallengeId, CoachId, SessionId } from '../../platform/ids';
 import type { Context } from '../../platform/context';
 import type { Queries } from '../../db/database';
 import { ownExercises } from '../../exercise/exercises';
 import type { ExerciseInput } from '$contracts/exercise';
 import { messagesOf } from '../../challenge/announcements';
 import { planRules } from '../../plan/prescribed';
-import {
-	BUNDLE_KIND,
-	BUNDLE_VERSION,
-	byLetters,
-	withNames,
-	type Bundle,
-	type BundleFrame,
-	type BundleSession
-} from './bundle';
+import { byLetters, withNames, type Bundle, type BundleSession } from './bundle';
 
 const frameOf = (challenge: Challenge): BundleFrame => ({
 	startsOn: challenge.startsOn,
@@ -33,7 +27,7 @@ const frameOf = (challenge: Challenge): BundleFrame => ({
 });
 
 interface Version {
-	sessionId: string;
+	sessionId: SessionId;
 	version: number;
 	name: string;
 	tags: string[];
@@ -43,8 +37,8 @@ interface Version {
 /** The versions that days have, and the newest of sessions that rules alone speak of. */
 async function versionsUsed(
 	db: Queries,
-	coachId: string,
-	challengeId: string,
+	coachId: CoachId,
+	challengeId: ChallengeId,
 	byRules: string[]
 ): Promise<Version[]> {
 	const rows = await db.query<Version>(
@@ -79,11 +73,10 @@ function exercisesUsed(names: Iterable<string>, own: readonly Exercise[]): Exerc
 }
 
 /**
- * A challenge as it can be used again: no people, nothing that they sent in, no days held for a storm.
- * @throws Refusal 404
+ * A challenge as it can be used again: no people, nothing that they sent in, no cancelled days.
  */
-export async function exportBundle({ db }: Context, coachId: string, challengeId: string): Promise<Bundle> {
-	const challenge = await challengeOf(db, coachId, challengeId);
+export async function exportBundle({ db }: Context, challenge: OwnedChallenge): Promise<Bundle> {
+	const { id: challengeId, coachId } = challenge;
 	const { rules } = await planRules(db, challengeId);
 	const own = await ownExercises(db, coachId);
 	const library = libraryOf(own);

@@ -1,11 +1,13 @@
 import { STANDARD, type Library } from '$core/exercise';
 import type { PlannedDay, Rule } from '$core/plan';
 import { instantOf, dateOfDay } from '$core/calendar';
-import { challengeOf, createChallenge } from '../../challenge/challenge';
+import { createChallenge } from '../../challenge/change';
+import { challengeOf } from '../../challenge/challenge';
 import { withTransaction, type Context } from '../../platform/context';
 import { instant } from '../../db/database';
 import { freeName } from '../../web/free-name';
 import { createExercise, libraryFor, ownExercises } from '../../exercise/exercises';
+import type { ChallengeId, CoachId, SessionId } from '../../platform/ids';
 import type { ExerciseInput } from '$contracts/exercise';
 import { openPlan, savePlan } from '../../plan/plan';
 import { saveSession, sessionsOf, importSession, type SessionVersion } from '../../session/sessions';
@@ -16,14 +18,14 @@ export interface ImportPlan {
 	/** By the name in the file: the name that it gets here. */
 	exercises: Map<string, { name: string; is: 'new' | 'there' | 'renamed' }>;
 	/** By key. */
-	sessions: Map<string, { name: string; is: 'new' | 'there' | 'renamed'; id: string | null }>;
+	sessions: Map<string, { name: string; is: 'new' | 'there' | 'renamed'; id: SessionId | null }>;
 }
 
 const bare = ({ name: _name, ...body }: ExerciseInput): Omit<ExerciseInput, 'name'> => body;
 
 async function exercisePlan(
 	{ db }: Context,
-	coachId: string,
+	coachId: CoachId,
 	bundle: Bundle
 ): Promise<ImportPlan['exercises']> {
 	const own = new Map(
@@ -62,7 +64,7 @@ function sessionPlan(
 	there: ReadonlyMap<string, SessionVersion>,
 	library: Library,
 	given: Set<string>
-): [string, { name: string; is: 'new' | 'there' | 'renamed'; id: string | null }] {
+): [string, { name: string; is: 'new' | 'there' | 'renamed'; id: SessionId | null }] {
 	const known = there.get(name);
 	const [only] = versions;
 	if (
@@ -81,7 +83,7 @@ function sessionPlan(
 }
 
 /** What taking in would make, before anything is written. */
-export async function planImport(context: Context, coachId: string, bundle: Bundle): Promise<ImportPlan> {
+export async function planImport(context: Context, coachId: CoachId, bundle: Bundle): Promise<ImportPlan> {
 	const exercises = await exercisePlan(context, coachId, bundle);
 	const there = new Map((await sessionsOf(context.db, coachId)).map((session) => [session.name, session]));
 	const library = await libraryFor(context.db, coachId);
@@ -97,11 +99,11 @@ export async function planImport(context: Context, coachId: string, bundle: Bund
 /** Writes a session with all its versions, the oldest first. @returns its id */
 async function writeSession(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	name: string,
 	{ tags, versions }: BundleSession,
 	names: ImportPlan['exercises']
-): Promise<string> {
+): Promise<SessionId> {
 	const [first, ...later] = versions.map((body) => withNames(body, nameHere(names)));
 	const { id } = await importSession(context, coachId, { name, body: first, tags });
 	for (const [i, body] of later.entries())
@@ -120,10 +122,10 @@ async function writeSession(
  */
 export function importBundle(
 	context: Context,
-	coachId: string,
+	coachId: CoachId,
 	bundle: Bundle,
 	as: { name: string; startsOn: string }
-): Promise<string> {
+): Promise<ChallengeId> {
 	return context.db.transaction(async (tx) => {
 		const inside = withTransaction(context, tx);
 		const taking = await planImport(inside, coachId, bundle);
@@ -140,7 +142,7 @@ export function importBundle(
 				looksLike: here(input.looksLike)
 			});
 		}
-		const ids = new Map<string, string>();
+		const ids = new Map<string, SessionId>();
 		for (const session of bundle.sessions) {
 			const plan = taking.sessions.get(session.key);
 			if (!plan) continue;
@@ -167,7 +169,7 @@ export function importBundle(
 			return number === undefined ? session : `${session}@${number}`;
 		};
 		const { revision } = await openPlan(inside, challenge);
-		await savePlan(inside, coachId, id, {
+		await savePlan(inside, challenge, {
 			revision,
 			plan: {
 				...plan,

@@ -1,103 +1,16 @@
-import { array, lazy, mixed, number, object, string, ValidationError } from 'yup';
+import { ValidationError } from 'yup';
 import { libraryOf, type Exercise, type Library } from '$core/exercise';
-import { PLAN_LIMITS } from '$core/plan';
-import { isDate, isZone } from '$core/calendar';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../../web/file-fault';
 import { parseJson } from '../../web/json';
 import { bodyOf, exerciseSchema } from '$contracts/exercise';
-import { planSchema } from '$contracts/plan';
-import { ANNOUNCEMENT_LENGTH } from '../../challenge/announcements';
 import { faultsOf } from '$contracts/session';
-import { BUNDLE_KIND, BUNDLE_VERSION, type Bundle } from './bundle';
+import { BUNDLE_KIND, BUNDLE_VERSION, bundleSchema } from '$contracts/bundle';
+import type { Bundle } from './bundle';
 
 /** Letters of a bundle that are read at most. */
 export const LARGEST_BUNDLE = 5_000_000;
-const MOST_SESSIONS = 200;
-const MOST_VERSIONS = 20;
-
-const KEY = /^s[1-9]\d{0,3}$/;
-const text = (most: number) => string().strict().trim().max(most, `at most ${most} letters`);
-const whole = (least: number, most: number) => {
-	const says = `a whole number from ${least} to ${most}`;
-	return number().strict().typeError(says).integer(says).min(least, says).max(most, says).required(says);
-};
-
-/** The shape of a bundle; sessions are looked at by their own rules, references after that. */
-const bundleSchema = object({
-	kind: string().required(),
-	version: number().required(),
-	name: text(80).required('a challenge needs a name'),
-	goal: text(300).required('a challenge needs a goal'),
-	frame: object({
-		startsOn: string()
-			.strict()
-			.test('date', 'this is no day of the calendar; YYYY-MM-DD is expected', (date) => !date || isDate(date))
-			.required('the day on which it starts is missing'),
-		trainingDays: array(whole(1, 7)).min(1, 'at least one weekday to train on').max(7).required(),
-		budgetMinutes: whole(5, 180),
-		releaseZone: lazy((value) =>
-			value === null
-				? mixed().nullable()
-				: string()
-						.strict()
-						.test(
-							'zone',
-							'there is no zone ${value}; one looks like Europe/Oslo',
-							(zone) => !zone || isZone(zone)
-						)
-						.required('a zone, or null for each person’s own')
-		),
-		opensAt: string()
-			.strict()
-			.matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time of day, as in 05:30')
-			.required('a time of day, as in 05:30'),
-		lateHours: whole(0, 168),
-		lateWorth: number()
-			.strict()
-			.min(0, 'a share from 0 to 100 %')
-			.max(100, 'a share from 0 to 100 %')
-			.required(),
-		partial: string().oneOf(['share', 'strict']).required(),
-		afterClose: string().oneOf(['refuse', 'store']).required(),
-		lateJoiners: string().oneOf(['group', 'own']).required()
-	})
-		.noUnknown()
-		.strict()
-		.required('the frame is missing'),
-	exercises: array(exerciseSchema.noUnknown().strict()).max(500).required('exercises are missing'),
-	sessions: array(
-		object({
-			key: string()
-				.strict()
-				.matches(KEY, 'a key is s1, s2 and so on')
-				.required('a session needs a key, s1 and so on'),
-			name: text(80).required('a session needs a name'),
-			tags: array(text(30).required()).max(12).required(),
-			versions: array(mixed().required())
-				.min(1, 'a session has at least one version')
-				.max(MOST_VERSIONS, `at most ${MOST_VERSIONS} versions`)
-				.required('the session itself is missing')
-		})
-			.noUnknown()
-			.strict()
-	)
-		.max(MOST_SESSIONS, `at most ${MOST_SESSIONS} sessions`)
-		.required('sessions are missing'),
-	plan: planSchema.noUnknown().required('the plan is missing'),
-	messages: array(
-		object({
-			day: whole(1, PLAN_LIMITS.days),
-			text: text(ANNOUNCEMENT_LENGTH).required('a message needs some words')
-		})
-			.noUnknown()
-			.strict()
-	)
-		.max(200)
-		.required('messages are missing')
-}).noUnknown();
-
 export interface ReadBundle {
 	bundle: Bundle | null;
 	faults: FileFault[];

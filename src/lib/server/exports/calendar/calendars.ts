@@ -1,15 +1,25 @@
-/** The calendar of a person and that of a coach: one event a day with work, none for a day of rest. */
-import { entryOf, type Strip } from '$core/day';
+/**
+ * The calendar of a person and that of a coach: one event a day with work, none for a day of rest. What an event was
+ * last is kept beside its owner and numbered when a day changes, so that reading a calendar writes nothing.
+ */
+import {
+	dateOfDay,
+	dueWindow,
+	milestonesOf,
+	placeAmong,
+	trainingStart,
+	type DayKind,
+	type Milestones
+} from '$core/calendar';
 import { numbered, type Ledger } from '$core/calendar/sequence';
-import { milestonesOf, placeAmong, type Milestones } from '$core/calendar';
-import { dateOfDay, dueWindow, trainingStart, type DayKind } from '$core/calendar';
+import type { PersonDay, Strip } from '$core/day';
 import { counted, dayAndTimeIn, minutesText } from '$lib/format';
 import { challengeById, releasePolicyOf, type Challenge } from '../../challenge/challenge';
-import type { Context } from '../../platform/context';
+import { daysOf } from '../../day/person-days';
 import { only, type Queries } from '../../db/database';
-import { hashToken } from '../../platform/ids';
-import { windowsOf } from '../../day/windows';
-import { planOf, type PlanDay } from '../../plan/plan';
+import type { Context } from '../../platform/context';
+import { hashToken, type ChallengeId, type EnrolmentId } from '../../platform/ids';
+import { planOf, type PlanDay } from '../../plan/plan-days';
 import { calendarText, type CalendarEvent, type EventTime } from './ical';
 
 interface Wanted {
@@ -40,100 +50,107 @@ const placeText = (milestones: Milestones, day: number): string => {
 const minutesOf = (day: PlanDay, challenge: Challenge): number =>
 	day.seconds === null ? challenge.budgetMinutes : Math.max(5, Math.ceil(day.seconds / 300) * 5);
 
+const markOf = (value: unknown): string => hashToken(JSON.stringify(value)).slice(0, 16);
+const marksOf = (entries: ReadonlyMap<number, unknown>): Map<string, string> =>
+	new Map([...entries].map(([day, entry]) => [String(day), markOf(entry)]));
+
+/** Numbers what changed. What was never kept counts as changed: one number too many does no harm, one too few does. */
+function renumbered(ledger: Ledger, marks: ReadonlyMap<string, string>, now: number): Ledger {
+	if (Object.keys(ledger).length > 0) return numbered(ledger, marks, now);
+	const unknown = Object.fromEntries(
+		[...marks.keys()].map((key) => [key, { sequence: 0, at: now, mark: '' }])
+	);
+	return numbered(unknown, marks, now);
+}
+
 interface Owner {
 	/** What the uids of its events end in. */
 	id: string;
-	table: 'enrolment' | 'challenge';
 	url: string;
+	/** What was given out before: the numbers of all of them count together. */
+	ledgers: readonly Ledger[];
+	/** When what was never numbered became what it is. Epoch milliseconds. */
+	since: number;
 }
 
-const markOf = (entry: Entry): string => hashToken(JSON.stringify(entry)).slice(0, 16);
-
-/** Numbers the events against what was given out before, and keeps what is given out now. */
-async function giveOut(
-	{ db, clock }: Context,
-	{ id, table }: Owner,
-	entries: ReadonlyMap<number, Entry>
-): Promise<Ledger> {
-	const marks = new Map([...entries].map(([day, entry]) => [String(day), markOf(entry)]));
-	const read = async (tx: Queries, lock: string) =>
-		only(await tx.query<{ calendar: Ledger }>(`select calendar from ${table} where id = $1 ${lock}`, [id]))
-			.calendar;
-	const before = await read(db, '');
-	if (numbered(before, marks, 0) === before) return before;
-	return db.transaction(async (tx) => {
-		const now = numbered(await read(tx, 'for update'), marks, clock.now());
-		await tx.query(`update ${table} set calendar = $2 where id = $1`, [id, JSON.stringify(now)]);
-		return now;
-	});
-}
-
-async function eventsOf(
-	context: Context,
-	owner: Owner,
+function eventsOf(
+	{ id, url, ledgers, since }: Owner,
 	entries: ReadonlyMap<number, Entry>,
 	timeOf: (day: number) => EventTime,
 	withdrawn: boolean
-): Promise<CalendarEvent[]> {
-	const ledger = await giveOut(context, owner, entries);
-	return Object.entries(ledger).flatMap(([key, { sequence, at, mark }]): CalendarEvent[] => {
-		if (mark === null && !withdrawn) return [];
-		const entry = entries.get(Number(key));
+): CalendarEvent[] {
+	const kept = ledgers.flatMap((ledger) => Object.keys(ledger).map(Number));
+	const days = [...new Set([...entries.keys(), ...kept])].sort((a, b) => a - b);
+	return days.flatMap((day): CalendarEvent[] => {
+		const entry = entries.get(day);
+		const given = ledgers.flatMap((ledger) => ledger[day] ?? []);
+		const sequence = given.reduce((sum, one) => sum + one.sequence, 0);
+		// A day that never had an event has none to withdraw.
+		if (!entry && (!withdrawn || !given.some(({ mark }) => mark === null))) return [];
 		return [
 			{
-				uid: `day-${key}.${owner.id}@cadrex`,
+				uid: `day-${day}.${id}@cadrex`,
 				sequence,
-				changedAt: at,
-				cancelled: mark === null,
-				url: owner.url,
-				...(entry ?? { title: `Day ${key}: not on any more`, details: '', time: timeOf(Number(key)) })
+				changedAt: Math.max(since, ...given.map(({ at }) => at)),
+				cancelled: !entry,
+				url,
+				...(entry ?? { title: `Day ${day}: not on any more`, details: '', time: timeOf(day) })
 			}
 		];
 	});
 }
 
-/**
- * A person's calendar, in their own zone and at their hour. Of days ahead it says when they are and how long they take,
- * never what is done on them: that is released on the day.
- */
-export async function personCalendar(context: Context, enrolmentId: string, wanted: Wanted): Promise<string> {
-	const person = only(
-		await context.db.query<{
-			challengeId: string;
-			zone: string;
-			trainsAt: number | null;
-			strip: Strip;
-			fromDay: number;
-			shiftDays: number;
-		}>(
-			`select e.challenge_id as "challengeId", p.zone, p.trains_at as "trainsAt", e.strip, e.from_day as "fromDay",
-				e.shift_days as "shiftDays"
-			 from enrolment e join participant p on p.id = e.participant_id where e.id = $1`,
-			[enrolmentId]
-		)
-	);
-	const challenge = await challengeById(context.db, person.challengeId);
-	const plan = await planOf(context.db, challenge);
-	const windows = windowsOf(challenge, person);
-	const milestones = milestonesOf(plan);
-	const timeOf = (day: number): EventTime => {
+/** What of an enrolment a calendar is made of. */
+interface CalendarPerson {
+	id: EnrolmentId;
+	challengeId: ChallengeId;
+	zone: string;
+	trainsAt: number | null;
+	strip: Strip;
+	fromDay: number;
+	shiftDays: number;
+	/** By what is theirs, and by what is everybody's. */
+	calendar: Ledger;
+	groupCalendar: Ledger;
+	since: number;
+}
+
+const PERSON = `select e.id, e.challenge_id as "challengeId", p.zone, p.trains_at as "trainsAt", e.strip,
+		e.from_day as "fromDay", e.shift_days as "shiftDays", e.calendar, ch.group_calendar as "groupCalendar",
+		e.created_at as since
+	from enrolment e join participant p on p.id = e.participant_id join challenge ch on ch.id = e.challenge_id`;
+
+const timeFor =
+	(challenge: Challenge, plan: readonly PlanDay[], person: CalendarPerson) =>
+	(day: number): EventTime => {
 		const planned = plan[day - 1];
-		// One that the plan has no more is withdrawn at the time at which it would have been.
-		const window = windows[day - 1] ?? dueWindow(day, person, releasePolicyOf(challenge));
 		return {
-			start: trainingStart(window, person.zone, person.trainsAt),
+			// One that the plan has no more is withdrawn at the time at which it would have been.
+			start: trainingStart(dueWindow(day, person, releasePolicyOf(challenge)), person.zone, person.trainsAt),
 			minutes: planned ? minutesOf(planned, challenge) : challenge.budgetMinutes,
 			zone: person.zone
 		};
 	};
+
+/** Whether a day has an event for somebody: theirs, and nothing that excuses them. */
+const isOn = ({ theirs, why }: PersonDay): boolean => theirs && why !== 'excused' && why !== 'paused';
+
+/** What a person's calendar says of each day, whatever the hour at which it is asked. */
+function personEntries(
+	challenge: Challenge,
+	plan: PlanDay[],
+	milestones: Milestones,
+	person: CalendarPerson
+): Map<number, Entry> {
+	const works = new Set(milestones.works);
+	const timeOf = timeFor(challenge, plan, person);
 	const entries = new Map<number, Entry>();
-	for (const day of milestones.works) {
+	for (const own of daysOf(challenge, plan, person, Infinity)) {
+		const { day, kind, window } = own;
 		const planned = plan[day - 1];
-		const window = windows[day - 1];
-		if (!planned || !window || day < person.fromDay || entryOf(person.strip, day)?.kind === 'excuse')
-			continue;
+		if (!works.has(day) || !isOn(own) || !planned) continue;
 		entries.set(day, {
-			title: `${challenge.name}: day ${day}, ${KINDS[planned.kind]}`,
+			title: `${challenge.name}: day ${day}, ${KINDS[kind]}`,
 			details: [
 				placeText(milestones, day),
 				`About ${minutesOf(planned, challenge)} min. Opens ${dayAndTimeIn(person.zone, window.opens)}, due by ${dayAndTimeIn(person.zone, window.due)}; a late result is taken until ${dayAndTimeIn(person.zone, window.closes)}.`,
@@ -142,40 +159,167 @@ export async function personCalendar(context: Context, enrolmentId: string, want
 			time: timeOf(day)
 		});
 	}
-	const owner: Owner = { id: enrolmentId, table: 'enrolment', url: `${wanted.origin}/me` };
+	return entries;
+}
+
+/** What of those is a matter of the challenge and its plan: the entries of somebody in Greenwich who has only joined. */
+const groupMarks = (challenge: Challenge, plan: PlanDay[], milestones: Milestones): Map<string, string> =>
+	marksOf(
+		personEntries(challenge, plan, milestones, {
+			...NOBODY,
+			challengeId: challenge.id,
+			since: 0
+		})
+	);
+const NOBODY: Omit<CalendarPerson, 'challengeId' | 'since'> = {
+	id: '' as EnrolmentId,
+	zone: 'UTC',
+	trainsAt: null,
+	strip: {},
+	fromDay: 1,
+	shiftDays: 0,
+	calendar: {},
+	groupCalendar: {}
+};
+
+/** What of those is the person's own. */
+function ownMarks(challenge: Challenge, plan: PlanDay[], person: CalendarPerson): Map<string, string> {
+	const { zone, trainsAt, shiftDays } = person;
+	const days = daysOf(challenge, plan, person, Infinity).filter(isOn);
+	return marksOf(new Map(days.map(({ day }) => [day, { zone, trainsAt, shiftDays }])));
+}
+
+/**
+ * A person's calendar, in their own zone and at their hour. Of days ahead it says when they are and how long they take,
+ * never what is done on them: that is released on the day.
+ */
+export async function personCalendar(
+	{ db }: Pick<Context, 'db'>,
+	enrolmentId: EnrolmentId,
+	wanted: Wanted
+): Promise<string> {
+	const person = only(await db.query<CalendarPerson>(`${PERSON} where e.id = $1`, [enrolmentId]));
+	const challenge = await challengeById(db, person.challengeId);
+	const plan = await planOf(db, challenge);
+	const entries = personEntries(challenge, plan, milestonesOf(plan), person);
+	const owner: Owner = {
+		id: enrolmentId,
+		url: `${wanted.origin}/me`,
+		ledgers: [person.calendar, person.groupCalendar],
+		since: person.since
+	};
 	return calendarText({
 		name: challenge.name,
 		about: challenge.goal,
-		events: await eventsOf(context, owner, entries, timeOf, wanted.withdrawn)
+		events: eventsOf(owner, entries, timeFor(challenge, plan, person), wanted.withdrawn)
 	});
 }
 
-/** The coach's calendar of a challenge: whole days, since a day opens at another hour for each zone. */
-export async function coachCalendar(context: Context, challengeId: string, wanted: Wanted): Promise<string> {
-	const challenge = await challengeById(context.db, challengeId);
-	const plan = await planOf(context.db, challenge);
-	const milestones = milestonesOf(plan);
-	const timeOf = (day: number): EventTime => ({ date: dateOfDay(day, challenge.startsOn) });
+const coachTime =
+	(challenge: Challenge) =>
+	(day: number): EventTime => ({ date: dateOfDay(day, challenge.startsOn) });
+
+/** What the coach's calendar says: whole days, since a day opens at another hour for each zone. */
+function coachEntries(challenge: Challenge, plan: PlanDay[], milestones: Milestones): Map<number, Entry> {
 	const entries = new Map<number, Entry>();
 	for (const day of milestones.works) {
 		const planned = plan[day - 1];
 		if (!planned) continue;
 		const what = planned.session
 			? `${planned.session}, ${minutesText(planned.seconds ?? 0)}`
-			: 'no session laid yet';
+			: 'no session planned yet';
 		entries.set(day, {
 			title: `Day ${day} of ${challenge.days}, ${KINDS[planned.kind]}: ${what}`,
 			details: [
 				placeText(milestones, day),
 				`${counted(challenge.days - day, 'day')} left. Goal: ${challenge.goal}`
 			].join('\n'),
-			time: timeOf(day)
+			time: coachTime(challenge)(day)
 		});
 	}
-	const owner: Owner = { id: challengeId, table: 'challenge', url: `${wanted.origin}/c/${challengeId}/plan` };
+	return entries;
+}
+
+interface Ledgers {
+	calendar: Ledger;
+	groupCalendar: Ledger;
+	since: number;
+}
+const ledgersOf = async (db: Queries, id: ChallengeId): Promise<Ledgers> =>
+	only(
+		await db.query<Ledgers>(
+			'select calendar, group_calendar as "groupCalendar", created_at as since from challenge where id = $1',
+			[id]
+		)
+	);
+
+/** The coach's calendar of a challenge. */
+export async function coachCalendar(
+	{ db }: Pick<Context, 'db'>,
+	challengeId: ChallengeId,
+	wanted: Wanted
+): Promise<string> {
+	const challenge = await challengeById(db, challengeId);
+	const plan = await planOf(db, challenge);
+	const { calendar, since } = await ledgersOf(db, challengeId);
+	const owner: Owner = {
+		id: challengeId,
+		url: `${wanted.origin}/c/${challengeId}/plan`,
+		ledgers: [calendar],
+		since
+	};
 	return calendarText({
 		name: `${challenge.name}, plan`,
 		about: challenge.goal,
-		events: await eventsOf(context, owner, entries, timeOf, wanted.withdrawn)
+		events: eventsOf(
+			owner,
+			coachEntries(challenge, plan, milestonesOf(plan)),
+			coachTime(challenge),
+			wanted.withdrawn
+		)
 	});
+}
+
+/**
+ * Numbers the events of calendars anew after a change, and keeps what they are now.
+ *
+ * @param people whose own days may have changed; left out: the plan changed, and with it everybody's
+ * @param joined whether they have only just joined, so that nothing was given out yet
+ */
+export async function keepCalendars(
+	{ clock }: Pick<Context, 'clock'>,
+	tx: Queries,
+	challengeId: ChallengeId,
+	people?: readonly EnrolmentId[],
+	joined = false
+): Promise<void> {
+	const challenge = await challengeById(tx, challengeId);
+	const plan = await planOf(tx, challenge);
+	const now = clock.now();
+	const rows = await tx.query<CalendarPerson>(
+		`${PERSON} where e.challenge_id = $1 and ($2::uuid[] is null or e.id = any($2)) for update of e`,
+		[challengeId, people ?? null]
+	);
+	const number = joined ? numbered : renumbered;
+	const changed = rows.flatMap((person) => {
+		const ledger = number(person.calendar, ownMarks(challenge, plan, person), now);
+		return ledger === person.calendar ? [] : [{ id: person.id, ledger }];
+	});
+	if (changed.length > 0)
+		await tx.query(
+			`update enrolment e set calendar = c.ledger from jsonb_to_recordset($1::jsonb) as c(id uuid, ledger jsonb)
+			 where e.id = c.id`,
+			[JSON.stringify(changed)]
+		);
+	if (people) return;
+	const milestones = milestonesOf(plan);
+	const { calendar, groupCalendar } = await ledgersOf(tx, challengeId);
+	const group = number(groupCalendar, groupMarks(challenge, plan, milestones), now);
+	const coach = number(calendar, marksOf(coachEntries(challenge, plan, milestones)), now);
+	if (group !== groupCalendar || coach !== calendar)
+		await tx.query('update challenge set group_calendar = $2, calendar = $3 where id = $1', [
+			challengeId,
+			JSON.stringify(group),
+			JSON.stringify(coach)
+		]);
 }

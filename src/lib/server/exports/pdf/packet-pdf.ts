@@ -148,7 +148,7 @@ function dayContent(day: PacketDay, figures: Packet['figures']): Content {
 			]
 		},
 		...(day.cancelled
-			? [{ text: `Held for all: ${day.cancelled}. Nobody has to do it.`, italics: true } as Content]
+			? [{ text: `Cancelled for everyone: ${day.cancelled}.`, italics: true } as Content]
 			: [])
 	];
 	const breaks = { pageBreak: 'before' } as const;
@@ -199,7 +199,7 @@ const contents = (days: readonly PacketDay[]): Content => ({
 			...days.map(({ day, date, session, cancelled }): TableCell[] => [
 				String(day),
 				longDayText(date),
-				cancelled ? `held for all: ${cancelled}` : (session?.name ?? 'none yet'),
+				cancelled ? `cancelled: ${cancelled}` : (session?.name ?? 'none yet'),
 				session ? lasts(session.outline) : '',
 				boxes(1)
 			])

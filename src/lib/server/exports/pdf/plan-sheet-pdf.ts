@@ -41,7 +41,7 @@ function dayCell(day: SheetDay, size: number, dense: boolean): TableCell {
 				]
 			},
 			...(day.cancelled
-				? [{ text: cut(`Held: ${day.cancelled}`, dense ? 28 : 50), italics: true } as Content]
+				? [{ text: cut(`Cancelled: ${day.cancelled}`, dense ? 28 : 50), italics: true } as Content]
 				: []),
 			...(day.session && !day.cancelled
 				? [

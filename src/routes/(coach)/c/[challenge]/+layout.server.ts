@@ -1,10 +1,16 @@
-import { milestonesOf, placeAmong, type Milestones } from '$core/calendar';
-import { addDays, dateIn, dateOfDay, daysBetween, instantOf } from '$core/calendar';
+import {
+	addDays,
+	dateOfDay,
+	dayInZone,
+	instantOf,
+	milestonesOf,
+	placeAmong,
+	type Milestones
+} from '$core/calendar';
 import { counted, dayText } from '$lib/format';
-import { challengeOf, type Challenge } from '$lib/server/challenge/challenge';
-import { orError } from '$lib/server/web/http';
+import type { Challenge } from '$lib/server/challenge/challenge';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge } from '$lib/server/web/own';
 import type { LayoutServerLoad } from './$types';
 
 /** Where a challenge stands, in words; halfway and the days left are what keeps people going. */
@@ -26,11 +32,11 @@ function standText(challenge: Challenge, groupDay: number, milestones: Milestone
 
 export const load: LayoutServerLoad = async ({ params, locals, url }) => {
 	const { app } = locals;
-	const challenge = await orError(challengeOf(app.db, coachIn(locals).id, params.challenge));
+	const challenge = await ownChallenge({ params, locals });
 	const plan = await planIn(locals, challenge);
 	const now = app.clock.now();
 	const days = plan.length;
-	const groupDay = daysBetween(challenge.startsOn, dateIn(challenge.coachZone, now)) + 1;
+	const groupDay = dayInZone(challenge.startsOn, challenge.coachZone, now);
 	const today = groupDay >= 1 && groupDay <= days ? groupDay : null;
 
 	// Looking back at day d is looking at the group as it stood when that day ended on the coach's clock.

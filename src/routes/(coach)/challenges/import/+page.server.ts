@@ -6,6 +6,7 @@ import { bundleText } from '$lib/server/exports/bundle/bundle';
 import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
 import { LARGEST_BUNDLE, readBundle } from '$lib/server/exports/bundle/read-bundle';
 import { planImport, importBundle } from '$lib/server/exports/bundle/import-bundle';
+import { challengeOf } from '$lib/server/challenge/challenge';
 import { defaultStart } from '$lib/server/challenge/default-start';
 import { Refusal } from '$lib/server/platform/errors';
 import { formText } from '$lib/server/web/form-text';
@@ -41,7 +42,8 @@ async function lookAt(locals: App.Locals, bundle: Bundle, text: string, unknown:
 export const load: PageServerLoad = async ({ url, locals }) => {
 	const from = url.searchParams.get('from');
 	if (!from) return { look: null };
-	const bundle = await orError(exportBundle(locals.app, coachIn(locals).id, from));
+	const challenge = await orError(challengeOf(locals.app.db, coachIn(locals).id, from));
+	const bundle = await exportBundle(locals.app, challenge);
 	return { look: await lookAt(locals, bundle, bundleText(bundle), [], true) };
 };
 

@@ -1,7 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { createChallenge } from '$lib/server/challenge/challenge';
+import { createChallenge } from '$lib/server/challenge/change';
+import { challengeOf } from '$lib/server/challenge/challenge';
 import { defaultStart } from '$lib/server/challenge/default-start';
 import { newChallengeSchema } from '$contracts/challenge';
 import { orFail } from '$lib/server/web/http';
@@ -25,10 +26,8 @@ export const actions: Actions = {
 		const made = await orFail(createChallenge(locals.app, coachIn(locals).id, form.data), { form });
 		if ('failed' in made) return made.failed;
 		if (form.data.template) {
-			const applied = await orFail(
-				applyTemplate(locals.app, coachIn(locals).id, made.ok, form.data.template),
-				{ form }
-			);
+			const challenge = await challengeOf(locals.app.db, coachIn(locals).id, made.ok);
+			const applied = await orFail(applyTemplate(locals.app, challenge, form.data.template), { form });
 			if ('failed' in applied) return applied.failed;
 		}
 		redirect(303, `/c/${made.ok}/plan`);

@@ -22,7 +22,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 export const actions: Actions = {
 	hour: async ({ request, locals }) => {
 		const hour = formText(await request.formData(), 'hour');
-		const done = await orFail(setHour(locals.app.db, personIn(locals).enrolmentId, { hour }));
+		const done = await orFail(setHour(locals.app, personIn(locals).enrolmentId, { hour }));
 		return 'failed' in done ? done.failed : { hourSaved: true };
 	},
 	make: async ({ locals, url }) => {

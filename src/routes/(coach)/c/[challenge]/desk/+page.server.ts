@@ -1,4 +1,5 @@
-import { cameIn, openingsOf } from '$lib/server/desk/desk';
+import { houseOf } from '$lib/server/practice/practice';
+import { cameIn, openingsOf, silentOf } from '$lib/server/desk/desk';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -9,25 +10,22 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge, asOf, day } = await parent();
 	const plan = await planIn(locals, challenge);
 	const { rows } = await rollIn(locals, challenge, asOf);
-	const people = rows.map((row) => row.person);
-	const silent = rows
-		.filter((row) => row.silent >= 2)
-		.sort((a, b) => b.silent - a.silent || a.person.name.localeCompare(b.person.name, 'en'))
-		.map(({ person, days, silent, adherence, trend }) => ({
-			id: person.id,
-			name: person.name,
-			zone: person.zone,
-			lastSeen: person.lastSeen,
-			days,
-			silent,
-			adherence,
-			trend
-		}));
+	const house = await houseOf(app.db, challenge.coachId);
+	const silent = silentOf(rows, house).map(({ person, days, silent, adherence, trend }) => ({
+		id: person.id,
+		name: person.name,
+		zone: person.zone,
+		lastSeen: person.lastSeen,
+		days,
+		silent,
+		adherence,
+		trend
+	}));
 	return {
 		planned: day === null ? null : (plan[day - 1] ?? null),
 		next: plan.slice(day ?? 0, (day ?? 0) + 2),
-		openings: day === null ? [] : openingsOf(challenge, people, day),
-		people: people.length,
+		openings: day === null ? [] : openingsOf(rows, day),
+		people: rows.length,
 		silent,
 		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)
 	};

@@ -1,3 +1,4 @@
+import { kitText } from '$core/kit';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import type { PageServerLoad } from './$types';
 
@@ -6,13 +7,13 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const people = await enrolmentsOf(locals.app.db, challenge.id);
 	return {
 		people: people.map(
-			({ id, name, email, zone, level, equipment, fromDay, shiftDays, lastSeen, hasLink }) => ({
+			({ id, name, email, zone, level, kit, kitUnread, fromDay, shiftDays, lastSeen, hasLink }) => ({
 				id,
 				name,
 				email,
 				zone,
 				level,
-				equipment,
+				equipment: kitText(kit, kitUnread),
 				fromDay,
 				shiftDays,
 				lastSeen,

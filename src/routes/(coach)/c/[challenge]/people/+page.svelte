@@ -10,8 +10,7 @@
 	const people = $derived(
 		data.people.filter(
 			(p) =>
-				!wanted ||
-				[p.name, p.email, p.zone, ...p.equipment].some((text) => text.toLowerCase().includes(wanted))
+				!wanted || [p.name, p.email, p.zone, p.equipment].some((text) => text.toLowerCase().includes(wanted))
 		)
 	);
 	const places = $derived(new Set(data.people.map((p) => p.zone)).size);
@@ -61,7 +60,7 @@
 							<span class="quiet">{placeOf(person.zone)}</span></td
 						>
 						<td class="text-sm">{person.level}</td>
-						<td class="quiet text-sm">{person.equipment.join(', ') || 'nothing listed'}</td>
+						<td class="quiet text-sm">{person.equipment || 'nothing listed'}</td>
 						<td class="quiet text-sm whitespace-nowrap"
 							>{person.lastSeen === null ? 'never' : dayAndTimeIn(data.coach.zone, person.lastSeen)}</td
 						>

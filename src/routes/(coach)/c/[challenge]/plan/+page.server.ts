@@ -4,19 +4,19 @@ import { formText, jsonOf } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownExercises } from '$lib/server/exercise/exercises';
 import { houseOf } from '$lib/server/practice/practice';
-import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { applyTemplate } from '$lib/server/plan/template';
 import { buildTestSession } from '$lib/server/plan/benchmark-session';
-import { planIn } from '$lib/server/attendance/of-request';
+import { planIn, rollIn } from '$lib/server/attendance/of-request';
+import { ownChallenge } from '$lib/server/web/own';
 import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
-	const { challenge, day } = await parent();
-	const people = await enrolmentsOf(app.db, challenge.id);
+	const { challenge, day, asOf } = await parent();
+	const { rows } = await rollIn(locals, challenge, asOf);
 	const shown = day ?? 1;
 	const days = await planIn(locals, challenge);
 	return {
@@ -26,42 +26,42 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		shown,
 		released: days[shown - 1] ?? null,
 		cancelled: days.flatMap(({ day: d, cancelled }) => (cancelled === null ? [] : [[d, cancelled] as const])),
-		people: people.length,
+		people: rows.length,
 		sessionsLaid: days.filter(({ sessionId }) => sessionId !== null).length,
 		excused: await excusedTogether(app.db, challenge.id),
-		openings: openingsOf(challenge, people, shown)
+		openings: openingsOf(rows, shown)
 	};
 };
 
 export const actions: Actions = {
-	save: async ({ request, locals, params }) => {
-		const form = await request.formData();
+	save: async (event) => {
+		const form = await event.request.formData();
 		const plan = jsonOf(form, 'plan');
 		if (plan === null) return fail(400, { message: 'The plan did not arrive whole; save it once more.' });
 		const saved = await orFail(
-			savePlan(locals.app, coachIn(locals).id, params.challenge, {
+			savePlan(event.locals.app, await ownChallenge(event), {
 				revision: Number(formText(form, 'revision')),
 				plan
 			})
 		);
 		return 'failed' in saved ? saved.failed : { saved: true };
 	},
-	daysOff: async ({ request, locals, params }) => {
-		const form = await request.formData();
+	daysOff: async (event) => {
+		const form = await event.request.formData();
 		const raw = {
 			how: formText(form, 'how'),
 			days: form.getAll('day').map(Number),
 			reason: formText(form, 'reason'),
 			tell: form.has('tell')
 		};
-		return daysOff(takeDaysOff(locals.app, coachIn(locals).id, params.challenge, raw));
+		return daysOff(takeDaysOff(event.locals.app, await ownChallenge(event), raw));
 	},
-	template: async ({ request, locals, params }) => {
-		const template = formText(await request.formData(), 'template');
-		const resolved = await orFail(applyTemplate(locals.app, coachIn(locals).id, params.challenge, template), {
+	template: async (event) => {
+		const template = formText(await event.request.formData(), 'template');
+		const done = await orFail(applyTemplate(event.locals.app, await ownChallenge(event), template), {
 			of: 'template'
 		});
-		return 'failed' in resolved ? resolved.failed : { resolved: true };
+		return 'failed' in done ? done.failed : { applied: true };
 	},
 	testSession: async ({ request, locals }) => {
 		const form = await request.formData();
@@ -70,14 +70,14 @@ export const actions: Actions = {
 		);
 		return 'failed' in made ? made.failed : { built: made.ok };
 	},
-	goOn: async ({ request, locals, params }) => {
-		const days = (await request.formData()).getAll('day').map(Number);
-		return daysOff(restoreDays(locals.app, coachIn(locals).id, params.challenge, { days }));
+	restore: async (event) => {
+		const days = (await event.request.formData()).getAll('day').map(Number);
+		return daysOff(restoreDays(event.locals.app, await ownChallenge(event), { days }));
 	},
-	unexcuse: async ({ request, locals, params }) => {
-		const form = await request.formData();
+	unexcuse: async (event) => {
+		const form = await event.request.formData();
 		const raw = { day: Number(formText(form, 'day')), reason: formText(form, 'reason') };
-		return daysOff(unexcuseTogether(locals.app, coachIn(locals).id, params.challenge, raw));
+		return daysOff(unexcuseTogether(event.locals.app, await ownChallenge(event), raw));
 	}
 };
 

@@ -1,11 +1,10 @@
 import { fail } from '@sveltejs/kit';
 import { packDays } from '$core/attendance';
-import { challengeOf } from '$lib/server/challenge/challenge';
 import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
+import { orFail } from '$lib/server/web/http';
 import { excuse, unexcuse } from '$lib/server/attendance/excuses';
 import { rollIn } from '$lib/server/attendance/of-request';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -30,11 +29,10 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 };
 
 export const actions: Actions = {
-	excuse: async ({ request, locals, params }) => {
-		const form = await request.formData();
-		const { app } = locals;
-		const challenge = await orError(challengeOf(app.db, coachIn(locals).id, params.challenge));
-		const person = formText(form, 'person');
+	excuse: async (event) => {
+		const form = await event.request.formData();
+		const challenge = await ownChallenge(event);
+		const person = await ownPerson(event, formText(form, 'person'));
 		const from = Number(form.get('from'));
 		const to = Number(form.get('to') || form.get('from'));
 		if (!(from >= 1 && to >= from && to <= challenge.days))
@@ -43,14 +41,13 @@ export const actions: Actions = {
 				faults: []
 			});
 		const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);
-		const done = await orFail(excuse(app, challenge.id, person, { days, reason: form.get('reason') }));
+		const done = await orFail(excuse(event.locals.app, person, { days, reason: form.get('reason') }));
 		return 'failed' in done ? done.failed : { excused: days.length };
 	},
-	unexcuse: async ({ request, locals, params }) => {
-		const form = await request.formData();
-		const { app } = locals;
-		const challenge = await orError(challengeOf(app.db, coachIn(locals).id, params.challenge));
-		const done = await orFail(unexcuse(app, challenge.id, formText(form, 'person'), Number(form.get('day'))));
+	unexcuse: async (event) => {
+		const form = await event.request.formData();
+		const person = await ownPerson(event, formText(form, 'person'));
+		const done = await orFail(unexcuse(event.locals.app, person, Number(form.get('day'))));
 		return 'failed' in done ? done.failed : { excused: 0 };
 	}
 };

@@ -2,16 +2,19 @@ import { DEFAULT_HOUSE } from '$core/practice';
 import { fail } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { changeChallenge, challengeOf, inputOf } from '$lib/server/challenge/challenge';
+import { changeChallenge } from '$lib/server/challenge/change';
+import { inputOf } from '$lib/server/challenge/challenge';
 import { challengeSchema } from '$contracts/challenge';
 import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
+import { orFail } from '$lib/server/web/http';
 import { houseOf, saveHouse } from '$lib/server/practice/practice';
+import { ownChallenge } from '$lib/server/web/own';
 import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals }) => {
-	const challenge = await orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge));
+export const load: PageServerLoad = async (event) => {
+	const { locals } = event;
+	const challenge = await ownChallenge(event);
 	return {
 		form: await superValidate(inputOf(challenge), yup(challengeSchema)),
 		zones: Intl.supportedValuesOf('timeZone'),
@@ -20,13 +23,12 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 };
 
 export const actions: Actions = {
-	challenge: async ({ request, params, locals }) => {
-		const form = await superValidate(request, yup(challengeSchema));
+	challenge: async (event) => {
+		const form = await superValidate(event.request, yup(challengeSchema));
 		if (!form.valid) return fail(400, { form });
-		const changed = await orFail(
-			changeChallenge(locals.app, coachIn(locals).id, params.challenge, form.data),
-			{ form }
-		);
+		const changed = await orFail(changeChallenge(event.locals.app, await ownChallenge(event), form.data), {
+			form
+		});
 		return 'failed' in changed ? changed.failed : { form, message: null, saved: true };
 	},
 	house: async ({ request, locals }) => {

@@ -19,14 +19,16 @@
 			{#if day.checkin}Checked in {dayAndTimeIn(data.zone, day.checkin.receivedAt)}, {percent(
 					day.checkin.credit
 				)} of the work.
-			{:else if day.cancelled}Held for all: {day.cancelled}. You need not do it.
+			{:else if day.cancelled}Cancelled for everyone: {day.cancelled}. You don't have to do it.
 			{:else if closed}Closed since {dayAndTimeIn(data.zone, day.window.closes)}.
 			{:else}Open until {dayAndTimeIn(data.zone, day.window.closes)}.{/if}
 		</p>
 	</div>
-	{#if day.session}<SessionList outline={day.session.outline} name={day.session.name} />{:else}<Empty
-			says="There is no session on this day."
-		/>{/if}
+	{#if day.session}<SessionList
+			outline={day.session.outline}
+			name={day.session.name}
+			changes={day.session.changes}
+		/>{:else}<Empty says="There is no session on this day." />{/if}
 	<StopSigns />
 	{#if day.session}<a class="btn btn-primary min-h-14 text-lg" href="/me/day/{day.day}/check-in"
 			>{day.checkin ? 'Correct the check-in' : `Check in for day ${day.day}`}</a

@@ -1,7 +1,7 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { jsonOf } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
-import { levelsOf } from '$lib/server/people/enrolments';
+import { groupOf } from '$lib/server/people/enrolments';
 import {
 	copySession,
 	createSession,
@@ -17,8 +17,8 @@ export const load: PageServerLoad = async ({ params, parent, locals }) => {
 	const { challenge } = await parent();
 	const { db } = locals.app;
 	const coach = coachIn(locals);
-	const levels = await levelsOf(db, challenge.id);
-	const group = levels.people > 0 ? { people: levels.people, beginners: levels.beginners } : null;
+	const enrolled = await groupOf(db, challenge.id);
+	const group = enrolled.people > 0 ? enrolled : null;
 	if (params.session === 'new') return { session: null, versions: [], used: [], group };
 	const session = await orError(sessionOf(db, coach.id, params.session));
 	return {

@@ -1,81 +1,99 @@
 import { redirect } from '@sveltejs/kit';
-import { personDays } from '$core/attendance';
-import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
-import { renewLink, revokeLink } from '$lib/server/auth/link';
-import { challengeOf, creditPolicyOf } from '$lib/server/challenge/challenge';
-import { orError, orFail } from '$lib/server/web/http';
+import { kitText } from '$core/kit';
+import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
 import { checkinsOf } from '$lib/server/attendance/history';
-import { changePerson } from '$lib/server/people/change';
-import { enrolmentOf, unenrol } from '$lib/server/people/enrolments';
-import { excusesOf, unexcuse } from '$lib/server/attendance/excuses';
-import { windowsOf } from '$lib/server/day/windows';
 import { planIn } from '$lib/server/attendance/of-request';
-import { coachIn } from '$lib/server/web/viewer';
+import { rollRow } from '$lib/server/attendance/roll';
+import { renewLink, revokeLink } from '$lib/server/people/links';
+import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overrides';
+import { ownExercises } from '$lib/server/exercise/exercises';
+import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
+import { changePerson } from '$lib/server/people/change';
+import { unenrol } from '$lib/server/people/enrolments';
+import { formText, overrideFrom } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-export const load: PageServerLoad = async ({ params, parent, locals }) => {
-	const { app } = locals;
-	const { challenge, asOf } = await parent();
-	const person = await orError(enrolmentOf(app.db, challenge.id, params.person));
-	const plan = await planIn(locals, challenge);
-	const { days, adherence, trend, silent } = personDays(
-		plan,
-		windowsOf(challenge, person),
-		person,
-		creditPolicyOf(challenge),
-		asOf
-	);
-	const { strip: _strip, ...shown } = person;
+export const load: PageServerLoad = async (event) => {
+	const { app } = event.locals;
+	const { asOf } = await event.parent();
+	const challenge = await ownChallenge(event);
+	const person = await ownPerson(event, event.params.person);
+	const plan = await planIn(event.locals, challenge);
+	const { days, adherence, trend, silent } = rollRow(person, challenge, plan, asOf);
+	const { strip: _strip, kit, kitUnread, ...shown } = person;
 	return {
-		person: shown,
+		person: { ...shown, equipment: kitText(kit, kitUnread), unread: kitUnread },
 		days,
 		adherence,
 		trend,
 		silent,
+		own: await ownExercises(app.db, challenge.coachId),
+		overrides: await overridesOf(app.db, person.id, asOf),
+		pauses: await pausesOf(app.db, person.id),
 		checkins: await checkinsOf(app, person.id, asOf),
 		excuses: await excusesOf(app, person.id),
 		zones: Intl.supportedValuesOf('timeZone')
 	};
 };
 
-/** The challenge of the address, when it is this coach's. */
-const own = ({ locals, params }: RequestEvent) =>
-	orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge));
+const person = (event: RequestEvent) => ownPerson(event, event.params.person);
 
 export const actions: Actions = {
 	link: async (event) => {
-		await own(event);
-		const made = await orFail(renewLink(event.locals.app, coachIn(event.locals).id, event.params.person));
-		return 'failed' in made ? made.failed : { link: `${event.url.origin}/join/${made.ok}` };
+		const secret = await renewLink(event.locals.app, await person(event));
+		return { link: `${event.url.origin}/join/${secret}` };
 	},
 	revoke: async (event) => {
-		await own(event);
-		const done = await orFail(revokeLink(event.locals.app, coachIn(event.locals).id, event.params.person));
-		return 'failed' in done ? done.failed : { revoked: true };
+		await revokeLink(event.locals.app, await person(event));
+		return { revoked: true };
 	},
 	endCalendar: async (event) => {
-		const challenge = await own(event);
-		const { id } = await orError(enrolmentOf(event.locals.app.db, challenge.id, event.params.person));
-		await revokePersonCalendarLink(event.locals.app.db, id);
+		await revokePersonCalendarLink(event.locals.app.db, (await person(event)).id);
 		return { calendarEnded: true };
 	},
 	change: async (event) => {
-		const challenge = await own(event);
-		const form = Object.fromEntries(await event.request.formData());
-		const done = await orFail(changePerson(event.locals.app, challenge.id, event.params.person, form));
+		const form = await event.request.formData();
+		const raw = { ...Object.fromEntries(form), limits: form.getAll('limits') };
+		const done = await orFail(changePerson(event.locals.app, await person(event), raw));
 		return 'failed' in done ? done.failed : { changed: true };
 	},
 	unexcuse: async (event) => {
-		const challenge = await own(event);
+		const form = await event.request.formData();
+		const done = await orFail(unexcuse(event.locals.app, await person(event), Number(form.get('day'))));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	pause: async (event) => {
+		const form = await event.request.formData();
+		const raw = {
+			fromDay: formText(form, 'fromDay'),
+			toDay: formText(form, 'toDay') || null,
+			reason: formText(form, 'reason')
+		};
+		const done = await orFail(pause(event.locals.app, await person(event), raw));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	endPause: async (event) => {
+		const form = await event.request.formData();
+		const done = await orFail(removePause(event.locals.app, await person(event), formText(form, 'pause')));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	differ: async (event) => {
+		const raw = overrideFrom(await event.request.formData());
+		const done = await orFail(addOverride(event.locals.app, await person(event), 'coach', raw));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	same: async (event) => {
 		const form = await event.request.formData();
 		const done = await orFail(
-			unexcuse(event.locals.app, challenge.id, event.params.person, Number(form.get('day')))
+			removeOverride(event.locals.app, await person(event), formText(form, 'override'))
 		);
 		return 'failed' in done ? done.failed : { changed: true };
 	},
 	unenrol: async (event) => {
-		const challenge = await own(event);
-		const done = await orFail(unenrol(event.locals.app, challenge.id, event.params.person));
+		const challenge = await ownChallenge(event);
+		const done = await orFail(unenrol(event.locals.app, await person(event)));
 		if ('failed' in done) return done.failed;
 		redirect(303, `/c/${challenge.id}/people`);
 	}

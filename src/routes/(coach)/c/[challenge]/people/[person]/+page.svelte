@@ -1,6 +1,9 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { LIMITATIONS } from '$core/kit';
 	import { LEVELS } from '$core/people';
+	import Differences from '$lib/features/people/Differences.svelte';
+	import Pauses from '$lib/features/people/Pauses.svelte';
 	import CopyText from '$lib/ui/CopyText.svelte';
 	import Empty from '$lib/ui/Empty.svelte';
 	import Legend from '$lib/ui/Legend.svelte';
@@ -115,7 +118,7 @@
 		<section class="panel flex flex-col gap-2 p-4" aria-labelledby="paper">
 			<h2 id="paper">Calendar and paper</h2>
 			<p class="text-sm">
-				{#if form && 'calendarEnded' in form}{first}’s calendar address has ended.
+				{#if form && 'calendarEnded' in form}{first}’s calendar link is turned off.
 				{:else if person.subscribed}{first} has the days in a calendar{person.trainsAt === null
 						? ''
 						: `, at ${timeOfDay(person.trainsAt)} by their clock`}.
@@ -128,10 +131,19 @@
 					meanwhile="Setting the sessions"
 				/>
 				{#if person.subscribed}<form method="post" action="?/endCalendar" use:enhance>
-						<button class="btn btn-sm btn-ghost">End the address</button>
+						<button class="btn btn-sm btn-ghost">Turn off calendar link</button>
 					</form>{/if}
 			</div>
 		</section>
+		<Differences
+			name={first ?? person.name}
+			overrides={data.overrides}
+			own={data.own}
+			today={data.day ?? 1}
+			days={data.days.length}
+			{form}
+		/>
+		<Pauses pauses={data.pauses} today={data.day ?? 1} days={data.days.length} />
 		{#if data.excuses.length > 0}
 			<section class="panel p-4" aria-labelledby="excuses">
 				<h2 id="excuses">Excused</h2>
@@ -189,12 +201,35 @@
 						></label
 					>
 					<label
-						>Owns <input
+						>Equipment <textarea
 							name="equipment"
-							class="input input-sm w-full"
-							value={person.equipment.join(', ')}
-						/></label
+							class="textarea textarea-sm w-full"
+							rows="3"
+							maxlength="1000"
+							placeholder="pair of dumbbells 8 kg; adjustable dumbbells 2-20 kg; light band; mat"
+							value={person.equipment}></textarea></label
 					>
+					{#if person.unread.length > 0}<p class="attention text-[13px]">
+							Not understood, kept as written: {person.unread.join('; ')}. A weight looks like “dumbbell 8
+							kg”, a band like “light band”.
+						</p>{/if}
+					<fieldset>
+						<legend>Limits: exercises that go against one are never proposed</legend>
+						<div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1">
+							{#each LIMITATIONS as limit (limit)}
+								<label class="flex items-center gap-1.5 text-[13px]"
+									><input
+										type="checkbox"
+										class="checkbox checkbox-xs"
+										name="limits"
+										value={limit}
+										checked={person.limits.includes(limit)}
+									/>
+									{limit}</label
+								>
+							{/each}
+						</div>
+					</fieldset>
 					{#if form && 'message' in form && form.message}<p class="field-fault" role="alert">
 							{form.message}
 						</p>{/if}

@@ -1,16 +1,12 @@
 import { fail } from '@sveltejs/kit';
 import { ROSTER_FIELDS } from '$core/people';
-import { challengeOf } from '$lib/server/challenge/challenge';
 import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
+import { orFail } from '$lib/server/web/http';
 import { importRoster, previewRoster, type RosterPreview } from '$lib/server/people/import';
 import { Refusal } from '$lib/server/platform/errors';
 import { textOf } from '$lib/server/web/text-file';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge } from '$lib/server/web/own';
 import type { Actions, RequestEvent } from './$types';
-
-const own = ({ locals, params }: RequestEvent) =>
-	orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge));
 
 /** The columns that the coach chose, null before they were asked. */
 function chosenColumns(form: FormData): Record<string, number | null> | null {
@@ -35,7 +31,7 @@ const shown = (preview: RosterPreview) => ({
 
 export const actions: Actions = {
 	preview: async (event) => {
-		const challenge = await own(event);
+		const challenge = await ownChallenge(event);
 		const form = await event.request.formData();
 		let list = { text: formText(form, 'list'), notes: [] as string[] };
 		try {
@@ -48,7 +44,7 @@ export const actions: Actions = {
 		}
 	},
 	accept: async (event) => {
-		const challenge = await own(event);
+		const challenge = await ownChallenge(event);
 		const form = await event.request.formData();
 		const text = formText(form, 'list');
 		const work = importRoster(

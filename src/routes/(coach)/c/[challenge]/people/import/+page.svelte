@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { kitText } from '$core/kit';
 	import { enhance } from '$app/forms';
 	import { ROSTER_FIELDS } from '$core/people';
 	import CopyText from '$lib/ui/CopyText.svelte';
@@ -180,7 +181,9 @@
 										><td class="quiet pl-3">{line.line}</td><td class="font-semibold">{line.row.name}</td><td
 											>{line.row.mail}</td
 										><td>{placeOf(line.row.zone)}</td><td>{line.row.level}</td><td class="quiet"
-											>{line.row.equipment.join(', ')}</td
+											>{kitText(line.row.kit)}{#if line.row.unread.length > 0}<span class="attention block"
+													>not understood, kept as written: {line.row.unread.join('; ')}</span
+												>{/if}</td
 										></tr
 									>{/if}
 							{/each}

@@ -1,11 +1,10 @@
 import { bundleText } from '$lib/server/exports/bundle/bundle';
 import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
 import { download } from '$lib/server/web/download';
-import { orError } from '$lib/server/web/http';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge } from '$lib/server/web/own';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ params, locals }) => {
-	const bundle = await orError(exportBundle(locals.app, coachIn(locals).id, params.challenge));
+export const GET: RequestHandler = async (event) => {
+	const bundle = await exportBundle(event.locals.app, await ownChallenge(event));
 	return download(bundleText(bundle), `${bundle.name}.json`, 'application/json');
 };

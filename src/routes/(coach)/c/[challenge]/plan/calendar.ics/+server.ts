@@ -1,12 +1,10 @@
 import { coachCalendar } from '$lib/server/exports/calendar/calendars';
-import { challengeOf } from '$lib/server/challenge/challenge';
 import { download } from '$lib/server/web/download';
-import { orError } from '$lib/server/web/http';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge } from '$lib/server/web/own';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async ({ params, locals, url }) => {
-	const { id, name } = await orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge));
-	const text = await coachCalendar(locals.app, id, { withdrawn: true, origin: url.origin });
+export const GET: RequestHandler = async (event) => {
+	const { id, name } = await ownChallenge(event);
+	const text = await coachCalendar(event.locals.app, id, { withdrawn: true, origin: event.url.origin });
 	return download(text, `${name}.ics`, 'text/calendar');
 };

@@ -8,7 +8,7 @@ import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/challenge/announcements';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -24,26 +24,24 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 };
 
 export const actions: Actions = {
-	make: async ({ locals, params, url }) => {
-		const secret = await orError(createCoachCalendarLink(locals.app, coachIn(locals).id, params.challenge));
-		return { address: `${url.origin}/calendar/${secret}.ics` };
+	make: async (event) => {
+		const secret = await createCoachCalendarLink(event.locals.app, await ownChallenge(event));
+		return { address: `${event.url.origin}/calendar/${secret}.ics` };
 	},
-	end: async ({ locals, params }) => {
-		await orError(revokeCoachCalendarLink(locals.app.db, coachIn(locals).id, params.challenge));
+	end: async (event) => {
+		await revokeCoachCalendarLink(event.locals.app.db, await ownChallenge(event));
 		return { ended: true };
 	},
-	announce: async ({ request, locals, params }) => {
-		const form = await request.formData();
+	announce: async (event) => {
+		const form = await event.request.formData();
 		const text = formText(form, 'text');
 		const raw = { text, day: Number(formText(form, 'day')) || null };
-		const done = await orFail(postAnnouncement(locals.app, coachIn(locals).id, params.challenge, raw), {
-			text
-		});
+		const done = await orFail(postAnnouncement(event.locals.app, await ownChallenge(event), raw), { text });
 		return 'failed' in done ? done.failed : { announced: true };
 	},
-	removeAnnouncement: async ({ request, locals, params }) => {
-		const notice = formText(await request.formData(), 'notice');
-		await orError(removeAnnouncement(locals.app.db, coachIn(locals).id, params.challenge, notice));
+	removeAnnouncement: async (event) => {
+		const id = formText(await event.request.formData(), 'announcement');
+		await orError(removeAnnouncement(event.locals.app.db, await ownChallenge(event), id));
 		return { down: true };
 	}
 };

@@ -120,7 +120,7 @@
 						<span class="whitespace-pre-line">{notice.text}</span></span
 					>
 					<form method="post" action="?/removeAnnouncement" use:enhance>
-						<input type="hidden" name="notice" value={notice.id} /><button
+						<input type="hidden" name="announcement" value={notice.id} /><button
 							class="link-quiet whitespace-nowrap">Take down</button
 						>
 					</form>

@@ -1,15 +1,16 @@
-import { download } from '$lib/server/web/download';
-import { orError } from '$lib/server/web/http';
-import { packetPdf } from '$lib/server/exports/pdf/packet-pdf';
 import { coachPacket } from '$lib/server/exports/packet';
-import { coachIn } from '$lib/server/web/viewer';
+import { pdfOf } from '$lib/server/exports/pdf/pdf';
+import { download } from '$lib/server/web/download';
+import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import type { RequestHandler } from './$types';
 
-/** `?person=` whose, without it anybody’s; `&ahead=yes` with the days that are not out yet. */
-export const GET: RequestHandler = async ({ params, locals, url }) => {
-	const person = url.searchParams.get('person') || null;
-	const ahead = url.searchParams.get('ahead') === 'yes';
-	const packet = await orError(coachPacket(locals.app, coachIn(locals).id, params.challenge, person, ahead));
+/** `?person=` whose, without it anybody’s; `&ahead=yes` with the days that are not released yet. */
+export const GET: RequestHandler = async (event) => {
+	const { searchParams } = event.url;
+	const id = searchParams.get('person');
+	const person = id ? await ownPerson(event, id) : null;
+	const ahead = searchParams.get('ahead') === 'yes';
+	const packet = await coachPacket(event.locals.app, await ownChallenge(event), person, ahead);
 	const name = [packet.challenge, packet.person, 'on paper'].filter(Boolean).join(', ');
-	return download(await packetPdf(packet), `${name}.pdf`, 'application/pdf');
+	return download(await pdfOf({ kind: 'packet', packet }), `${name}.pdf`, 'application/pdf');
 };

@@ -28,7 +28,7 @@
 		[
 			'Tempo',
 			exercise.tempo
-				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} cancelled, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
+				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} held, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
 				: `the house’s, ${shop().house.tempo.join('-')}`
 		],
 		['Landing', LANDING[exercise.impact]],
@@ -131,7 +131,7 @@
 		<h2 id="other" class="mb-1">With other equipment</h2>
 		<ul class="text-sm">
 			{#each alternatives as one (one.exercise.name)}<li>
-					<span class="quiet inline-block w-24">{one.kit}</span>
+					<span class="quiet inline-block w-24">{one.form}</span>
 					<a class="link-quiet" href={link(one.exercise.name)}>{one.exercise.name}</a>
 				</li>{/each}
 		</ul>

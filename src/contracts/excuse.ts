@@ -1,0 +1,30 @@
+import { array, number, object } from 'yup';
+import { PLAN_LIMITS } from '$core/plan';
+import { name, whole } from './values';
+
+export const dayList = () =>
+	array(number().integer().min(1).max(PLAN_LIMITS.days).required())
+		.min(1, 'choose a day')
+		.max(PLAN_LIMITS.days)
+		.required();
+
+export const excuseSchema = object({
+	days: dayList(),
+	reason: name(300, 'an excuse needs a reason; the coach alone sees it')
+});
+
+/** Days between which somebody does not take part; without an end until one is given. */
+export const pauseSchema = object({
+	fromDay: whole('the first day', 1, PLAN_LIMITS.days),
+	toDay: number()
+		.typeError('the last day is a number')
+		.integer()
+		.min(1)
+		.max(PLAN_LIMITS.days)
+		.nullable()
+		.default(null)
+		.when('fromDay', ([from], schema) =>
+			schema.test('order', 'the last day is not before the first', (to) => to == null || to >= Number(from))
+		),
+	reason: name(300, 'a pause needs a reason; the coach alone sees it')
+});

@@ -1,0 +1,48 @@
+import { array, number, object, string } from 'yup';
+import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, type HouseRules } from '$core/practice';
+import type { Assert, Same } from './same';
+
+const whole = (label: string, min: number, max: number) =>
+	number()
+		.typeError(`${label} is a number from ${min} to ${max}`)
+		.integer(`${label} is a whole number from ${min} to ${max}`)
+		.min(min, `${label} is a number from ${min} to ${max}`)
+		.max(max, `${label} is a number from ${min} to ${max}`)
+		.required(`${label} is a number from ${min} to ${max}`);
+
+const phase = number()
+	.typeError('a tempo is four numbers of seconds, as in 2-0-1-0')
+	.min(0)
+	.max(20)
+	.required();
+
+export const houseSchema = object({
+	knee: string()
+		.oneOf([...KNEE_RULES])
+		.required(),
+	depth: string()
+		.oneOf([...DEPTH_RULES])
+		.required(),
+	count: string()
+		.oneOf([...COUNT_RULES])
+		.required(),
+	stretchHold: whole('the hold of a stretch', 5, 120),
+	tempo: array(phase)
+		.length(4, 'a tempo is four numbers of seconds, as in 2-0-1-0')
+		.test('moves', 'a tempo takes some time: 2-0-1-0, say', (phases) => (phases ?? []).some((s) => s > 0))
+		.required(),
+	floorChanges: whole('times down to the floor', 0, 50),
+	minuteLeft: whole('the rest of a minute', 1, 45),
+	warmUp: whole('minutes of warm-up', 0, 30),
+	coolDown: whole('minutes of cool-down', 0, 30),
+	hardSets: whole('the sets that make a day hard', 1, 30),
+	weekSets: whole('sets in a week', 1, 40),
+	riseMost: whole('the rise of a week, in percent,', 1, 100),
+	steadyAWeek: whole('steady cardio sessions', 0, 7),
+	hardAWeek: whole('hard cardio sessions', 0, 7),
+	dullAfter: whole('the sessions looked back', 1, 40),
+	silentFrom: whole('the days without a check-in', 1, 14),
+	fadingFrom: whole('the points of adherence lost', 5, 100)
+});
+
+export type HouseFields = Assert<Same<keyof typeof houseSchema.fields, keyof HouseRules>>;

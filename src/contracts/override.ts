@@ -1,0 +1,55 @@
+import { number, object, string, type InferType } from 'yup';
+import type { Override } from '$core/day';
+import { PLAN_LIMITS } from '$core/plan';
+import { LIMITS } from '$core/session';
+import { byKind } from './by-kind';
+import { name, whole } from './values';
+
+const target = byKind('kind', {
+	day: {},
+	block: { block: whole('the block', 0, LIMITS.blocks - 1) },
+	exercise: { exercise: name(LIMITS.nameLength, 'choose the exercise') }
+});
+
+const change = byKind('kind', {
+	'leave out': {},
+	replace: { exercise: name(LIMITS.nameLength, 'choose what takes its place') },
+	scale: {
+		share: number()
+			.typeError('a share is a number')
+			.min(0.1, 'a share from 10 to 200 %')
+			.max(2, 'a share from 10 to 200 %')
+			.required('how much of it? 10 to 200 %')
+	},
+	load: {
+		kg: number()
+			.typeError('kilograms are a number')
+			.moreThan(0, 'a load is above 0 kg')
+			.max(LIMITS.kg, `at most ${LIMITS.kg} kg`)
+			.nullable()
+			.default(null)
+	}
+});
+
+/** What is different for one person. */
+export const overrideSchema = object({
+	target,
+	change,
+	fromDay: whole('the first day', 1, PLAN_LIMITS.days),
+	toDay: number()
+		.integer()
+		.min(1)
+		.max(PLAN_LIMITS.days)
+		.nullable()
+		.default(null)
+		.when('fromDay', ([from], schema) =>
+			schema.test('order', 'the last day is not before the first', (to) => to == null || to >= Number(from))
+		),
+	why: name(300, 'say why; they read it')
+}).test('fits', 'a load or another exercise is given to an exercise, not to a day or a block', (value) => {
+	const { target: on, change: what } = value as unknown as Pick<Override, 'target' | 'change'>;
+	if (on.kind === 'exercise') return true;
+	return what.kind === 'scale' || (on.kind === 'block' && what.kind === 'leave out');
+});
+
+export type OverrideInput = InferType<typeof overrideSchema>;

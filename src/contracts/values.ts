@@ -1,0 +1,73 @@
+/** Values that several entities have, each with the words that say what would be right. */
+import { lazy, mixed, number, string, type Lazy, type Schema } from 'yup';
+import { isDate, isZone } from '$core/calendar';
+
+/** A whole number within bounds. */
+export function whole(label: string, least: number, most: number) {
+	const says = `${label}: a whole number from ${least} to ${most}`;
+	return number().typeError(says).integer(says).min(least, says).max(most, says).required(says);
+}
+
+/** A number above 0. */
+export function amount(label: string, most: number) {
+	const says = `${label}: a number above 0, at most ${most}`;
+	return number().typeError(says).moreThan(0, says).max(most, says).required(says);
+}
+
+/** A number within bounds. */
+export function within(label: string, least: number, most: number) {
+	const says = `${label}: a number from ${least} to ${most}`;
+	return number().typeError(says).min(least, says).max(most, says).required(says);
+}
+
+/** Some text that has to be there. */
+export const name = (most: number, missing: string, tooLong = `at most ${most} letters`) =>
+	string().trim().max(most, tooLong).required(missing);
+
+export const NO_ZONE = 'there is no zone ${value}; one looks like Europe/Oslo';
+export const zone = (missing = 'a time zone is needed, as in Europe/Oslo') =>
+	string()
+		.trim()
+		.test('zone', NO_ZONE, (value) => !value || isZone(value))
+		.required(missing);
+
+export const date = (says: string, missing: string) =>
+	string()
+		.test('date', says, (value) => !value || isDate(value))
+		.required(missing);
+
+export const TIME_OF_DAY = /^([01]\d|2[0-3]):[0-5]\d$/;
+export const timeOfDay = () =>
+	string().matches(TIME_OF_DAY, 'a time of day, as in 05:30').required('a time of day, as in 05:30');
+
+/** Minutes after midnight of `HH:MM`. */
+export const minutesOfDay = (time: string): number =>
+	Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
+
+export const email = (missing: string) =>
+	string().trim().lowercase().email('${value} is not a mail address').max(254).required(missing);
+
+const nullables = new WeakMap<object, Schema>();
+/** The schema of a value that may be null; undefined for any other. For the published JSON Schema. */
+export const innerOf = (schema: object): Schema | undefined => nullables.get(schema);
+
+/** A value or null, for schemas whose words for what is missing would otherwise meet a null. */
+export function orNull<T>(schema: Schema<T>): Lazy<T | null> {
+	const nullable = lazy((value: unknown) => (value === null ? mixed().nullable() : schema));
+	nullables.set(nullable, schema);
+	return nullable as unknown as Lazy<T | null>;
+}
+
+const optionals = new WeakMap<object, Schema | Lazy<unknown>>();
+/** The schema of a value that may be left out; undefined for any other. For the published JSON Schema. */
+export const optionalOf = (schema: object): Schema | Lazy<unknown> | undefined => optionals.get(schema);
+
+/** A value that may be left out. */
+export function optional<T>(schema: Schema<T> | Lazy<T>): Lazy<T | undefined> {
+	const maybe = lazy((value: unknown) => {
+		if (value === undefined) return mixed().notRequired();
+		return 'resolve' in schema ? (schema.resolve({ value }) as Schema<T>) : schema;
+	});
+	optionals.set(maybe, schema as Schema | Lazy<unknown>);
+	return maybe as unknown as Lazy<T | undefined>;
+}

@@ -1,0 +1,219 @@
+/** What is different for one person in the session of a day. */
+import type { Practice } from '../practice';
+import {
+	amountOf,
+	formatOf,
+	newSets,
+	numberOf,
+	prescriptionOf,
+	putPart,
+	removeBlock,
+	targetOf,
+	withNumber,
+	withoutPart,
+	type Block,
+	type Part,
+	type PrescribedExercise,
+	type Session
+} from '../session';
+import { substitutePart } from '../substitution';
+
+/** What an override is about: the whole session of the day, a block of it, or an exercise wherever it comes. */
+export type OverrideTarget =
+	{ kind: 'day' } | { kind: 'block'; block: number } | { kind: 'exercise'; exercise: string };
+
+export type OverrideChange =
+	| { kind: 'leave out' }
+	/** Another exercise in its place. */
+	| { kind: 'replace'; exercise: string }
+	/** More or less of it: repetitions, seconds or metres, or rounds where the block gives the time. Above 0, at most 2. */
+	| { kind: 'scale'; share: number }
+	/** Another load; null: the body alone. */
+	| { kind: 'load'; kg: number | null };
+
+export interface Override {
+	target: OverrideTarget;
+	change: OverrideChange;
+	/** Days of the challenge, from 1, both included; `toDay` null: from then on. */
+	fromDay: number;
+	toDay: number | null;
+	/** Why, for the person to read. */
+	why: string;
+}
+
+/** What overrides have changed, in words: `Push-up → Wall push-up`. */
+export interface PersonalChange {
+	from: string;
+	to: string;
+	why: string;
+}
+
+/** A session as one person gets it. */
+export interface PersonalSession {
+	session: Session;
+	/** What it asks for; places are those of the session as planned, so that logs of all people speak of the same. */
+	asked: PrescribedExercise[];
+	changes: PersonalChange[];
+	/** Overrides that found nothing they could change. */
+	idle: Override[];
+}
+
+export const appliesOn = ({ fromDay, toDay }: Pick<Override, 'fromDay' | 'toDay'>, day: number): boolean =>
+	day >= fromDay && (toDay === null || day <= toDay);
+
+/** A block under way, with the places its parts had in the session as planned. */
+interface Placed {
+	block: Block;
+	at: number;
+	parts: number[];
+}
+
+/** Seconds are told in fives and metres in tens, from the size on at which that is fine enough. */
+function rounded(amount: number, kind: Part['target']['kind']): number {
+	const step = kind === 'reps' || amount < 15 ? 1 : kind === 'seconds' ? 5 : 10;
+	return Math.max(1, Math.round(amount / step) * step);
+}
+
+const scaledPart = (part: Part, share: number): Part => ({
+	...part,
+	target: targetOf(part.target.kind, rounded(amountOf(part.target) * share, part.target.kind)),
+	...(part.or && { or: targetOf(part.or.kind, rounded(amountOf(part.or) * share, part.or.kind)) })
+});
+
+/** A block of which less is done: its exercises, or its rounds where it gives their time itself. */
+function scaledBlock(block: Block, share: number): Block {
+	const format = formatOf(block);
+	if (!format.target) return { ...block, parts: block.parts.map((part) => scaledPart(part, share)) };
+	return format.fields
+		.filter(({ knob }) => knob === 'often')
+		.reduce((next, { key }) => {
+			const now = numberOf(next, key);
+			return now === null ? next : withNumber(next, key, Math.max(1, Math.round(now * share)));
+		}, block);
+}
+
+/** A block of which too little is left for its format goes on as sets of what is left. */
+function stillSound(placed: Placed, planned: Block, practice: Practice): Placed[] {
+	const { block, at, parts } = placed;
+	if (parts.length === 0) return [];
+	if (parts.length >= formatOf(block).takes[0]) return [placed];
+	return block.parts.map((part, p) => {
+		const sets = Math.max(1, formatOf(planned).timesDone(planned, parts[p] ?? 0, practice));
+		const target = formatOf(planned).target?.(planned, part) ?? part.target;
+		return { block: newSets({ ...part, target }, sets, block.role), at, parts: [parts[p] ?? 0] };
+	});
+}
+
+class Personal {
+	readonly changes: PersonalChange[] = [];
+	readonly blocks: Placed[];
+
+	constructor(
+		session: Session,
+		private readonly practice: Practice
+	) {
+		this.blocks = session.blocks.map((block, at) => ({ block, at, parts: block.parts.map((_, p) => p) }));
+	}
+
+	private say(from: string, to: string, why: string): void {
+		if (!this.changes.some((known) => known.from === from && known.to === to))
+			this.changes.push({ from, to, why });
+	}
+
+	/** @returns whether it found something to change */
+	apply({ target, change, why }: Override): boolean {
+		const before = this.changes.length;
+		for (const placed of this.blocks) {
+			if (target.kind === 'exercise') this.applyToParts(placed, target.exercise, change, why);
+			else if (target.kind === 'day' || target.block === placed.at) this.applyToBlock(placed, change, why);
+		}
+		return this.changes.length > before;
+	}
+
+	private applyToBlock(placed: Placed, change: OverrideChange, why: string): void {
+		if (placed.parts.length === 0) return;
+		const name = `${formatOf(placed.block).label}: ${placed.block.parts.map(({ exercise }) => exercise).join(' + ')}`;
+		if (change.kind === 'leave out') {
+			placed.parts = [];
+			this.say(name, 'left out', why);
+		} else if (change.kind === 'scale') {
+			if (placed.block.role !== 'main') return;
+			placed.block = scaledBlock(placed.block, change.share);
+			this.say(name, `${Math.round(change.share * 100)} % of it`, why);
+		}
+	}
+
+	private applyToParts(placed: Placed, exercise: string, change: OverrideChange, why: string): void {
+		const { library } = this.practice;
+		const meant = library.find(exercise);
+		const isMeant = (part: Part) =>
+			meant ? library.find(part.exercise) === meant : part.exercise === exercise;
+		for (let p = placed.block.parts.length - 1; p >= 0; p--) {
+			const part = placed.block.parts[p];
+			if (!part || !isMeant(part)) continue;
+			if (change.kind === 'leave out') {
+				placed.block = withoutPart(placed.block, p);
+				placed.parts.splice(p, 1);
+				this.say(part.exercise, 'left out', why);
+				continue;
+			}
+			const next = this.changed(part, change, placed.block);
+			if (!next) continue;
+			placed.block = putPart(placed.block, p, next.part);
+			this.say(part.exercise, next.to, why);
+		}
+	}
+
+	private changed(part: Part, change: OverrideChange, block: Block): { part: Part; to: string } | null {
+		if (change.kind === 'replace') {
+			const to = this.practice.library.find(change.exercise);
+			return to && { part: substitutePart(part, to, this.practice), to: to.name };
+		}
+		if (change.kind === 'load')
+			return {
+				part: { ...part, kg: change.kg },
+				to: change.kg === null ? 'without a load' : `${change.kg} kg`
+			};
+		// Where the block gives the time there is nothing of the exercise's own to scale.
+		if (change.kind !== 'scale' || formatOf(block).target) return null;
+		return { part: scaledPart(part, change.share), to: `${Math.round(change.share * 100)} % of it` };
+	}
+}
+
+/**
+ * The session of a day as one person gets it, with what is different and why. Without overrides it is the session as
+ * planned, the same object.
+ *
+ * @param overrides of this person, the older ones first; those of other days are passed over
+ * @returns null where nothing is left of it
+ */
+export function personalSession(
+	session: Session,
+	day: number,
+	overrides: readonly Override[],
+	practice: Practice
+): PersonalSession | null {
+	const due = overrides.filter((override) => appliesOn(override, day));
+	if (due.length === 0) return { session, asked: prescriptionOf(session, practice), changes: [], idle: [] };
+	const personal = new Personal(session, practice);
+	const idle = due.filter((override) => !personal.apply(override));
+
+	// Blocks that are gone go from the end, so that repeats around the others keep their places.
+	const left = personal.blocks.map((placed) =>
+		stillSound(placed, session.blocks[placed.at] ?? placed.block, practice)
+	);
+	let next = session;
+	for (let b = left.length - 1; b >= 0; b--) if (left[b]?.length === 0) next = removeBlock(next, b);
+	const placed = left.flat();
+	if (placed.length === 0) return null;
+	// One block became several only where its format could not hold what was left: repeats then go around the first.
+	next = placed.length === next.blocks.length ? next : { ...next, repeats: undefined };
+	const own: Session = { ...next, blocks: placed.map(({ block }) => block) };
+	if (own.repeats === undefined) delete own.repeats;
+	const asked = prescriptionOf(own, practice).map((exercise) => ({
+		...exercise,
+		block: placed[exercise.block]?.at ?? exercise.block,
+		part: placed[exercise.block]?.parts[exercise.part] ?? exercise.part
+	}));
+	return { session: own, asked, changes: personal.changes, idle };
+}

@@ -1,0 +1,122 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { pause, pausesOf, removePause } from '$lib/server/attendance/excuses';
+import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overrides';
+import { openDay, standingOf } from '$lib/server/day/own-day';
+import { coachPacket } from '$lib/server/exports/packet';
+import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
+import { refusal } from '../support/refusal';
+
+let context: TestContext;
+let world: World;
+beforeAll(async () => {
+	context = await testContext();
+	context.at('2026-11-25T12:00:00Z');
+	world = await makeWorld(context);
+});
+afterAll(() => context.db.close());
+
+const own = (i = 0) => ownPersonOf(context, world, world.people[i]!.enrolmentId);
+const WALL = {
+	target: { kind: 'exercise', exercise: 'Squat' },
+	change: { kind: 'replace', exercise: 'Wall sit' },
+	fromDay: 2,
+	toDay: 3,
+	why: 'knee'
+};
+const exercisesOn = async (day: number, i = 0) =>
+	(await openDay(context, world.people[i]!, day)).session?.asked.map(({ exercise }) => exercise);
+
+describe('what is different for one person', () => {
+	it('is theirs alone, on its days alone, on every page and on paper', async () => {
+		await addOverride(context, await own(), 'coach', WALL);
+		expect(await exercisesOn(1)).toEqual(['Squat', 'Plank']);
+		expect(await exercisesOn(2)).toEqual(['Wall sit', 'Plank']);
+		expect(await exercisesOn(2, 1)).toEqual(['Squat', 'Plank']);
+		expect((await openDay(context, world.people[0]!, 2)).session?.changes).toEqual([
+			{ from: 'Squat', to: 'Wall sit', why: 'knee' }
+		]);
+		const { days } = await coachPacket(context, world.challenge, await own(), false);
+		expect(days.map(({ day, session }) => [day, session?.asked[0]?.exercise])).toEqual([
+			[1, 'Squat'],
+			[2, 'Wall sit'],
+			[3, 'Wall sit']
+		]);
+	});
+
+	it('counts in what is owed: half of it done in full is all', async () => {
+		await addOverride(context, await own(1), 'coach', {
+			target: { kind: 'day' },
+			change: { kind: 'scale', share: 0.5 },
+			fromDay: 3,
+			toDay: null,
+			why: 'back from a cold'
+		});
+		const { session } = await openDay(context, world.people[1]!, 3);
+		const [squat] = session?.asked ?? [];
+		expect(squat).toMatchObject({ target: { reps: 5 } });
+		const sets = (session?.asked ?? []).flatMap(({ block, part, sets: n, target }) =>
+			Array.from({ length: n }, (_, i) => ({
+				block,
+				part,
+				set: i + 1,
+				amount: target.kind === 'reps' ? target.reps : target.kind === 'seconds' ? target.seconds : 0
+			}))
+		);
+		const id = context.ids.uuid();
+		expect(await checkIn(context, world.people[1]!, { id, day: 3, done: 'part', sets })).toMatchObject({
+			credit: 1
+		});
+		// What was asked stays what was asked, also when the difference is taken back.
+		const [row] = await context.db.query<{ prescribed: unknown[] }>(
+			'select prescribed from checkin where id = $1',
+			[id]
+		);
+		expect(row?.prescribed).toEqual(session?.asked);
+	});
+
+	it('stays in what was done under it, and is gone from what comes', async () => {
+		const id = context.ids.uuid();
+		await checkIn(context, world.people[0]!, { id, day: 3, done: 'all' });
+		const [kept] = await overridesOf(context.db, world.people[0]!.enrolmentId, context.clock.now());
+		context.at('2026-11-25T13:00:00Z');
+		await removeOverride(context, await own(), kept!.id);
+		expect(await exercisesOn(3)).toEqual(['Wall sit', 'Plank']);
+		expect(await exercisesOn(2)).toEqual(['Squat', 'Plank']);
+		expect((await refusal(removeOverride(context, await own(), kept!.id))).status).toBe(404);
+		expect((await refusal(removeOverride(context, await own(1), kept!.id))).status).toBe(404);
+	});
+
+	it.each([
+		['another exercise for a whole day', { target: { kind: 'day' } }, /given to an exercise/],
+		['an exercise that is not there', { change: { kind: 'replace', exercise: 'Moon walk' } }, /no Moon walk/],
+		['more than twice as much', { change: { kind: 'scale', share: 3 } }, /10 to 200 %/],
+		['an end before its beginning', { toDay: 1 }, /not before the first/],
+		['no reason', { why: ' ' }, /say why/i],
+		['a change of no kind', { change: { kind: 'dance' } }, /there are leave out/]
+	])('%s is refused', async (_, wrong, said) => {
+		const { status, message } = await refusal(
+			addOverride(context, await own(), 'coach', { ...WALL, ...wrong })
+		);
+		expect(status).toBe(400);
+		expect(message).toMatch(said);
+	});
+});
+
+describe('a pause', () => {
+	it('excuses from its days, leaves what was done, and can be taken back', async () => {
+		const states = async () =>
+			(await standingOf(context, world.people[2]!)).days.slice(0, 5).map(({ state }) => state);
+		context.at('2026-11-25T13:00:00Z');
+		await checkIn(context, world.people[2]!, { id: context.ids.uuid(), day: 2, done: 'all' });
+		await pause(context, await own(2), { fromDay: 1, toDay: 4, reason: 'travel' });
+		expect(await states()).toEqual(['excused', 'late', 'excused', 'excused', 'ahead']);
+		const [first] = await pausesOf(context.db, world.people[2]!.enrolmentId);
+		expect(first).toMatchObject({ fromDay: 1, toDay: 4, reason: 'travel' });
+		await removePause(context, await own(2), first!.id);
+		expect((await states())[2]).toBe('open');
+		expect((await refusal(pause(context, await own(2), { fromDay: 4, toDay: 2, reason: 'x' }))).status).toBe(
+			400
+		);
+	});
+});

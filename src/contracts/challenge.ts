@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { date, NO_ZONE, timeOfDay } from './values';
 import { TEMPLATES } from '$core/plan';
-import { isDate, isZone } from '$core/calendar';
+import { isZone } from '$core/calendar';
 
 const text = (max: number) => string().trim().max(max, `at most ${max} letters`);
 

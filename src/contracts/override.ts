@@ -1,4 +1,4 @@
-import { number, object, string, type InferType } from 'yup';
+import { number, object } from 'yup';
 import type { Override } from '$core/day';
 import { PLAN_LIMITS } from '$core/plan';
 import { LIMITS } from '$core/session';
@@ -43,7 +43,7 @@ export const overrideSchema = object({
 		.nullable()
 		.default(null)
 		.when('fromDay', ([from], schema) =>
-			schema.test('order', 'the last day is not before the first', (to) => to == null || to >= Number(from))
+			schema.test('order', 'the last day is not before the first', (to) => typeof to !== 'number' || to >= Number(from))
 		),
 	why: name(300, 'say why; they read it')
 }).test('fits', 'a load or another exercise is given to an exercise, not to a day or a block', (value) => {
@@ -52,4 +52,3 @@ export const overrideSchema = object({
 	return what.kind === 'scale' || (on.kind === 'block' && what.kind === 'leave out');
 });
 
-export type OverrideInput = InferType<typeof overrideSchema>;

@@ -151,7 +151,8 @@ test('fields say what lines say: load, tempo, choice, partial, drop, set-up, min
 	await page.getByLabel('tempo').blur();
 	await page.getByLabel('or else').selectOption('seconds');
 	await page.getByLabel('each one').selectOption('1¼');
-	await page.getByLabel('drops').selectOption('2');
+	await page.getByLabel('drops').selectOption('drop set');
+	await page.getByLabel('times', { exact: true }).fill('2');
 	await page.getByLabel('less each, %').fill('25');
 	await page.getByLabel('set up before it').fill('swap to the light pair');
 	await page.getByLabel('takes, s').fill('15');
@@ -169,7 +170,7 @@ test('fields say what lines say: load, tempo, choice, partial, drop, set-up, min
 	await page.getByLabel('length, min:s').fill('10:30');
 	await page.getByLabel('length, min:s').blur();
 	await page.getByRole('button', { name: 'Edit' }).first().click();
-	await page.getByLabel('effort').selectOption('bpm');
+	await page.getByLabel('effort').selectOption('by heart rate');
 	await page.getByLabel('from, bpm').fill('160');
 	await expect(page.getByText('lies under the upper one').first()).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Save session' })).toBeDisabled();
@@ -270,7 +271,7 @@ test('seen as another level and kit, what changes is marked and nothing is edite
 	await openSession(page, 'Ridge load');
 	await page.getByLabel('Level').selectOption('easier');
 	await page.getByLabel('Equipment', { exact: true }).selectOption('nothing');
-	await expect(page.getByText('was Goblet squat: one rung easier')).toBeVisible();
+	await expect(page.getByText('was Goblet squat: one step easier')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Edit', exact: true })).toHaveCount(0);
 	await page.getByRole('button', { name: 'Back to editing' }).click();
 	await expect(page.getByText('Goblet squat').first()).toBeVisible();

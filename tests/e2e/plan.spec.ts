@@ -120,13 +120,13 @@ test('a day put in makes the challenge longer for those who are in it; days that
 	await expect(page).toHaveURL(/plan/);
 });
 
-test('an edited plan is kept as a draft until it is saved, and a challenge without sessions takes a shape', async ({
+test('an edited plan is kept as a draft until it is saved, and a challenge without sessions takes a template', async ({
 	page
 }) => {
 	await page.goto('/challenges/new');
 	await ready(page);
 	await page.getByLabel('Name').fill('Empty at first');
-	await page.getByLabel('Goal').fill('Find a shape');
+	await page.getByLabel('Goal').fill('Find a template');
 	await page.getByRole('button', { name: 'Make the challenge' }).click();
 	await page.waitForURL('**/plan');
 	await ready(page);
@@ -137,13 +137,13 @@ test('an edited plan is kept as a draft until it is saved, and a challenge witho
 	await ready(page);
 	await expect(page.getByText('draft kept')).toBeVisible();
 	await expect(cell(page, 1)).toHaveAccessibleName(/cardio/);
-	await page.getByLabel('Shape', { exact: true }).selectOption('daily-21');
-	await expect(page.getByRole('button', { name: 'Lay it' })).toBeDisabled();
+	await page.getByLabel('Template', { exact: true }).selectOption('daily-21');
+	await expect(page.getByRole('button', { name: 'Apply template' })).toBeDisabled();
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByText('is then 21 days long, not 42')).toBeVisible();
-	await page.getByRole('button', { name: 'Lay it' }).click();
+	await page.getByRole('button', { name: 'Apply template' }).click();
 	await expect(page.getByText('21 days, ')).toBeVisible();
-	await expect(page.getByRole('heading', { name: 'Start from a shape' })).toHaveCount(0);
+	await expect(page.getByRole('heading', { name: 'Start from a template' })).toHaveCount(0);
 	await part(page, 'Progression and tests');
 	await page.getByRole('button', { name: 'Build their session' }).click();
 	await expect(page.getByText('“Test day” takes them one after the other')).toBeVisible();
@@ -164,14 +164,14 @@ test('what is ahead is shifted for all, with a notice', async ({ page }) => {
 	// Back as it was, for the tests after this one.
 	await part(page, 'Weeks and days');
 	await cell(page, 3).click();
-	await page.getByRole('button', { name: 'Let it go on' }).click();
+	await page.getByRole('button', { name: 'Restore it' }).click();
 	await page.getByRole('button', { name: 'Take the day out' }).click();
 	await page.getByRole('button', { name: 'Save the plan' }).click();
 	await expect(page.getByText('The plan is saved.')).toBeVisible();
 	await expect(page.getByText('56 days, ')).toBeVisible();
 });
 
-test('a new challenge starts from a shape, with sessions, tests and what makes them harder', async ({
+test('a new challenge starts from a template, with sessions, tests and what makes them harder', async ({
 	page
 }) => {
 	await page.goto('/challenges/new');
@@ -191,7 +191,7 @@ test('a new challenge starts from a shape, with sessions, tests and what makes t
 	await expect(page.getByText('on day 1, 15, 26').first()).toBeVisible();
 });
 
-test('a day is held for all, people read why, and it goes on again', async ({
+test('a day is cancelled for everyone, people read why, and it is restored', async ({
 	page,
 	demo,
 	browser,
@@ -200,12 +200,12 @@ test('a day is held for all, people read why, and it goes on again', async ({
 	await openPlace(page, 'Plan');
 	await cell(page, 24).click();
 	await page.getByLabel('Reason that people read').fill('Storm over the ridge');
-	await page.getByRole('button', { name: 'Hold', exact: true }).click();
+	await page.getByRole('button', { name: 'Cancel', exact: true }).click();
 	await expect(cell(page, 24)).toContainText('cancelled: Storm over the ridge');
 	const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: site });
 	await phone.goto(`/join/${demo.links['Noor Bastani']}`);
-	await expect(phone.getByText('This day is held for all')).toBeVisible();
-	await page.getByRole('button', { name: 'Let it go on' }).click();
+	await expect(phone.getByText('Today is cancelled for everyone')).toBeVisible();
+	await page.getByRole('button', { name: 'Restore it' }).click();
 	await expect(cell(page, 24)).not.toContainText('cancelled');
 	await phone.reload();
 	await expect(phone.getByRole('link', { name: 'Check in for day 24' })).toBeVisible();

@@ -258,7 +258,7 @@ describe('addresses', () => {
 	});
 
 	it('are a coach’s own for her challenge', async () => {
-		const { coach, challenge } = world;
+		const { challenge } = world;
 		const secret = await createCoachCalendarLink(context, challenge);
 		expect(await ownerOf(context.db, secret)).toEqual({ challengeId: challenge.id });
 		const other = await makeCoach(context, 'Other');

@@ -6,7 +6,6 @@ import { packetPdf } from '$lib/server/exports/pdf/packet-pdf';
 import { excuse } from '$lib/server/attendance/excuses';
 import { coachPacket, ownPacket } from '$lib/server/exports/packet';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
-import { challengeSheet } from '$lib/server/exports/plan-sheet';
 import { saveSession } from '$lib/server/session/sessions';
 import { refusal } from '../support/refusal';
 import {

@@ -163,7 +163,7 @@ describe('a plan', () => {
 	});
 
 	it('holds days for all with their reason, and lets them go on', async () => {
-		const { coach, challenge, people } = world;
+		const { challenge, people } = world;
 		const person = people[0]!;
 		await takeDaysOff(context, challenge, {
 			how: 'cancel',
@@ -197,7 +197,7 @@ describe('a plan', () => {
 	});
 
 	it('takes a shape with sessions of its own, and those that are there as they are', async () => {
-		const { coach, challenge } = world;
+		const { challenge } = world;
 		expect((await refusal(applyTemplate(context, challenge, 'five-two-28'))).status).toBe(409);
 		await save((p) => ({ ...p, days: p.days.map((day) => ({ ...day, session: null })) }));
 		await applyTemplate(context, challenge, 'five-two-28');
@@ -349,7 +349,7 @@ describe('days that do not go as planned', () => {
 	});
 
 	it('are told of for a week, and a notice of a day waits for it', async () => {
-		const { coach, challenge } = world;
+		const { challenge } = world;
 		await postAnnouncement(context, challenge, { text: ' Halfway on Friday ' });
 		await postAnnouncement(context, challenge, { text: 'Test tomorrow', day: 5 });
 		expect(await told()).toEqual(['Halfway on Friday']);

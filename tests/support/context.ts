@@ -6,7 +6,7 @@ import { parseSessionText, type Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
 import { createChallenge } from '$lib/server/challenge/change';
-import { challengeOf, type Challenge, type OwnedChallenge } from '$lib/server/challenge/challenge';
+import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challenge';
 import type { Context } from '$lib/server/platform/context';
 import type { Database } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';

@@ -1,1 +1,2 @@
+export { ASSUMED_BODY_MASS } from './assumed';
 export { energyOf } from './energy';

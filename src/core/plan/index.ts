@@ -2,6 +2,7 @@ export { testText } from './benchmark-text';
 export { testSession } from './benchmark-session';
 export { changedFindings, checkPlan } from './check-plan';
 export { copyDay, insertDays, pasteWeek, putDays, removeDays, swapDays } from './edit';
+export { DEFAULT_STEPS } from './default-steps';
 export type { PlanFinding } from './finding';
 export { AEROBIC_MINUTES, STRENGTH_DAYS } from './groups';
 export {

@@ -4,12 +4,13 @@
 export const counted = (n: number, one: string, many = `${one}s`): string =>
 	`${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 
+const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
 /** `1, 2 and 3`; of more than `most` the first ones and how many more there are. */
 export function listed(items: readonly (string | number)[], most = 8): string {
-	if (items.length > most)
-		return `${items.slice(0, most - 1).join(', ')} and ${items.length - most + 1} more`;
-	if (items.length < 2) return items.join('');
-	return `${items.slice(0, -1).join(', ')} and ${String(items.at(-1))}`;
+	const words = items.map(String);
+	if (words.length <= most) return AND.format(words);
+	return AND.format([...words.slice(0, most - 1), `${words.length - most + 1} more`]);
 }
 
 /** With its first letter large, as at the head of a sentence. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { energyOf } from '$core/body';
+	import { ASSUMED_BODY_MASS, energyOf } from '$core/body';
 	import { balanceOf, checkSession, type Group } from '$core/analysis';
 	import {
 		KIT_PRESETS,
@@ -224,7 +224,7 @@
 		{#if draft.blocks.length > 0}<BalancePanel
 				{balance}
 				ready={haveReady(draft, shop())}
-				kcal={energyOf(draft, timeline, 70)}
+				kcal={energyOf(draft, timeline, ASSUMED_BODY_MASS)}
 			/>{/if}
 		{#if session}
 			<VersionsPanel at="{base}/{session.id}" {versions} {used} {zone} />

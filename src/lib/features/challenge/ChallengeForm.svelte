@@ -124,13 +124,12 @@
 						/>
 						<span
 							><b>None</b>
-							<span class="quiet block text-[13px]">An empty plan, laid by hand.</span></span
+							<span class="quiet block text-[13px]">Empty plan.</span></span
 						>
 					</label>
 				</div>
 				<p class="quiet mt-2 text-[13px]">
-					A template lays sessions of ours, tests and what makes them harder; everything can be changed
-					afterwards.
+					A template brings ready-made sessions, tests and progression. You can change everything.
 				</p>
 			</fieldset>
 		{/if}

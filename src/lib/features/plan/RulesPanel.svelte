@@ -10,7 +10,8 @@
 		type StepKind
 	} from '$core/plan';
 	import type { PlanEditor } from './plan-editor.svelte';
-	import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS, USUAL_STEPS } from './rule-form';
+	import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS } from './rule-form';
+import { DEFAULT_STEPS } from '$core/plan';
 	import { ruleTable } from './rule-table';
 
 	/** How the plan is made harder: its rules, lighter weeks, and what becomes of each exercise over the weeks. */
@@ -31,7 +32,7 @@
 		const first = choices.find(({ loaded }) => loaded) ?? choices[0];
 		if (!first) return;
 		const id = crypto.randomUUID();
-		put([...plan.rules, newRule(id, first.on, [USUAL_STEPS.double])]);
+		put([...plan.rules, newRule(id, first.on, [DEFAULT_STEPS.double])]);
 		open = id;
 	}
 	function putStep(rule: Rule, at: number, step: Step | null) {
@@ -161,7 +162,7 @@
 								<select
 									class="select select-sm flex w-44"
 									value={step.kind}
-									onchange={(event) => putStep(rule, at, USUAL_STEPS[event.currentTarget.value as StepKind])}
+									onchange={(event) => putStep(rule, at, DEFAULT_STEPS[event.currentTarget.value as StepKind])}
 								>
 									{#each Object.entries(STEP_WORDS) as [kind, words] (kind)}<option value={kind}
 											>{words}</option
@@ -191,7 +192,7 @@
 						{#if rule.steps.length < PLAN_LIMITS.steps}<button
 								type="button"
 								class="link-quiet"
-								onclick={() => change(rule, { steps: [...rule.steps, USUAL_STEPS.rest] })}>and also</button
+								onclick={() => change(rule, { steps: [...rule.steps, DEFAULT_STEPS.rest] })}>and also</button
 							>{/if}
 						<label
 							>from week

@@ -11,9 +11,9 @@
 		changed: boolean;
 		/** Why it was refused. */
 		message: string | null;
-		onlaid: () => void;
+		onapplied: () => void;
 	}
-	let { days, changed, message, onlaid }: Props = $props();
+	let { days, changed, message, onapplied }: Props = $props();
 	let chosen = $state('');
 	const template = $derived(TEMPLATES.find(({ key }) => key === chosen));
 </script>
@@ -21,8 +21,8 @@
 <section class="panel mb-3 p-4" aria-labelledby="template">
 	<h2 id="template">Start from a template</h2>
 	<p class="quiet mt-1 mb-2 text-[13px]">
-		Nothing lies on any day yet. A template lays sessions of ours, tests and what makes them harder;
-		everything can be changed afterwards.
+		The plan is empty. A template brings ready-made sessions, tests and progression. You can change
+		everything.
 	</p>
 	{#if message}<p class="field-fault mb-2" role="alert">{message}</p>{/if}
 	<form
@@ -32,7 +32,7 @@
 		use:enhance={() =>
 			async ({ update, result }) => {
 				await update();
-				if (result.type === 'success') onlaid();
+				if (result.type === 'success') onapplied();
 			}}
 	>
 		<select class="select select-sm w-64" name="template" aria-label="Template" bind:value={chosen} required>
@@ -40,7 +40,7 @@
 			{#each TEMPLATES as one (one.key)}<option value={one.key}>{one.name}, {one.budgetMinutes} min</option
 				>{/each}
 		</select>
-		<button class="btn btn-outline btn-sm" disabled={changed || !template}>Lay it</button>
+		<button class="btn btn-outline btn-sm" disabled={changed || !template}>Apply template</button>
 		{#if changed}<span class="quiet">Save or undo your changes first.</span>{/if}
 	</form>
 	{#if template}

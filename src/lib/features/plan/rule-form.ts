@@ -1,4 +1,4 @@
-import type { ResolvedPlan, RuleTarget, Step, StepKind } from '$core/plan';
+import type { ResolvedPlan, RuleTarget, StepKind } from '$core/plan';
 
 /** What a step is called where one is chosen. */
 export const STEP_WORDS: Record<StepKind, string> = {
@@ -11,19 +11,6 @@ export const STEP_WORDS: Record<StepKind, string> = {
 	tempo: 'slower',
 	variation: 'harder variation',
 	restore: 'put back what is left out'
-};
-
-/** A step with the amounts that are usual (common practice, no source). */
-export const USUAL_STEPS: Record<StepKind, Step> = {
-	double: { kind: 'double', top: 12, kg: 2 },
-	load: { kind: 'load', kg: 1 },
-	reps: { kind: 'reps', reps: 1 },
-	seconds: { kind: 'seconds', seconds: 5 },
-	rounds: { kind: 'rounds', rounds: 1 },
-	rest: { kind: 'rest', seconds: 5 },
-	tempo: { kind: 'tempo', seconds: 1 },
-	variation: { kind: 'variation' },
-	restore: { kind: 'restore' }
 };
 
 /** The numbers of a step that can be set. */

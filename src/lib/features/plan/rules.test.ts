@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_PLAN, resolvePlan, newRule, weekSteps, type Plan, type PlanSession } from '$core/plan';
 import { parseSessionText } from '$core/session';
-import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS, USUAL_STEPS } from './rule-form';
+import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS } from './rule-form';
+import { DEFAULT_STEPS } from '$core/plan';
 import { ruleTable } from './rule-table';
 import { PRACTICE } from '../../../../tests/support/practice';
 
@@ -75,7 +76,7 @@ describe('what a rule can be about', () => {
 	});
 
 	it('has words, usual amounts and a field for each of its numbers', () => {
-		for (const [kind, step] of Object.entries(USUAL_STEPS)) {
+		for (const [kind, step] of Object.entries(DEFAULT_STEPS)) {
 			expect(step.kind).toBe(kind);
 			expect(STEP_WORDS[step.kind].length).toBeGreaterThan(3);
 			const numbers = Object.keys(step).filter((key) => key !== 'kind');

@@ -1,4 +1,5 @@
 /** A whole challenge as one file; docs/formats/challenge.schema.json says the same. */
+import stringify from 'safe-stable-stringify';
 import type { Plan } from '$core/plan';
 import type { BUNDLE_KIND, BUNDLE_VERSION, BundleFrame } from '$contracts/bundle';
 import type { Session } from '$core/session';
@@ -43,17 +44,8 @@ const TOP = [
 /** The order of letters as they are coded: no database and no language has another. */
 export const byLetters = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-/** A value with the fields of every object in the order of the alphabet. */
-function ordered(value: unknown): unknown {
-	if (Array.isArray(value)) return value.map(ordered);
-	if (typeof value !== 'object' || value === null) return value;
-	return Object.fromEntries(
-		Object.entries(value)
-			.filter(([, field]) => field !== undefined)
-			.sort(([a], [b]) => byLetters(a, b))
-			.map(([name, field]) => [name, ordered(field)])
-	);
-}
+/** A value with the fields of every object in the order of their letters. */
+const ordered = (value: unknown): unknown => JSON.parse(stringify(value) ?? 'null');
 
 /** A bundle as text: the same bundle is the same text, letter by letter. */
 export const bundleText = (bundle: Bundle): string =>
@@ -70,4 +62,4 @@ export const withNames = (body: Session, nameOf: (name: string) => string): Sess
 
 /** Whether two values say the same, whatever the order of their fields. */
 export const alike = (a: unknown, b: unknown): boolean =>
-	JSON.stringify(ordered(a)) === JSON.stringify(ordered(b));
+	stringify(a) === stringify(b);

@@ -136,7 +136,7 @@
 					days={data.challenge.days}
 					changed={editor.changed}
 					message={refused && 'of' in refused && refused.of === 'template' ? refused.message : null}
-					onlaid={beginAnew}
+					onapplied={beginAnew}
 				/>{/if}
 			<PlanGrid
 				{editor}

@@ -6,7 +6,7 @@ import { importRoster, previewRoster, type RosterPreview } from '$lib/server/peo
 import { Refusal } from '$lib/server/platform/errors';
 import { textOf } from '$lib/server/web/text-file';
 import { ownChallenge } from '$lib/server/web/own';
-import type { Actions, RequestEvent } from './$types';
+import type { Actions } from './$types';
 
 /** The columns that the coach chose, null before they were asked. */
 function chosenColumns(form: FormData): Record<string, number | null> | null {

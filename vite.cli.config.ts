@@ -3,7 +3,7 @@ import { defineConfig } from 'vite';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
-/** Bundles what runs outside the web server (administration, benchmarks); packages stay external. */
+/** Bundles what runs outside the thread of the web server (administration, benchmarks, worker threads); packages stay external. */
 export default defineConfig({
 	resolve: {
 		alias: {
@@ -18,6 +18,11 @@ export default defineConfig({
 		ssr: true,
 		outDir: 'build-cli',
 		target: 'node20',
-		rolldownOptions: { input: { admin: 'src/cli/admin.ts', bench: 'tests/load/bench.ts' } }
+		rolldownOptions: { input: {
+				admin: 'src/cli/admin.ts',
+				bench: 'tests/load/bench.ts',
+				schemas: 'src/cli/schemas.ts',
+				paper: 'src/lib/server/exports/pdf/worker.ts'
+			} }
 	}
 });

@@ -1,5 +1,6 @@
 // Serves the built application. Used by start, demo, the browser tests and the screenshots.
 import { createServer } from 'node:http';
+import compression from 'compression';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ROOT } from './setup.mjs';
@@ -14,12 +15,15 @@ const BODY_LIMIT = '7M';
  */
 export async function serve({ host, port }) {
 	process.env.BODY_SIZE_LIMIT ??= BODY_LIMIT;
+	process.env.CADREX_WORKERS ??= join(ROOT, 'build-cli');
 	// Without ORIGIN the address is taken from each request; what comes in directly comes over plain HTTP.
 	if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
 	const { handler } = await import(pathToFileURL(join(ROOT, 'build', 'handler.js')).href);
+	const compress = compression();
 	const server = createServer((request, response) => {
 		request.headers['x-forwarded-proto'] ??= 'http';
-		handler(request, response);
+		// The typings are those of a web framework; it takes what Node gives.
+		compress(/** @type {any} */ (request), /** @type {any} */ (response), () => handler(request, response));
 	});
 	// Longer than browsers and proxies (60 s) keep an idle connection: with Node's 5 s one that is just being closed
 	// meets the next request, and a part of a page does not arrive.

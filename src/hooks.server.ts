@@ -1,7 +1,7 @@
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { startDemo } from '$demo/world';
-import { startApp, type App } from '$lib/server/app';
+import { closeApp, startApp, type App } from '$lib/server/app';
 import { coachOf } from '$lib/server/auth/coach';
 import { personOf } from '$lib/server/auth/link';
 import { mayEnter } from '$lib/server/auth/roles';
@@ -14,7 +14,7 @@ export const init: ServerInit = async () => {
 	if (app.config.demo) await startDemo(app);
 	process.on(
 		'sveltekit:shutdown',
-		() => void app.db.close().finally(() => process.emit('cadrex:closed' as 'beforeExit', 0))
+		() => void closeApp(app).finally(() => process.emit('cadrex:closed' as 'beforeExit', 0))
 	);
 };
 

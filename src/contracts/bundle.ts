@@ -1,8 +1,9 @@
-import { array, mixed, number, object, string, type InferType } from 'yup';
+import { array, number, object, string, type InferType } from 'yup';
 import { PLAN_LIMITS } from '$core/plan';
 import { ANNOUNCEMENT_LENGTH } from './announcement';
 import { exerciseSchema } from './exercise';
 import { planSchema } from './plan';
+import { sessionReference } from './session';
 import { date, name, orNull, timeOfDay, whole, within, zone } from './values';
 
 export const BUNDLE_KIND = 'cadrex challenge';
@@ -50,7 +51,7 @@ export const bundleSchema = object({
 			key: string().matches(KEY, 'a key is s1, s2 and so on').required('a session needs a key, s1 and so on'),
 			name: name(80, 'a session needs a name'),
 			tags: array(name(30, 'a tag is empty')).max(12).required(),
-			versions: array(mixed().required())
+			versions: array(sessionReference)
 				.min(1, 'a session has at least one version')
 				.max(MOST_VERSIONS, `at most ${MOST_VERSIONS} versions`)
 				.required('the session itself is missing')

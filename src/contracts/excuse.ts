@@ -24,7 +24,11 @@ export const pauseSchema = object({
 		.nullable()
 		.default(null)
 		.when('fromDay', ([from], schema) =>
-			schema.test('order', 'the last day is not before the first', (to) => typeof to !== 'number' || to >= Number(from))
+			schema.test(
+				'order',
+				'the last day is not before the first',
+				(to) => typeof to !== 'number' || to >= Number(from)
+			)
 		),
 	reason: name(300, 'a pause needs a reason; the coach alone sees it')
 });

@@ -43,7 +43,11 @@ export const overrideSchema = object({
 		.nullable()
 		.default(null)
 		.when('fromDay', ([from], schema) =>
-			schema.test('order', 'the last day is not before the first', (to) => typeof to !== 'number' || to >= Number(from))
+			schema.test(
+				'order',
+				'the last day is not before the first',
+				(to) => typeof to !== 'number' || to >= Number(from)
+			)
 		),
 	why: name(300, 'say why; they read it')
 }).test('fits', 'a load or another exercise is given to an exercise, not to a day or a block', (value) => {
@@ -51,4 +55,3 @@ export const overrideSchema = object({
 	if (on.kind === 'exercise') return true;
 	return what.kind === 'scale' || (on.kind === 'block' && what.kind === 'leave out');
 });
-

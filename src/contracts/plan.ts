@@ -22,7 +22,13 @@ const day = object({
 	.noUnknown()
 	.test('rest', 'a rest day has no session; choose another kind of day for it', (value) =>
 		value.kind === 'rest' ? value.session === null : true
-	);
+	)
+	.meta({
+		json: {
+			if: { properties: { kind: { const: 'rest' } } },
+			then: { properties: { session: { type: 'null' } } }
+		}
+	});
 
 const step = byKind(
 	'kind',

@@ -24,47 +24,106 @@ import {
 	type ExtraField,
 	type Fault,
 	type FormatName,
+	PARTIALS,
 	type Session
 } from '$core/session';
 import type { Practice } from '$core/practice';
 
-const count = () => number().strict().required();
-const strictText = () => string().strict().required();
+/** A number whose bounds the core looks after, with the words for it; here they are for the published JSON Schema. */
+const count = (least: number, most: number) =>
+	number()
+		.strict()
+		.required()
+		.meta({ json: { type: 'integer', minimum: least, maximum: most } });
+/** Text whose length the core looks after. */
+const strictText = (most: number, pattern = '\\S') =>
+	string()
+		.strict()
+		.required()
+		.meta({ json: { maxLength: most, pattern } });
+const seconds = () => count(0, LIMITS.seconds);
 
 const target = byKind(
 	'kind',
-	{ reps: { reps: count() }, seconds: { seconds: count() }, metres: { metres: count() } },
+	{
+		reps: { reps: count(1, LIMITS.reps) },
+		seconds: { seconds: count(1, LIMITS.seconds) },
+		metres: { metres: count(1, LIMITS.metres) }
+	},
 	'how much of it? reps, seconds or metres'
 );
 
 const part = object({
-	exercise: strictText().required('an exercise needs a name').max(LIMITS.nameLength),
+	exercise: strictText(LIMITS.nameLength, '^(?=.*\\S)[^+/:,@\\n]+$')
+		.required('an exercise needs a name')
+		.max(LIMITS.nameLength),
 	target,
 	or: optional(target),
 	perSide: boolean().strict().required(),
-	tempo: array(count()).length(4).strict().nullable().defined(),
-	kg: number().strict().nullable().defined(),
-	partial: optional(strictText())
+	tempo: array(
+		number()
+			.strict()
+			.required()
+			.meta({ json: { minimum: 0, maximum: LIMITS.tempoPhase } })
+	)
+		.length(4)
+		.strict()
+		.nullable()
+		.defined()
+		.meta({
+			json: { description: 'Seconds down, held, up, held; null: the exercise’s own. Not all four are 0.' }
+		}),
+	kg: number()
+		.strict()
+		.nullable()
+		.defined()
+		.meta({ json: { exclusiveMinimum: 0, maximum: LIMITS.kg, description: 'Null: bodyweight.' } }),
+	partial: optional(
+		string()
+			.strict()
+			.required()
+			.meta({ json: { enum: Object.keys(PARTIALS) } })
+	)
 })
 	.noUnknown()
-	.strict();
+	.strict()
+	.meta({ define: 'part' });
 
 const base = {
 	role: string()
 		.oneOf([...ROLES])
 		.required(),
 	parts: array(part).min(1, 'a block needs at least one exercise').max(LIMITS.parts).required(),
-	setup: optional(object({ text: strictText(), seconds: count() }).noUnknown().strict())
+	setup: optional(
+		object({ text: strictText(LIMITS.setupText), seconds: seconds() })
+			.noUnknown()
+			.strict()
+			.meta({ define: 'setup' })
+	)
 };
 
 const groups = () =>
-	array(array(number().strict().integer().min(0).required()).min(1).required())
+	array(
+		array(
+			number()
+				.strict()
+				.integer()
+				.min(0)
+				.required()
+				.meta({ json: { maximum: LIMITS.parts - 1 } })
+		)
+			.min(1)
+			.required()
+	)
 		.min(1)
-		.required();
+		.required()
+		.meta({
+			json: { description: 'Indexes of the parts of each group; every part belongs to exactly one.' }
+		});
 
 const extraFieldSchema = (field: ExtraField): Schema =>
 	field.kind === 'number'
-		? count()
+		? count(...field.bounds)
 		: string()
 				.oneOf(field.options.map(({ value }) => value))
 				.required();
@@ -80,17 +139,22 @@ function extraSchema(extra: Extra): Schema | Lazy<unknown> {
 
 /** The fields of each format as it names them; the bounds between them are `sessionFaults`' business. */
 function shapeOf(name: FormatName): AnyObjectSchema {
-	const { fields, extras = [] } = formatNamed(name);
+	const { fields, extras = [], takes } = formatNamed(name);
 	return object({
 		...base,
 		format: mixed<FormatName>().oneOf([name]).required(),
 		...Object.fromEntries(
 			fields.map((field): [string, Schema] => [
 				field.key,
-				field.nullable ? number().strict().nullable().defined() : count()
+				field.nullable
+					? count(...field.bounds)
+							.nullable()
+							.defined()
+					: count(...field.bounds)
 			])
 		),
-		...Object.fromEntries(extras.map((extra) => [extra.key, extraSchema(extra)]))
+		...Object.fromEntries(extras.map((extra) => [extra.key, extraSchema(extra)])),
+		parts: base.parts.meta({ json: { minItems: takes[0], maxItems: takes[1] } })
 	})
 		.noUnknown()
 		.strict();
@@ -124,34 +188,64 @@ export const blockSchema = block;
 export const sessionSchema = object({
 	blocks: array(block).min(1, 'a session needs at least one block').max(LIMITS.blocks).required(),
 	repeats: optional(
-		array(object({ from: count(), to: count(), times: count(), rest: count() }).noUnknown().strict())
+		array(
+			object({
+				from: count(0, LIMITS.blocks - 1),
+				to: count(0, LIMITS.blocks - 1),
+				times: count(2, LIMITS.passes),
+				rest: seconds()
+			})
+				.noUnknown()
+				.strict()
+		)
 			.strict()
 			.required()
+			.meta({ json: { maxItems: LIMITS.repeats } })
 	),
-	note: optional(strictText()),
+	note: optional(strictText(LIMITS.note)),
 	links: optional(
-		array(object({ title: strictText(), url: strictText() }).noUnknown().strict())
+		array(
+			object({
+				title: strictText(LIMITS.linkTitle),
+				url: strictText(LIMITS.linkUrl, '^[Hh][Tt][Tt][Pp][Ss]?://[^\\s/?#]+\\.\\S*$')
+			})
+				.noUnknown()
+				.strict()
+		)
 			.strict()
 			.required()
+			.meta({ json: { maxItems: LIMITS.links } })
 	),
-	recovery: optional(array(strictText()).strict().required())
+	recovery: optional(
+		array(strictText(LIMITS.recoveryText))
+			.strict()
+			.required()
+			.meta({ json: { maxItems: LIMITS.recovery, description: 'What is done after it, one thing each.' } })
+	)
 })
 	.noUnknown()
 	.strict();
 
+export const tagsSchema = array(
+	string()
+		.trim()
+		.max(30, 'a tag has at most 30 letters')
+		.matches(/^[^,]+$/, 'a tag has no comma in it')
+		.required('a tag is empty')
+)
+	.max(12, 'a session has at most 12 tags')
+	.default([]);
+
 /** What a coach calls a session, and by which words she finds it. */
 export const sessionHeadSchema = object({
 	name: name(80, 'a session needs a name', 'a name has at most 80 letters'),
-	tags: array(
-		string()
-			.trim()
-			.max(30, 'a tag has at most 30 letters')
-			.matches(/^[^,]+$/, 'a tag has no comma in it')
-			.required('a tag is empty')
-	)
-		.max(12, 'a session has at most 12 tags')
-		.default([])
+	tags: tagsSchema
 });
+
+/** A whole session in another file; its own rules look at it. */
+export const sessionReference = mixed()
+	.required()
+	.meta({ json: { $ref: 'session-1.json' } });
 
 /** Everything wrong with something that should be a session, with its place; empty when it is one. */
 export function faultsOf(input: unknown, practice: Practice): Fault[] {

@@ -34,7 +34,8 @@ export const zone = (missing = 'a time zone is needed, as in Europe/Oslo') =>
 export const date = (says: string, missing: string) =>
 	string()
 		.test('date', says, (value) => !value || isDate(value))
-		.required(missing);
+		.required(missing)
+		.meta({ json: { pattern: '^\\d{4}-\\d{2}-\\d{2}$' } });
 
 export const TIME_OF_DAY = /^([01]\d|2[0-3]):[0-5]\d$/;
 export const timeOfDay = () =>

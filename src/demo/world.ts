@@ -4,9 +4,6 @@ import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { forgetAfter, liveUntil } from './live';
 import { writeDemo } from './seed';
 
-/** How often the invented people get to act while nobody moves the clock. */
-const TICK = 60_000;
-
 /** The demo as it goes on: the invented people live up to whatever the clock shows. */
 export class DemoWorld {
 	private turn: Promise<unknown> = Promise.resolve();
@@ -65,10 +62,14 @@ export async function startDemo(app: App): Promise<DemoWorld> {
 	world = new DemoWorld(app, (await readSetting<number>(app.db, 'demo lived until')) ?? app.clock.now());
 	await world.goBack();
 	await world.catchUp();
-	setInterval(
-		() =>
-			void world?.catchUp().catch((error: unknown) => app.log.error({ err: error }, 'the demo stood still')),
-		TICK
-	).unref();
+	await app.jobs.register({
+		name: 'demo-people',
+		what: 'Lets the people of the demo live on to the time of its clock',
+		every: '* * * * *',
+		retries: 0,
+		run: async () => {
+			await world?.catchUp();
+		}
+	});
 	return world;
 }

@@ -16,8 +16,8 @@ export const ladder: Format<Rungs> = {
 	keywords: ['rungs'],
 	starter: '5 up, rest 30',
 	fields: [
-		{ key: 'rungs', label: 'rungs', unit: '', knob: 'often' },
-		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' }
+		{ key: 'rungs', label: 'rungs', unit: '', bounds: [1, 20], knob: 'often' },
+		{ key: 'rest', label: 'rest', unit: 's', says: 'seconds of rest', bounds: [0, 600], knob: 'rest' }
 	],
 	met: { met: 3.5, code: '02054' },
 	countedIn: 'sets',
@@ -27,10 +27,6 @@ export const ladder: Format<Rungs> = {
 	lifting: true,
 	takes: [1, 3],
 
-	check(block, faults) {
-		faults.whole('.rungs', 'rungs', block.rungs, 1, 20);
-		faults.whole('.rest', 'seconds of rest', block.rest, 0, 600);
-	},
 	write(block, out) {
 		for (let rung = 1; rung <= block.rungs; rung++) {
 			block.parts.forEach((part, i) => {

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import Ajv from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { publishedSchemas } from '$contracts/json-schema';
 import { readSession } from '$lib/server/session/sessions';
 import { readSessionFile, sessionJson } from '$lib/server/session/session-file';
 import { anySession } from '../support/arbitrary';
@@ -105,4 +106,13 @@ describe('docs/formats/session-file.schema.json', () => {
 		// A field that nobody knows is passed over by the reader; everything else is said.
 		expect(taken.faults.length > 0 || 'colour' in wrong).toBe(true);
 	});
+});
+
+describe('every published schema', () => {
+	it.each(Object.entries(publishedSchemas()))(
+		'%s says what the contracts say; npm run schemas renews it',
+		(file, schema) => {
+			expect(JSON.parse(readFileSync(`docs/formats/${file}`, 'utf8'))).toEqual(schema);
+		}
+	);
 });

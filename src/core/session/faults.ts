@@ -42,6 +42,20 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 
 const numberWords = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
 
+interface Bounded {
+	key: string;
+	label: string;
+	says?: string;
+	bounds: readonly [least: number, most: number];
+}
+
+/** What is wrong with one number of a block or of a record in it; a number or record that is not there is none. */
+function numberFaults(list: FaultList, at: string, field: Bounded, record: object | null | undefined): void {
+	const value: unknown = record ? Reflect.get(record, field.key) : null;
+	if (typeof value === 'number')
+		list.whole(`${at}.${field.key}`, field.says ?? field.label, value, ...field.bounds);
+}
+
 export function blockFaults(block: Block, path: string, practice: Practice): Fault[] {
 	const list = new FaultList(path, practice);
 	const format = formatOf(block);
@@ -60,7 +74,13 @@ export function blockFaults(block: Block, path: string, practice: Practice): Fau
 		if (/\n/.test(block.setup.text)) list.add('.setup.text', 'the set-up is one line');
 		list.whole('.setup.seconds', 'seconds of set-up', block.setup.seconds, 0, LIMITS.seconds);
 	}
-	format.check(block, list);
+	for (const field of format.fields) numberFaults(list, '', field, block);
+	for (const extra of format.extras ?? [])
+		if (extra.kind === 'record')
+			for (const field of extra.fields)
+				if (field.kind === 'number')
+					numberFaults(list, `.${extra.key}`, field, Reflect.get(block, extra.key));
+	format.check?.(block, list);
 	return [
 		...list.faults,
 		...block.parts.flatMap((part, i) => partFaults(part, `${path}.parts[${i}]`, practice))

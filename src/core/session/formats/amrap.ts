@@ -24,7 +24,16 @@ export const amrap: Format<Amrap> = {
 	label: 'AMRAP',
 	keywords: ['amrap', 'as many rounds as possible'],
 	starter: '10 min',
-	fields: [{ key: 'length', label: 'length', unit: 'clock', knob: 'often' }],
+	fields: [
+		{
+			key: 'length',
+			label: 'length',
+			unit: 'clock',
+			says: 'seconds of work',
+			bounds: [10, LIMITS.seconds],
+			knob: 'often'
+		}
+	],
 	met: { met: 8, code: '02040' },
 	countedIn: 'sets',
 	cardio: null,
@@ -32,10 +41,6 @@ export const amrap: Format<Amrap> = {
 	aerobic: 'on cardio days',
 	lifting: true,
 	takes: [1, LIMITS.parts],
-
-	check(block, faults) {
-		faults.whole('.length', 'seconds of work', block.length, 10, LIMITS.seconds);
-	},
 
 	write(block, out) {
 		const end = out.now + block.length;

@@ -53,7 +53,7 @@ export const emom: Format<Emom> = {
 	label: 'EMOM',
 	keywords: ['emom', 'every minute'],
 	starter: '8 min',
-	fields: [{ key: 'minutes', label: 'minutes', unit: '', knob: 'often' }],
+	fields: [{ key: 'minutes', label: 'minutes', unit: '', bounds: [1, LIMITS.minutes], knob: 'often' }],
 	met: { met: 4.3, code: '02035' },
 	countedIn: 'sets',
 	cardio: null,
@@ -65,7 +65,6 @@ export const emom: Format<Emom> = {
 	takes: [1, LIMITS.parts],
 
 	check(block, faults) {
-		faults.whole('.minutes', 'minutes', block.minutes, 1, LIMITS.minutes);
 		checkGroups(block, faults, 'an EMOM');
 		minuteFill(block, faults.practice).forEach((fill, i) => {
 			if (fill.left <= 0)

@@ -24,8 +24,15 @@ export const forTime: Format<ForTime> = {
 	keywords: ['for time'],
 	starter: '3 rounds, limit 12 min',
 	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
-		{ key: 'limit', label: 'limit', unit: 'clock', knob: 'work' }
+		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'limit',
+			label: 'limit',
+			unit: 'clock',
+			says: 'seconds of the limit',
+			bounds: [10, LIMITS.seconds],
+			knob: 'work'
+		}
 	],
 	met: { met: 8, code: '02040' },
 	countedIn: 'sets',
@@ -34,11 +41,6 @@ export const forTime: Format<ForTime> = {
 	aerobic: 'on cardio days',
 	lifting: true,
 	takes: [1, LIMITS.parts],
-
-	check(block, faults) {
-		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
-		faults.whole('.limit', 'seconds of the limit', block.limit, 10, LIMITS.seconds);
-	},
 
 	write(block, out) {
 		const end = out.now + block.limit;

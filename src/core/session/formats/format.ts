@@ -11,6 +11,10 @@ export type FormatBlock = BlockBase & { format: string };
 export interface Field<B> {
 	key: keyof B & string;
 	label: string;
+	/** What a fault calls it; left out: its label. */
+	says?: string;
+	/** The least and the most it may be, both whole numbers. */
+	bounds: readonly [least: number, most: number];
 	/** `clock` is entered as minutes and seconds, `12:00`. */
 	unit: '' | 's' | 'min' | 'clock' | '%';
 	/** Null stands for “none of its own”. */
@@ -21,7 +25,13 @@ export interface Field<B> {
 
 /** One value of what a format has beside its numbers. */
 export type ExtraField =
-	| { key: string; label: string; kind: 'number' }
+	| {
+			key: string;
+			label: string;
+			kind: 'number';
+			says?: string;
+			bounds: readonly [least: number, most: number];
+	  }
 	| { key: string; label: string; kind: 'choice'; options: readonly { value: string; label: string }[] };
 
 /** What a block has beside numbers: contract, form and file know it from this. */
@@ -102,8 +112,8 @@ export interface Format<B extends FormatBlock> {
 	/** How many exercises it takes, inclusive; and what to do with more. */
 	readonly takes: readonly [min: number, max: number];
 	readonly tooMany?: string;
-	/** Names the faults of the format's own numbers. */
-	check(block: B, faults: FaultList): void;
+	/** Names faults beyond the bounds of single numbers; left out: there are none. */
+	check?(block: B, faults: FaultList): void;
 
 	/** Writes the block's segments in order. */
 	write(block: B, out: TimelineWriter): void;

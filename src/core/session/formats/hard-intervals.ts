@@ -18,9 +18,16 @@ export const hardIntervals: Format<HardIntervals> = {
 	keywords: ['hiit', 'hard intervals'],
 	starter: '8 x 30/60',
 	fields: [
-		{ key: 'times', label: 'times', unit: '', knob: 'often' },
-		{ key: 'hard', label: 'hard', unit: 's', knob: 'work' },
-		{ key: 'easy', label: 'easy', unit: 's', knob: 'rest' }
+		{ key: 'times', label: 'times', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'hard',
+			label: 'hard',
+			unit: 's',
+			says: 'hard seconds',
+			bounds: [1, LIMITS.seconds],
+			knob: 'work'
+		},
+		{ key: 'easy', label: 'easy', unit: 's', says: 'easy seconds', bounds: [0, LIMITS.seconds], knob: 'rest' }
 	],
 	met: { met: 8, code: '02020' },
 	countedIn: 'minutes',
@@ -29,12 +36,6 @@ export const hardIntervals: Format<HardIntervals> = {
 	aerobic: 'always',
 	lifting: false,
 	takes: [1, 2],
-
-	check(block, faults) {
-		faults.whole('.times', 'times', block.times, 1, LIMITS.sets);
-		faults.whole('.hard', 'hard seconds', block.hard, 1, LIMITS.seconds);
-		faults.whole('.easy', 'easy seconds', block.easy, 0, LIMITS.seconds);
-	},
 
 	write(block, out) {
 		const between = block.parts.length > 1 ? ('work' as const) : ('rest' as const);

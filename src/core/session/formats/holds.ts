@@ -28,8 +28,15 @@ export const holds: Format<Holds> = {
 	keywords: ['holds', 'hold', 'stretches', 'stretch'],
 	starter: 'rest 5',
 	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
-		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' }
+		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'rest',
+			label: 'rest',
+			unit: 's',
+			says: 'seconds of rest',
+			bounds: [0, LIMITS.seconds],
+			knob: 'rest'
+		}
 	],
 	met: { met: 2.3, code: '02101' },
 	countedIn: 'sets',
@@ -41,8 +48,6 @@ export const holds: Format<Holds> = {
 	takes: [1, LIMITS.parts],
 
 	check(block, faults) {
-		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
-		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
 		block.parts.forEach((part, i) => {
 			if (part.target.kind !== 'seconds')
 				faults.add(`.parts[${i}].target`, `${part.exercise} is held: give it seconds, as in 30 s`);

@@ -37,10 +37,32 @@ export const intervalCircuit: Format<Circuit> = {
 	keywords: ['circuit', 'interval circuit', 'intervals'],
 	starter: '3 rounds 30/15, 45 between',
 	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
-		{ key: 'work', label: 'work', unit: 's', knob: 'work' },
-		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' },
-		{ key: 'roundRest', label: 'between rounds', unit: 's', nullable: true, knob: 'rest' }
+		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'work',
+			label: 'work',
+			unit: 's',
+			says: 'seconds of work',
+			bounds: [1, LIMITS.seconds],
+			knob: 'work'
+		},
+		{
+			key: 'rest',
+			label: 'rest',
+			unit: 's',
+			says: 'seconds of rest',
+			bounds: [0, LIMITS.seconds],
+			knob: 'rest'
+		},
+		{
+			key: 'roundRest',
+			label: 'between rounds',
+			unit: 's',
+			says: 'seconds between rounds',
+			bounds: [0, LIMITS.seconds],
+			nullable: true,
+			knob: 'rest'
+		}
 	],
 	met: { met: 4.3, code: '02035' },
 	countedIn: 'sets',
@@ -51,14 +73,6 @@ export const intervalCircuit: Format<Circuit> = {
 	extras: [{ key: 'keepLastRest', kind: 'flag', label: 'keep the last rest' }],
 	sides: 'half each side',
 	takes: [1, LIMITS.parts],
-
-	check(block, faults) {
-		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
-		faults.whole('.work', 'seconds of work', block.work, 1, LIMITS.seconds);
-		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
-		if (block.roundRest !== null)
-			faults.whole('.roundRest', 'seconds between rounds', block.roundRest, 0, LIMITS.seconds);
-	},
 
 	write(block, out) {
 		for (let round = 1; round <= block.rounds; round++) {

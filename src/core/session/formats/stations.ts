@@ -67,10 +67,24 @@ export const stations: Format<Stations> = {
 	keywords: ['stations'],
 	starter: '1 round, 3 min each, 20 change',
 	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
-		{ key: 'seconds', label: 'at each station', unit: 's', knob: 'work' },
-		{ key: 'change', label: 'to change station', unit: 's', knob: 'rest' },
-		{ key: 'people', label: 'people', unit: '', nullable: true }
+		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'seconds',
+			label: 'at each station',
+			unit: 's',
+			says: 'seconds at a station',
+			bounds: [10, LIMITS.seconds],
+			knob: 'work'
+		},
+		{
+			key: 'change',
+			label: 'to change station',
+			unit: 's',
+			says: 'seconds to change',
+			bounds: [0, LIMITS.seconds],
+			knob: 'rest'
+		},
+		{ key: 'people', label: 'people', unit: '', bounds: [2, LIMITS.people], nullable: true }
 	],
 	met: { met: 4.3, code: '02035' },
 	countedIn: 'sets',
@@ -83,10 +97,6 @@ export const stations: Format<Stations> = {
 	takes: [2, LIMITS.parts],
 
 	check(block, faults) {
-		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
-		faults.whole('.seconds', 'seconds at a station', block.seconds, 10, LIMITS.seconds);
-		faults.whole('.change', 'seconds to change', block.change, 0, LIMITS.seconds);
-		if (block.people !== null) faults.whole('.people', 'people', block.people, 2, LIMITS.people);
 		checkGroups(block, faults, 'a round of stations');
 		block.groups.forEach((group, i) => {
 			if (group.length > 3)

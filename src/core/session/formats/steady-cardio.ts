@@ -36,7 +36,7 @@ export const steadyCardio: Format<SteadyCardio> = {
 	label: 'Steady cardio',
 	keywords: ['steady', 'steady cardio', 'liss'],
 	starter: '30 min, talk test',
-	fields: [{ key: 'minutes', label: 'minutes', unit: '', knob: 'work' }],
+	fields: [{ key: 'minutes', label: 'minutes', unit: '', bounds: [1, LIMITS.minutes], knob: 'work' }],
 	met: { met: 4.3, code: '17200' },
 	countedIn: 'minutes',
 	cardio: 'steady',
@@ -53,19 +53,27 @@ export const steadyCardio: Format<SteadyCardio> = {
 			some: 'by heart rate',
 			initial: { low: 145, high: 155 },
 			fields: [
-				{ key: 'low', label: 'from, bpm', kind: 'number' },
-				{ key: 'high', label: 'to, bpm', kind: 'number' }
+				{
+					key: 'low',
+					label: 'from, bpm',
+					kind: 'number',
+					says: 'bpm at the lower end',
+					bounds: LIMITS.heartRate
+				},
+				{
+					key: 'high',
+					label: 'to, bpm',
+					kind: 'number',
+					says: 'bpm at the upper end',
+					bounds: LIMITS.heartRate
+				}
 			]
 		}
 	],
 	takes: [1, 1],
 
 	check(block, faults) {
-		faults.whole('.minutes', 'minutes', block.minutes, 1, LIMITS.minutes);
 		if (!block.bpm) return;
-		const [low, high] = LIMITS.heartRate;
-		faults.whole('.bpm.low', 'bpm at the lower end', block.bpm.low, low, high);
-		faults.whole('.bpm.high', 'bpm at the upper end', block.bpm.high, low, high);
 		if (block.bpm.low >= block.bpm.high)
 			faults.add(
 				'.bpm',

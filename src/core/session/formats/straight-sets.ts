@@ -46,8 +46,15 @@ export const straightSets: Format<StraightSets> = {
 	keywords: ['sets', 'straight sets'],
 	starter: '3 x, rest 60',
 	fields: [
-		{ key: 'sets', label: 'sets', unit: '', knob: 'often' },
-		{ key: 'rest', label: 'rest', unit: 's', knob: 'rest' }
+		{ key: 'sets', label: 'sets', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'rest',
+			label: 'rest',
+			unit: 's',
+			says: 'seconds of rest',
+			bounds: [0, LIMITS.seconds],
+			knob: 'rest'
+		}
 	],
 	met: { met: 3.5, code: '02054' },
 	countedIn: 'sets',
@@ -65,8 +72,14 @@ export const straightSets: Format<StraightSets> = {
 			some: 'drop set',
 			initial: { times: 1, percent: 20, on: 'last' },
 			fields: [
-				{ key: 'times', label: 'times', kind: 'number' },
-				{ key: 'percent', label: 'less each, %', kind: 'number' },
+				{ key: 'times', label: 'times', kind: 'number', says: 'drops', bounds: [1, 5] },
+				{
+					key: 'percent',
+					label: 'less each, %',
+					kind: 'number',
+					says: 'percent less at each drop',
+					bounds: [5, 60]
+				},
 				{
 					key: 'on',
 					label: 'on',
@@ -83,11 +96,7 @@ export const straightSets: Format<StraightSets> = {
 	tooMany: 'use a superset for two or three',
 
 	check(block, faults) {
-		faults.whole('.sets', 'sets', block.sets, 1, LIMITS.sets);
-		faults.whole('.rest', 'seconds of rest', block.rest, 0, LIMITS.seconds);
 		if (!block.drop) return;
-		faults.whole('.drop.times', 'drops', block.drop.times, 1, 5);
-		faults.whole('.drop.percent', 'percent less at each drop', block.drop.percent, 5, 60);
 		if (block.parts[0]?.kg === null)
 			faults.add('.parts[0].kg', 'a drop set takes weight off: give it a load, as in @ 12 kg');
 	},

@@ -28,9 +28,23 @@ export const superset: Format<Superset> = {
 	keywords: ['superset', 'pair', 'tri-set'],
 	starter: '3 rounds, rest 30 inside, 90 after',
 	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', knob: 'often' },
-		{ key: 'restInside', label: 'rest inside', unit: 's', knob: 'rest' },
-		{ key: 'restAfter', label: 'rest after', unit: 's', knob: 'rest' }
+		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+		{
+			key: 'restInside',
+			label: 'rest inside',
+			unit: 's',
+			says: 'seconds of rest inside',
+			bounds: [0, LIMITS.seconds],
+			knob: 'rest'
+		},
+		{
+			key: 'restAfter',
+			label: 'rest after',
+			unit: 's',
+			says: 'seconds of rest after',
+			bounds: [0, LIMITS.seconds],
+			knob: 'rest'
+		}
 	],
 	met: { met: 3.5, code: '02054' },
 	countedIn: 'sets',
@@ -39,12 +53,6 @@ export const superset: Format<Superset> = {
 	aerobic: 'never',
 	lifting: true,
 	takes: [2, 3],
-
-	check(block, faults) {
-		faults.whole('.rounds', 'rounds', block.rounds, 1, LIMITS.sets);
-		faults.whole('.restInside', 'seconds of rest inside', block.restInside, 0, LIMITS.seconds);
-		faults.whole('.restAfter', 'seconds of rest after', block.restAfter, 0, LIMITS.seconds);
-	},
 
 	write(block, out) {
 		for (let round = 1; round <= block.rounds; round++) {

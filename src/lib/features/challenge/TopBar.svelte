@@ -78,6 +78,7 @@
 			>
 			<div class="dropdown-content panel z-30 mt-1 flex w-56 flex-col gap-1 p-2">
 				<a class="btn btn-sm justify-start" href="/account">Account</a>
+				<a class="btn btn-sm justify-start" href="/upkeep">Upkeep</a>
 				<form method="post" action="/account?/signOut" use:enhance>
 					<button class="btn btn-sm w-full justify-start">Sign out</button>
 				</form>

@@ -6,6 +6,7 @@ const environment = object({
 	DATABASE_URL: string()
 		.matches(/^postgres(ql)?:\/\//, 'begins with postgres://')
 		.optional(),
+	CADREX_WORKERS: string().optional(),
 	CADREX_DEMO: string().oneOf(['0', '1']).default('0'),
 	CADREX_FIXED_NOW: string().datetime('is an instant such as 2026-05-14T05:40:00Z').optional(),
 	CADREX_LOG: string().oneOf(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
@@ -15,6 +16,8 @@ const environment = object({
 export interface Config {
 	dataDirectory: string;
 	databaseUrl: string | null;
+	/** Folder of the built worker threads; null does their work in the thread of the server. */
+	workers: string | null;
 	/** Runs on the demo scenario, with a clock that can be moved on. */
 	demo: boolean;
 	/** Epoch milliseconds at which the clock starts, instead of the real time. */
@@ -34,6 +37,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
 		return {
 			dataDirectory: resolve(values.CADREX_DATA),
 			databaseUrl: values.DATABASE_URL ?? null,
+			workers: values.CADREX_WORKERS ?? null,
 			demo: values.CADREX_DEMO === '1',
 			fixedNow: values.CADREX_FIXED_NOW ? Date.parse(values.CADREX_FIXED_NOW) : null,
 			logLevel: values.CADREX_LOG,

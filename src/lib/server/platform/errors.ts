@@ -11,7 +11,7 @@ export class Refusal extends Error {
 	override name = 'Refusal';
 
 	constructor(
-		readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 422 | 429,
+		readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 422 | 429 | 503,
 		message: string,
 		readonly faults: FieldFault[] = []
 	) {

@@ -1,14 +1,11 @@
-import { array, object, string, ValidationError } from 'yup';
+import { ValidationError } from 'yup';
 import { nearest } from '$core/text/nearest';
 import type { Practice } from '$core/practice';
 import { formatSessionText, parseSessionText, type Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../web/file-fault';
 import { parseJson } from '../web/json';
 import { faultsOf } from '$contracts/session';
-
-/** How a session leaves the application; docs/formats/session-file.schema.json says the same. */
-export const FILE_KIND = 'cadrex session';
-export const FILE_VERSION = 1;
+import { FILE_KIND, FILE_VERSION, NOT_A_SESSION, sessionFileSchema } from '$contracts/session-file';
 
 export interface SessionFile {
 	name: string;
@@ -32,16 +29,7 @@ export interface ReadFile {
 }
 
 const LARGEST = 500_000;
-const NOT_A_SESSION = `this is not a session: kind is “${FILE_KIND}” in one`;
-const headSchema = object({
-	kind: string().oneOf([FILE_KIND], NOT_A_SESSION).required(NOT_A_SESSION),
-	name: string()
-		.trim()
-		.strict(false)
-		.max(80, 'a name has at most 80 letters')
-		.required('the session has no name'),
-	tags: array(string().trim().max(30).required()).max(12).default([])
-});
+const headSchema = sessionFileSchema.pick(['kind', 'name', 'tags']).noUnknown(false);
 
 type Found = Omit<ReadFile, 'unknown'>;
 const refused = (...faults: FileFault[]): Found => ({ name: '', tags: [], body: null, faults });

@@ -1,6 +1,5 @@
 import { coachPacket } from '$lib/server/exports/packet';
-import { pdfOf } from '$lib/server/exports/pdf/pdf';
-import { download } from '$lib/server/web/download';
+import { paperAnswer } from '$lib/server/web/paper';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import type { RequestHandler } from './$types';
 
@@ -12,5 +11,5 @@ export const GET: RequestHandler = async (event) => {
 	const ahead = searchParams.get('ahead') === 'yes';
 	const packet = await coachPacket(event.locals.app, await ownChallenge(event), person, ahead);
 	const name = [packet.challenge, packet.person, 'on paper'].filter(Boolean).join(', ');
-	return download(await pdfOf({ kind: 'packet', packet }), `${name}.pdf`, 'application/pdf');
+	return paperAnswer(event.locals.app.press, { kind: 'packet', packet }, `${name}.pdf`);
 };

@@ -1,0 +1,7 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { publishedSchemas } from '$contracts/json-schema';
+
+// npm run schemas: writes what the contracts say to docs/formats.
+for (const [file, schema] of Object.entries(publishedSchemas()))
+	writeFileSync(join(process.cwd(), 'docs', 'formats', file), `${JSON.stringify(schema, null, '\t')}\n`);

@@ -1,0 +1,16 @@
+import { fail } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const { jobs } = locals.app;
+	return { jobs: await jobs.states(), dead: await jobs.dead() };
+};
+
+export const actions: Actions = {
+	again: async ({ request, locals }) => {
+		const id = String((await request.formData()).get('job') ?? '');
+		if (!(await locals.app.jobs.again(id)))
+			return fail(404, { message: 'This job is not among those that were given up any more.' });
+		return { again: true };
+	}
+};

@@ -18,11 +18,13 @@ export default defineConfig({
 		ssr: true,
 		outDir: 'build-cli',
 		target: 'node20',
-		rolldownOptions: { input: {
+		rolldownOptions: {
+			input: {
 				admin: 'src/cli/admin.ts',
 				bench: 'tests/load/bench.ts',
 				schemas: 'src/cli/schemas.ts',
 				paper: 'src/lib/server/exports/pdf/worker.ts'
-			} }
+			}
+		}
 	}
 });

@@ -1,6 +1,5 @@
 // Serves the built application. Used by start, demo, the browser tests and the screenshots.
 import { createServer } from 'node:http';
-import compression from 'compression';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ROOT } from './setup.mjs';
@@ -19,6 +18,8 @@ export async function serve({ host, port }) {
 	// Without ORIGIN the address is taken from each request; what comes in directly comes over plain HTTP.
 	if (!process.env.ORIGIN) process.env.PROTOCOL_HEADER ??= 'x-forwarded-proto';
 	const { handler } = await import(pathToFileURL(join(ROOT, 'build', 'handler.js')).href);
+	// Only now: before it is asked to serve, this machine may have no packages yet.
+	const { default: compression } = await import('compression');
 	const compress = compression();
 	const server = createServer((request, response) => {
 		request.headers['x-forwarded-proto'] ??= 'http';

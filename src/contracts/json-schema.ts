@@ -97,8 +97,7 @@ class Writer {
 
 const isLazy = (schema: object): boolean => !('type' in schema) || schema.type === 'lazy';
 
-const metaOf = (schema: object): AnySchema['spec']['meta'] =>
-	(schema as Partial<AnySchema>).spec?.meta as AnySchema['spec']['meta'];
+const metaOf = (schema: object): AnySchema['spec']['meta'] => (schema as Partial<AnySchema>).spec?.meta;
 
 const orNull = (schema: JsonSchema): JsonSchema => ({ anyOf: [{ type: 'null' }, schema] });
 

@@ -186,7 +186,7 @@ describe('answers', () => {
 	});
 
 	it('say how things are', async () => {
-		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 5 });
+		expect(await (await get('/healthz')).json()).toMatchObject({ ok: true, database: 'pglite', schema: 6 });
 	});
 
 	it('give what leaves a plan to its coach alone', async () => {

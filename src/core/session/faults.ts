@@ -42,6 +42,12 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 
 const numberWords = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
 
+/** What a block has under a key beside its numbers; null where it has none. */
+function recordIn(block: Block, key: string): object | null {
+	const record: unknown = Reflect.get(block, key);
+	return typeof record === 'object' ? record : null;
+}
+
 interface Bounded {
 	key: string;
 	label: string;
@@ -50,7 +56,7 @@ interface Bounded {
 }
 
 /** What is wrong with one number of a block or of a record in it; a number or record that is not there is none. */
-function numberFaults(list: FaultList, at: string, field: Bounded, record: object | null | undefined): void {
+function numberFaults(list: FaultList, at: string, field: Bounded, record: object | null): void {
 	const value: unknown = record ? Reflect.get(record, field.key) : null;
 	if (typeof value === 'number')
 		list.whole(`${at}.${field.key}`, field.says ?? field.label, value, ...field.bounds);
@@ -78,8 +84,7 @@ export function blockFaults(block: Block, path: string, practice: Practice): Fau
 	for (const extra of format.extras ?? [])
 		if (extra.kind === 'record')
 			for (const field of extra.fields)
-				if (field.kind === 'number')
-					numberFaults(list, `.${extra.key}`, field, Reflect.get(block, extra.key));
+				if (field.kind === 'number') numberFaults(list, `.${extra.key}`, field, recordIn(block, extra.key));
 	format.check?.(block, list);
 	return [
 		...list.faults,

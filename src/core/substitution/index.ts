@@ -7,5 +7,5 @@ export {
 	type Scaled,
 	type ScaleLevel
 } from './scaling';
-export { ANYBODY, canDo, likeness, substitute, type Fitting } from './substitute';
+export { canDo, substitute, type Fitting } from './substitute';
 export { substitutePart } from './substitute-part';

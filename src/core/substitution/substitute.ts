@@ -10,9 +10,6 @@ export interface Fitting {
 	limits: readonly Limitation[];
 }
 
-/** Nothing stands in the way. */
-export const ANYBODY: Fitting = { kit: null, limits: [] };
-
 export interface Substitute {
 	exercise: Exercise;
 	/** In words, the weightiest first: `no floor`, `the same with a band`. */

@@ -11,7 +11,7 @@
 	} from '$core/plan';
 	import type { PlanEditor } from './plan-editor.svelte';
 	import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS } from './rule-form';
-import { DEFAULT_STEPS } from '$core/plan';
+	import { DEFAULT_STEPS } from '$core/plan';
 	import { ruleTable } from './rule-table';
 
 	/** How the plan is made harder: its rules, lighter weeks, and what becomes of each exercise over the weeks. */
@@ -162,7 +162,8 @@ import { DEFAULT_STEPS } from '$core/plan';
 								<select
 									class="select select-sm flex w-44"
 									value={step.kind}
-									onchange={(event) => putStep(rule, at, DEFAULT_STEPS[event.currentTarget.value as StepKind])}
+									onchange={(event) =>
+										putStep(rule, at, DEFAULT_STEPS[event.currentTarget.value as StepKind])}
 								>
 									{#each Object.entries(STEP_WORDS) as [kind, words] (kind)}<option value={kind}
 											>{words}</option

@@ -61,5 +61,4 @@ export const withNames = (body: Session, nameOf: (name: string) => string): Sess
 });
 
 /** Whether two values say the same, whatever the order of their fields. */
-export const alike = (a: unknown, b: unknown): boolean =>
-	stringify(a) === stringify(b);
+export const alike = (a: unknown, b: unknown): boolean => stringify(a) === stringify(b);

@@ -1,0 +1,21 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** The tests of the core alone, without a database or a page: what `npm run mutation` runs again and again. */
+export default defineConfig({
+	resolve: {
+		alias: {
+			$core: here('src/core'),
+			$contracts: here('src/contracts'),
+			$lib: here('src/lib'),
+			$demo: here('src/demo')
+		}
+	},
+	test: {
+		include: ['src/core/**/*.test.ts', 'tests/house/*.test.ts', 'tests/reference/*.test.ts'],
+		exclude: ['tests/reference/{rfc4180,rfc5545,session-schema}.test.ts'],
+		testTimeout: 60_000
+	}
+});

@@ -82,7 +82,7 @@ test('the call sheet on screen and as PDF', async ({ page }) => {
 	expect(pdf.suggestedFilename()).toBe('Beam day, call sheet.pdf');
 });
 
-test('the library is searched, shows a ladder, and takes in the coach’s own', async ({ page }) => {
+test('the library is searched, shows a progression, and takes in the coach’s own', async ({ page }) => {
 	await openPlace(page, 'Build');
 	await page.getByRole('link', { name: 'Exercise library' }).click();
 	await ready(page);
@@ -92,7 +92,7 @@ test('the library is searched, shows a ladder, and takes in the coach’s own', 
 		.first()
 		.click();
 	await ready(page);
-	await expect(page.getByRole('heading', { name: /Ladder: squat/ })).toBeVisible();
+	await expect(page.getByRole('heading', { name: /Progression: squat/ })).toBeVisible();
 	await expect(page.getByRole('link', { name: '5 Goblet squat' })).toHaveAttribute('aria-current', 'page');
 	await page.getByRole('link', { name: 'One of my own like it' }).click();
 	await ready(page);

@@ -57,7 +57,11 @@ function countIn(text: string): { count: number | null; rest: string } {
 }
 
 function readAdjustable(text: string): Owned | null {
-	if (!/adjustable|to\s*\d|\d\s*[-–]\s*\d/.test(text) || !/dumb-?\s?bells?|\bdbs?\b/.test(text)) return null;
+	if (
+		!/adjustable|to\s*\d|\d\s*(?:kgs?|lbs?)?\s*[-–]\s*\d/.test(text) ||
+		!/dumb-?\s?bells?|\bdbs?\b/.test(text)
+	)
+		return null;
 	const [of, withoutOf] = take(text, /\(?(?:in\s+)?\bsteps?\s+(?:of\s+)?(\d+(?:[.,]\d+)?)\s*(kgs?|lbs?)?\)?/);
 	const [before, withoutBefore] = of
 		? [null, withoutOf]

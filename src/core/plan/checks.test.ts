@@ -207,7 +207,7 @@ describe('checks over the weeks', () => {
 		const top = planOf('L------ L------ L------', {
 			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'variation' }])]
 		});
-		expect(find(top, 'progression')[0]?.title).toContain('highest rung');
+		expect(find(top, 'progression')[0]?.title).toContain('hardest variation');
 
 		const idle = planOf('U------', { rules: [rule({ exercise: 'Rope haul' }, [{ kind: 'reps', reps: 1 }])] });
 		expect(find(idle, 'progression')[0]?.title).toContain('changes nothing');

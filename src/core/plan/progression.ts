@@ -196,7 +196,7 @@ function steppedPart(
 				exercise = next;
 			}
 			const next = made > 0 ? substitutePart(part, exercise, practice) : part;
-			const stuck = made < times ? `${exercise.name} is the highest rung` : undefined;
+			const stuck = made < times ? `${exercise.name} is the hardest variation` : undefined;
 			return told(next, 'variation', (p) => p.exercise, stuck);
 		}
 		default:

@@ -1,7 +1,7 @@
 import type { Rule, Step } from './model';
 import { isEverywhere } from './progression';
 
-/** One step in words: `+2 kg`, `next rung`. */
+/** One step in words: `+2 kg`, `next variation`. */
 export function stepText(step: Step): string {
 	switch (step.kind) {
 		case 'load':
@@ -17,7 +17,7 @@ export function stepText(step: Step): string {
 		case 'tempo':
 			return `${step.seconds} s slower down`;
 		case 'variation':
-			return 'next rung';
+			return 'next variation';
 		case 'double':
 			return `+1 rep up to ${step.top}, then +${step.kg} kg`;
 		case 'restore':

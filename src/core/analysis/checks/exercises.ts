@@ -63,7 +63,7 @@ const noEasier: Check = ({ session, practice: { library } }) => {
 			rule: 'no easier form',
 			severity: 'hint',
 			title: `No easier form of ${[...seen.keys()].join(', ')}`,
-			figure: 'Who cannot do it has nothing to go to; a ladder in the library gives one.',
+			figure: 'Who cannot do it has nothing to go to; a progression in the library gives one.',
 			place: first,
 			source: COMMON,
 			remedy: null

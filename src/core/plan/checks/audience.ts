@@ -83,7 +83,7 @@ const tooHard: PlanCheck = ({ resolved, plan, practice }) => {
 			rule: 'audience, level',
 			severity: 'safety',
 			title: `For beginners: ${listed([...hard.keys()], 4)}`,
-			figure: `Hard landings or balance without a hold on ${counted(days.length, 'day')}; a lower rung, or a chair in reach.`,
+			figure: `Hard landings or balance without a hold on ${counted(days.length, 'day')}; an easier variation, or a chair in reach.`,
 			place: { days },
 			source: COMMON,
 			remedy: null

@@ -124,7 +124,7 @@
 	<ul class="grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-4 xl:grid-cols-5">
 		{#each found.slice(0, most) as exercise (exercise.name)}
 			{@const figure = figureOf(exercise.name, library)}
-			{@const rung = library.progressionOf(exercise.name)}
+			{@const place = library.progressionOf(exercise.name)}
 			<li>
 				<a href={link(exercise)} class="panel hover:border-primary flex h-full gap-2 p-2">
 					{#if figure}<span class="flex h-16 w-16 shrink-0 items-end justify-center"
@@ -136,7 +136,8 @@
 						<span class="quiet block truncate text-[13px]"
 							>{exercise.equipment.map(needWords).join(', ') || 'no equipment'}</span
 						>
-						{#if rung}<span class="quiet block text-[13px]">rung {rung.at + 1} of {rung.steps.length}</span
+						{#if place}<span class="quiet block text-[13px]"
+								>variation {place.at + 1} of {place.steps.length}</span
 							>{/if}
 						{#if exercise.ownId}<span class="text-secondary text-[13px] font-semibold">your own</span>{/if}
 					</span>

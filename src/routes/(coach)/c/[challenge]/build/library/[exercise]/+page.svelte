@@ -13,7 +13,7 @@
 	const library = $derived(shop().library);
 	const exercise = $derived(data.exercise);
 	const figure = $derived(figureOf(exercise.name, library));
-	const rung = $derived(library.progressionOf(exercise.name));
+	const place = $derived(library.progressionOf(exercise.name));
 	const alternatives = $derived(library.alternatives(exercise.name));
 	const link = (name: string) => `${base}/library/${encodeURIComponent(name)}`;
 	const LANDING = { none: 'none', low: 'soft', high: 'hard' };
@@ -95,22 +95,22 @@
 		</p>
 	</section>
 </div>
-{#if rung}
-	<section class="mt-4" aria-labelledby="ladder">
-		<h2 id="ladder" class="mb-2">
-			Ladder: {rung.progression.toLowerCase()}
+{#if place}
+	<section class="mt-4" aria-labelledby="progression">
+		<h2 id="progression" class="mb-2">
+			Progression: {place.progression.toLowerCase()}
 			<span class="quiet text-sm font-normal">from easier to harder</span>
 		</h2>
 		<ol class="flex flex-wrap items-stretch gap-2">
-			{#each rung.steps as name, i (name)}
+			{#each place.steps as name, i (name)}
 				{@const own = figureOf(name, library)}
 				<li class="w-36">
 					<a
 						href={link(name)}
-						aria-current={i === rung.at ? 'page' : undefined}
+						aria-current={i === place.at ? 'page' : undefined}
 						class={[
 							'panel hover:border-primary flex h-full flex-col p-2',
-							i === rung.at && '!border-primary border-2'
+							i === place.at && '!border-primary border-2'
 						]}
 					>
 						<span class="flex h-20 items-end justify-center"
@@ -118,7 +118,7 @@
 						>
 						<span class="mt-1 text-sm leading-tight"
 							><span class="quiet clock">{i + 1}</span>
-							{#if i === rung.at}<b>{name}</b>{:else}{name}{/if}</span
+							{#if i === place.at}<b>{name}</b>{:else}{name}{/if}</span
 						>
 					</a>
 				</li>

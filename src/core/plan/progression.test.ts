@@ -144,7 +144,9 @@ describe('sessionInWeek', () => {
 			},
 			PRACTICE
 		);
-		expect(top.stuck).toEqual([{ rule: 'r', block: 0, part: 0, why: 'Front squat is the hardest variation' }]);
+		expect(top.stuck).toEqual([
+			{ rule: 'r', block: 0, part: 0, why: 'Front squat is the hardest variation' }
+		]);
 		const emom = sessionOf('emom 8 min: 15 squat');
 		const full = sessionInWeek(
 			emom,

@@ -48,7 +48,7 @@
 					<tr>
 						<td>{job.what}</td>
 						<td class="figures">{job.waiting}</td>
-						<td>{job.doneAt === null ? 'Not in the last two days' : at(job.doneAt)}</td>
+						<td>{job.doneAt === null ? 'Not yet, or longer ago than two days' : at(job.doneAt)}</td>
 					</tr>
 				{/each}
 			</tbody>

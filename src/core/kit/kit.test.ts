@@ -220,3 +220,41 @@ describe('limits', () => {
 		expect(withinLimits(find('Squat'), ['no jumps', 'no floor', 'no overhead'])).toBe(true);
 	});
 });
+
+describe('kits that are counted', () => {
+	const pieces = (text: string): Kit => readKit(text).kit;
+
+	it('has of an item what serves as it, and nothing else', () => {
+		const kit = pieces(
+			'2 x roller; loop band; 3 bands; backpack 10 kg; 2 water bottles; 3 x dumbbell 4 kg; 2 x dumbbell 6 kg'
+		);
+		expect(countIn(kit, 'roller')).toBe(2);
+		expect(countIn(kit, 'loop band')).toBe(1);
+		expect(countIn(kit, 'band')).toBe(3);
+		expect(countIn(kit, 'loaded backpack')).toBe(1);
+		expect(countIn(kit, 'water bottle')).toBe(2);
+		// Three of 4 kg and two of 6 kg are five dumbbells, but only three alike.
+		expect(countIn(kit, 'dumbbell')).toBe(3);
+		expect(countIn(kit, 'light dumbbell')).toBe(3);
+		expect(countIn(kit, 'rope')).toBe(0);
+	});
+
+	it('names weights of which there are enough alike, the lightest first', () => {
+		const kit = pieces('2 x dumbbell 12 kg; dumbbell 8 kg; 3 x dumbbell 4 kg');
+		expect(weightsIn(kit)).toEqual([4, 8, 12]);
+		expect(weightsIn(kit, 2)).toEqual([4, 12]);
+		expect(weightsIn(kit, 3)).toEqual([4]);
+	});
+
+	it.each<[Parameters<typeof kitOfItems>[0][number], Owned]>([
+		['dumbbell', { kind: 'adjustable', from: 0.5, to: 12, step: 0.5, count: 4 }],
+		['light dumbbell', { kind: 'adjustable', from: 0.5, to: 12, step: 0.5, count: 4 }],
+		['band', { kind: 'band', rank: null, loop: false, count: 9 }],
+		['loop band', { kind: 'band', rank: null, loop: true, count: 9 }],
+		['loaded backpack', { kind: 'pack', item: 'loaded backpack', kg: null, count: 9 }],
+		['water bottle', { kind: 'pack', item: 'water bottle', kg: null, count: 9 }],
+		['mat', { kind: 'item', item: 'mat', count: 9 }]
+	])('takes people who have a %s to have it whenever it is asked for', (item, owned) => {
+		expect(kitOfItems([item], 12)).toEqual([owned]);
+	});
+});

@@ -232,7 +232,8 @@ describe('kits that are counted', () => {
 		expect(countIn(kit, 'loop band')).toBe(1);
 		expect(countIn(kit, 'band')).toBe(3);
 		expect(countIn(kit, 'loaded backpack')).toBe(1);
-		expect(countIn(kit, 'water bottle')).toBe(2);
+		// Every home has one, whatever is written.
+		expect(countIn(kit, 'water bottle')).toBe(Infinity);
 		// Three of 4 kg and two of 6 kg are five dumbbells, but only three alike.
 		expect(countIn(kit, 'dumbbell')).toBe(3);
 		expect(countIn(kit, 'light dumbbell')).toBe(3);

@@ -16,6 +16,8 @@ export interface DemoPerson {
 	from?: { day: number; does: number }[];
 	joinsOnDay?: number;
 	excused?: { days: number[]; reason: string; onDay: number };
+	/** What the coach has changed for them, on the day on which she did. */
+	differs?: { onDay: number; exercise: string; instead: string; why: string }[];
 	hurts?: Record<number, string>;
 	notes?: Record<number, string>;
 }
@@ -144,7 +146,21 @@ export const PEOPLE: DemoPerson[] = [
 		notes: {
 			1: 'I am 71 and my balance is not what it was; I hold the chair.',
 			15: 'Sit to chair without hands, all of them.'
-		}
+		},
+		differs: [
+			{
+				onDay: 4,
+				exercise: 'Mountain climber',
+				instead: 'Incline climber',
+				why: 'Hands on the seat: no need to get down to the floor and up again.'
+			},
+			{
+				onDay: 4,
+				exercise: 'Skater step',
+				instead: 'March on the spot',
+				why: 'Both feet under you, a hand on the chair.'
+			}
+		]
 	},
 	{
 		name: 'Noor Bastani',

@@ -12,6 +12,7 @@ import type { Context } from '$lib/server/platform/context';
 import { seededIds } from '$lib/server/platform/ids';
 import { createPersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { enrol, enrolmentOf, enrolmentsOf } from '$lib/server/people/enrolments';
+import { addOverride } from '$lib/server/day/overrides';
 import { setHour } from '$lib/server/people/hour';
 import { excuse } from '$lib/server/attendance/excuses';
 import { postAnnouncement } from '$lib/server/challenge/announcements';
@@ -165,6 +166,26 @@ async function writeExcuses(context: Context, challenge: OwnedChallenge): Promis
 	}
 }
 
+/** What is different for some, written down on the days on which the coach saw the need. */
+async function writeDifferences(context: Context, challenge: OwnedChallenge): Promise<void> {
+	const rows = await enrolmentsOf(context.db, challenge.id);
+	for (const { name, zone, differs = [] } of PEOPLE) {
+		const row = rows.find((each) => each.name === name);
+		if (!row) continue;
+		const own = await enrolmentOf(context.db, challenge, row.id);
+		for (const { onDay, exercise, instead, why } of differs) {
+			const at = instantOf(addDays(challenge.startsOn, onDay - 1), 9 * 60, zone);
+			await addOverride({ ...context, clock: fixedClock(at) }, own, 'coach', {
+				target: { kind: 'exercise', exercise },
+				change: { kind: 'replace', exercise: instead },
+				fromDay: onDay + 1,
+				toDay: null,
+				why
+			});
+		}
+	}
+}
+
 /** Every third of the people has put the days into a calendar, at the hour at which they train. */
 async function writeCalendars(context: Context, challenge: OwnedChallenge): Promise<void> {
 	const people = await enrolmentsOf(context.db, challenge.id);
@@ -205,6 +226,7 @@ async function writeRunning(
 		basedOn: 1
 	});
 	await writeExcuses(context, challenge);
+	await writeDifferences(context, challenge);
 	await writeCalendars(context, challenge);
 	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
 	if (halfway.now() <= now)

@@ -64,7 +64,7 @@
 		const gone = isDate($form.startsOn) ? daysBetween($form.startsOn, today) : 0;
 		if (gone <= 0) return undefined;
 		if (gone >= $form.weeks * 7) return 'It would be over already';
-		return `${counted(gone, 'day')} ago: ${gone === 1 ? 'that day is' : 'those days are'} out at once; who joins now begins on day ${gone + 1}`;
+		return `${counted(gone, 'day')} ago: ${gone === 1 ? 'that day is' : 'those days are'} open at once; who joins now begins on day ${gone + 1}`;
 	});
 
 	/** Takes over the frame of a template; its week begins with day 1, whatever weekday that is. */

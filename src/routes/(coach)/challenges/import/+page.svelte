@@ -104,7 +104,7 @@
 			</div>
 			{#if isDate(startsOn)}
 				{#if startsOn < dateIn(data.coach.zone, data.now)}<p class="field-fault mt-2">
-						That day has gone by: its days up to today are out at once.
+						That day has gone by: its days up to today open at once.
 					</p>{/if}
 				<p class="quiet mt-2 text-sm">
 					{dayText(startsOn)} to {dayText(addDays(startsOn, look.days - 1))}.

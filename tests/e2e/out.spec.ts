@@ -46,6 +46,8 @@ test('the plan is saved for paper, as two pages and as sessions; without the day
 	page,
 	demo
 }) => {
+	// Three papers are set, and a page with every part of it is looked over for barriers.
+	test.slow();
 	await signIn(page, demo);
 	await openPart(page, 'Calendar, paper, file');
 	await noBarriers(page, 'out');

@@ -1,6 +1,7 @@
 import { array, number, object } from 'yup';
 import { PLAN_LIMITS } from '$core/plan';
-import { name, whole } from './values';
+import { daySpan } from './day-span';
+import { name } from './values';
 
 export const dayList = () =>
 	array(number().integer().min(1).max(PLAN_LIMITS.days).required())
@@ -15,20 +16,6 @@ export const excuseSchema = object({
 
 /** Days between which somebody does not take part; without an end until one is given. */
 export const pauseSchema = object({
-	fromDay: whole('the first day', 1, PLAN_LIMITS.days),
-	toDay: number()
-		.typeError('the last day is a number')
-		.integer()
-		.min(1)
-		.max(PLAN_LIMITS.days)
-		.nullable()
-		.default(null)
-		.when('fromDay', ([from], schema) =>
-			schema.test(
-				'order',
-				'the last day is not before the first',
-				(to) => typeof to !== 'number' || to >= Number(from)
-			)
-		),
+	...daySpan,
 	reason: name(300, 'a pause needs a reason; the coach alone sees it')
 });

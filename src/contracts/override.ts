@@ -1,8 +1,8 @@
 import { number, object } from 'yup';
 import type { Override } from '$core/day';
-import { PLAN_LIMITS } from '$core/plan';
 import { LIMITS } from '$core/session';
 import { byKind } from './by-kind';
+import { daySpan } from './day-span';
 import { name, whole } from './values';
 
 const target = byKind('kind', {
@@ -35,20 +35,7 @@ const change = byKind('kind', {
 export const overrideSchema = object({
 	target,
 	change,
-	fromDay: whole('the first day', 1, PLAN_LIMITS.days),
-	toDay: number()
-		.integer()
-		.min(1)
-		.max(PLAN_LIMITS.days)
-		.nullable()
-		.default(null)
-		.when('fromDay', ([from], schema) =>
-			schema.test(
-				'order',
-				'the last day is not before the first',
-				(to) => typeof to !== 'number' || to >= Number(from)
-			)
-		),
+	...daySpan,
 	why: name(300, 'say why; they read it')
 }).test('fits', 'a load or another exercise is given to an exercise, not to a day or a block', (value) => {
 	const { target: on, change: what } = value as unknown as Pick<Override, 'target' | 'change'>;

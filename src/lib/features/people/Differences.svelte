@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import DaySpan from './DaySpan.svelte';
 	import type { Override } from '$core/day';
 	import { libraryOf, type Exercise } from '$core/exercise';
 
@@ -117,29 +118,7 @@
 					/> <span class="quiet text-[13px]">empty: bodyweight</span></label
 				>
 			{/if}
-			<div class="flex gap-2">
-				<label
-					>From day <input
-						name="fromDay"
-						type="number"
-						class="input input-sm w-20"
-						min="1"
-						max={days}
-						value={today}
-						required
-					/></label
-				>
-				<label
-					>to day <input
-						name="toDay"
-						type="number"
-						class="input input-sm w-20"
-						min="1"
-						max={days}
-						placeholder="end"
-					/></label
-				>
-			</div>
+			<DaySpan {today} {days} />
 			<label
 				>Why, for {name} to read
 				<input

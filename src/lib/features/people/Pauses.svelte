@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import DaySpan from './DaySpan.svelte';
 
 	/** Days between which somebody does not take part. */
 	interface Props {
@@ -25,29 +26,7 @@
 		{/each}
 	</ul>
 	<form method="post" action="?/pause" use:enhance class="mt-2 flex flex-col gap-2 text-sm">
-		<div class="flex gap-2">
-			<label
-				>From day <input
-					name="fromDay"
-					type="number"
-					class="input input-sm w-20"
-					min="1"
-					max={days}
-					value={today}
-					required
-				/></label
-			>
-			<label
-				>to day <input
-					name="toDay"
-					type="number"
-					class="input input-sm w-20"
-					min="1"
-					max={days}
-					placeholder="open"
-				/></label
-			>
-		</div>
+		<DaySpan {today} {days} />
 		<label
 			>Reason, for you alone <input
 				name="reason"

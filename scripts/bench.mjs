@@ -4,6 +4,7 @@ import { readFileSync, rmSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { serving } from './bench-serving.mjs';
 import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, ROOT } from './setup.mjs';
 
@@ -291,9 +292,14 @@ rmSync(directory, { recursive: true, force: true });
 const first = await startDemo();
 await first.stop();
 const second = await startDemo();
-const [weight, build, plan] = await (async () => {
+const [weight, build, plan, served] = await (async () => {
 	try {
-		return /** @type {const} */ ([await scriptWeight(), await building(), await planning()]);
+		return /** @type {const} */ ([
+			await scriptWeight(),
+			await building(),
+			await planning(),
+			await serving(BASE)
+		]);
 	} finally {
 		await second.stop();
 	}
@@ -330,7 +336,7 @@ figures.push({
 	name: 'second demo start to the first page',
 	value: second.ms / 1000,
 	unit: 's',
-	bound: 5,
+	bound: 3,
 	detail: `the first, with the demo data written: ${(first.ms / 1000).toFixed(1)} s`
 });
 figures.push({
@@ -339,6 +345,37 @@ figures.push({
 	unit: 'kB',
 	bound: 90,
 	detail: `${weight.files} files`
+});
+
+const share = (/** @type {number[]} */ sorted, /** @type {number} */ part) =>
+	sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] ?? NaN;
+figures.push({
+	name: 'the sign-in page against a participant’s page, answers a second',
+	value: 1 / served.page.ratio,
+	unit: '×',
+	bound: 2.5,
+	detail: `${served.page.other.toFixed(0)} a second against ${served.page.one.toFixed(0)}, 4 connections; medians of five rounds in turn`
+});
+figures.push({
+	name: 'an answer without data to a signed-in coach, against one to a stranger',
+	value: served.known.ratio,
+	unit: '×',
+	bound: 1.3,
+	detail: `${served.known.other.toFixed(0)} a second against ${served.known.one.toFixed(0)}`
+});
+figures.push({
+	name: 'longest wait of others while a packet is set as PDF',
+	value: share(served.waits, 1),
+	unit: 'ms',
+	bound: 50,
+	detail: `five packets, ${served.waits.length} answers; 95th percentile ${share(served.waits, 0.95).toFixed(0)} ms`
+});
+figures.push({
+	name: 'a thousand people open their page within a minute, 99th percentile',
+	value: share(served.opens, 0.99),
+	unit: 'ms',
+	bound: 300,
+	detail: `median ${share(served.opens, 0.5).toFixed(0)} ms, longest ${share(served.opens, 1).toFixed(0)} ms`
 });
 
 console.log(`Node ${process.version}, ${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}\n`);

@@ -2,10 +2,8 @@ import { error, redirect, type Handle, type HandleServerError, type ServerInit }
 import { randomUUID } from 'node:crypto';
 import { startDemo } from '$demo/world';
 import { closeApp, startApp, type App } from '$lib/server/app';
-import { coachOf } from '$lib/server/auth/coach';
-import { personOf } from '$lib/server/auth/link';
 import { mayEnter } from '$lib/server/auth/roles';
-import { COACH_COOKIE, keepToken, PERSON_COOKIE } from '$lib/server/web/cookies';
+import { visitorOf } from '$lib/server/auth/visitor';
 
 let app: App;
 
@@ -34,14 +32,11 @@ export const handle: Handle = async ({ event, resolve }) => {
 	locals.requestId = requestId;
 	locals.log = app.log.child({ request: requestId });
 
-	const coachToken = cookies.get(COACH_COOKIE);
-	const login = coachToken ? await coachOf(app, coachToken) : null;
-	if (login?.newToken) keepToken(cookies, url, COACH_COOKIE, login.newToken);
-	locals.coach = login?.coach ?? null;
-	const personToken = cookies.get(PERSON_COOKIE);
-	locals.person = personToken ? await personOf(app, personToken) : null;
+	locals.visitor = visitorOf(app, cookies, url);
+	locals.coach = null;
+	locals.person = null;
 
-	const answer = mayEnter(route.id, { coach: locals.coach !== null, participant: locals.person !== null });
+	const answer = await mayEnter(route.id, locals);
 	if (answer === 'not found') error(404, 'There is no such page here.');
 	if (answer === 'sign in') {
 		if (url.pathname.startsWith('/api/'))

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals }) => {
-	if (locals.coach) redirect(303, '/challenges');
-	if (locals.person) redirect(303, '/me');
+export const load: PageServerLoad = async ({ locals: { visitor } }) => {
+	if (await visitor.coach()) redirect(303, '/challenges');
+	if (await visitor.person()) redirect(303, '/me');
 	redirect(303, '/sign-in');
 };

@@ -2,7 +2,6 @@
  * The figures that were promised, measured. Times of one machine mean little: what is bounded is, where it can
  * be, a ratio of two things measured in the same run. Prints one JSON line a figure; scripts/bench.mjs shows it.
  */
-import { PGlite } from '@electric-sql/pglite';
 import { packEntry } from '$core/day';
 import type { Session } from '$core/session';
 import { bundleText } from '$lib/server/exports/bundle/bundle';
@@ -17,7 +16,7 @@ import { createCoach } from '$lib/server/auth/coach';
 import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
-import { pgliteDatabase } from '$lib/server/db/pglite';
+import { createPglite } from '$lib/server/db/pglite';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
 import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
@@ -33,7 +32,7 @@ const NOW = Date.parse('2026-11-25T12:00:00Z');
 const TWENTY_SETS = read('5 x 10 squat\n5 x 10 push-up\n5 x 10 per side one-arm row @ 12 kg\n5 x 30 s plank');
 
 async function world(): Promise<{ context: Context; coachId: CoachId }> {
-	const db = pgliteDatabase(await PGlite.create());
+	const db = await createPglite();
 	await migrate(db);
 	const context: Context = { db, ids: randomIds, clock: { now: () => NOW } };
 	const coach = await createCoach(context, {

@@ -1,11 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { anyCoach, coachOf, createCoach, signIn, signOut, signOutEverywhere } from '$lib/server/auth/coach';
-import { openLink, personOf } from '$lib/server/auth/link';
+import {
+	anyCoach,
+	coachOf,
+	createCoach,
+	signIn,
+	signOut,
+	signOutEverywhere,
+	type Coach
+} from '$lib/server/auth/coach';
+import { openLink, personOf, type Person } from '$lib/server/auth/link';
 import { renewLink, revokeLink } from '$lib/server/people/links';
 import { TooOften, TryLimit } from '$lib/server/auth/limits';
 import { challengeOf } from '$lib/server/challenge/challenge';
 import { enrolmentOf } from '$lib/server/people/enrolments';
 import { mayEnter } from '$lib/server/auth/roles';
+import { newId, randomIds } from '$lib/server/platform/ids';
 import {
 	makeChallenge,
 	makeCoach,
@@ -124,15 +133,52 @@ describe('personal links', () => {
 });
 
 describe('roles', () => {
+	const RUNA = {
+		id: newId<'coach'>(randomIds),
+		email: 'runa@example.org',
+		name: 'Runa',
+		zone: 'Europe/Oslo'
+	};
+	const NOOR = {
+		enrolmentId: newId<'enrolment'>(randomIds),
+		challengeId: newId<'challenge'>(randomIds),
+		name: 'Noor',
+		zone: 'Asia/Tehran'
+	};
+	/** A request of somebody, with a list of what was looked up about them. */
+	const requestOf = ({ coach = null, person = null }: { coach?: Coach | null; person?: Person | null }) => {
+		const asked: string[] = [];
+		const look = <T>(what: string, answer: T) => {
+			asked.push(what);
+			return Promise.resolve(answer);
+		};
+		return {
+			asked,
+			visitor: { coach: () => look('coach', coach), person: () => look('person', person) },
+			coach: null as Coach | null,
+			person: null as Person | null
+		};
+	};
+	const asked = (route: string, who: Parameters<typeof requestOf>[0]) => mayEnter(route, requestOf(who));
+
 	it.each([
 		['/(coach)/c/[challenge]/roll', 'enter', 'not found', 'sign in'],
 		['/(me)/me', 'not found', 'enter', 'sign in'],
 		['/api/me/checkins', 'not found', 'enter', 'sign in'],
 		['/sign-in', 'enter', 'enter', 'enter']
-	])('%s: coach %s, participant %s, nobody %s', (route, coach, participant, nobody) => {
-		expect(mayEnter(route, { coach: true, participant: false })).toBe(coach);
-		expect(mayEnter(route, { coach: false, participant: true })).toBe(participant);
-		expect(mayEnter(route, { coach: false, participant: false })).toBe(nobody);
+	])('%s: coach %s, participant %s, nobody %s', async (route, coach, participant, nobody) => {
+		expect(await asked(route, { coach: RUNA })).toBe(coach);
+		expect(await asked(route, { person: NOOR })).toBe(participant);
+		expect(await asked(route, {})).toBe(nobody);
+	});
+
+	it('tells a route whom it lets in, and asks nobody for pages that are open to all', async () => {
+		const request = requestOf({ coach: RUNA, person: NOOR });
+		await mayEnter('/(coach)/c/[challenge]/roll', request);
+		expect(request).toMatchObject({ coach: RUNA, person: null, asked: ['coach'] });
+		const open = requestOf({ coach: RUNA, person: NOOR });
+		await mayEnter('/healthz', open);
+		expect(open).toMatchObject({ coach: null, person: null, asked: [] });
 	});
 });
 

@@ -5,7 +5,12 @@ import { checkIn } from '$lib/server/attendance/check-in';
 import { openDay } from '$lib/server/day/own-day';
 import { checkinsOf } from '$lib/server/attendance/history';
 import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
-import { postAnnouncement, announcementsOf, removeAnnouncement } from '$lib/server/challenge/announcements';
+import {
+	postAnnouncement,
+	allAnnouncements,
+	upAt,
+	removeAnnouncement
+} from '$lib/server/challenge/announcements';
 import { openPlan, savePlan, type OpenPlan } from '$lib/server/plan/plan';
 import { planOf } from '$lib/server/plan/plan-days';
 import { applyTemplate } from '$lib/server/plan/template';
@@ -295,7 +300,8 @@ describe('days that do not go as planned', () => {
 	afterEach(end);
 
 	const off = (raw: object) => takeDaysOff(context, world.challenge, { reason: 'Storm', days: [3], ...raw });
-	const told = async () => (await announcementsOf(context, world.challenge.id)).map(({ text }) => text);
+	const told = async () =>
+		upAt(await allAnnouncements(context, world.challenge.id), context.clock.now()).map(({ text }) => text);
 	const states = async (person: number) => {
 		const { rows } = await loadRoll(context.db, world.challenge, await days(), context.clock.now());
 		const row = rows.find((one) => one.person.id === world.people[person]!.enrolmentId);
@@ -357,7 +363,7 @@ describe('days that do not go as planned', () => {
 		expect(await told()).toEqual(['Test tomorrow', 'Halfway on Friday']);
 		context.at('2026-12-01T12:00:00Z');
 		expect(await told()).toEqual(['Test tomorrow']);
-		const [notice] = await announcementsOf(context, challenge.id);
+		const [notice] = await allAnnouncements(context, challenge.id);
 		expect((await refusal(removeAnnouncement(context.db, challenge, 'nonsense'))).status).toBe(404);
 		await removeAnnouncement(context.db, challenge, notice!.id);
 		expect(await told()).toEqual([]);

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
 import pg from 'pg';
 import { parseSessionText, type Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
@@ -10,7 +9,7 @@ import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challeng
 import type { Context } from '$lib/server/platform/context';
 import type { Database } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
-import { pgliteDatabase } from '$lib/server/db/pglite';
+import { createPglite } from '$lib/server/db/pglite';
 import { openPostgres } from '$lib/server/db/postgres';
 import { randomIds } from '$lib/server/platform/ids';
 import { enrol, enrolmentOf, type OwnPerson } from '$lib/server/people/enrolments';
@@ -49,7 +48,7 @@ export async function emptyDatabase(): Promise<Database> {
 	if (server) db = await freshPostgres(server);
 	else {
 		const dump = readFileSync(join(process.cwd(), '.cache', 'empty-pg.tar'));
-		db = pgliteDatabase(await PGlite.create({ loadDataDir: new Blob([dump]) }));
+		db = await createPglite({ loadDataDir: new Blob([dump]) });
 	}
 	await migrate(db);
 	return db;

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { addDays, isDate } from './dates';
 import { calendarOf } from './frame';
+import { dayInZone, releasedTo } from './group-day';
+import { isZone } from './zone';
 
 describe('calendarOf', () => {
 	it('lays six weeks from a Monday', () => {
@@ -48,4 +51,55 @@ describe('calendarOf', () => {
 	])('refuses %o', (frame, message) => {
 		expect(() => calendarOf({ ...frame, trainingDays: [1] })).toThrow(message);
 	});
+});
+
+it('lays the longest challenge there is', () => {
+	expect(calendarOf({ startsOn: '2026-11-02', weeks: 12, trainingDays: [1] }).days).toHaveLength(84);
+});
+
+describe('isDate', () => {
+	it.each([
+		['2026-11-02', true],
+		['2028-02-29', true],
+		['2026-02-29', false],
+		['2026-02-30', false],
+		['2026-13-01', false],
+		['+002026-11-02', false],
+		['2026-11-02T00:00', false],
+		['2026-11-2', false],
+		['20261102', false]
+	])('%s: %s', (text, is) => {
+		expect(isDate(text)).toBe(is);
+		if (!is) expect(() => addDays(text, 1)).toThrow(RangeError);
+	});
+});
+
+describe('the day that it is', () => {
+	const at = (text: string) => Date.parse(text);
+
+	it('is counted by each zone’s own date', () => {
+		const now = at('2026-11-02T11:30:00Z');
+		expect(dayInZone('2026-11-02', 'Europe/Oslo', now)).toBe(1);
+		expect(dayInZone('2026-11-02', 'Pacific/Kiritimati', now)).toBe(2);
+		expect(dayInZone('2026-11-02', 'America/Adak', at('2026-11-02T08:00:00Z'))).toBe(0);
+	});
+
+	it('is released as soon as anybody on earth may have it', () => {
+		expect(releasedTo('2026-11-02', at('2026-11-01T09:59:59Z'))).toBe(0);
+		expect(releasedTo('2026-11-02', at('2026-11-01T10:00:00Z'))).toBe(1);
+		expect(releasedTo('2026-11-02', at('2026-11-04T10:00:00Z'))).toBe(4);
+		expect(releasedTo('2026-11-02', at('2026-10-01T10:00:00Z'))).toBe(0);
+	});
+});
+
+describe('isZone', () => {
+	it.each([
+		['Europe/Oslo', true],
+		['UTC', true],
+		['+02:00', false],
+		['+02', false],
+		['1Europe/Oslo', false],
+		['Mars/Base', false],
+		['', false]
+	])('%s: %s', (zone, is) => expect(isZone(zone)).toBe(is));
 });

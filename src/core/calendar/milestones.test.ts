@@ -28,6 +28,11 @@ describe('milestonesOf', () => {
 		expect(milestonesOf(days('thta'))).toEqual({ works: [1, 3, 4], halfway: 3 });
 	});
 
+	it('has its middle on the only day there is, be it the first', () => {
+		expect(milestonesOf(days('t..'))).toEqual({ works: [1], halfway: 1 });
+		expect(placeAmong(milestonesOf(days('tt')), 1)).toEqual({ number: 1, of: 2, left: 1 });
+	});
+
 	it('has no middle where nothing is done', () => {
 		expect(milestonesOf(days('...'))).toEqual({ works: [], halfway: null });
 	});

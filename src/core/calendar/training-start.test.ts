@@ -13,7 +13,9 @@ describe('trainingStart', () => {
 	it.each([
 		['no hour', null, '2026-03-28T04:30:00.000Z'],
 		['an hour after it opens', 18 * 60, '2026-03-28T17:00:00.000Z'],
-		['an hour before it opens: the day opens first', 4 * 60, '2026-03-28T04:30:00.000Z']
+		['an hour before it opens: the day opens first', 4 * 60, '2026-03-28T04:30:00.000Z'],
+		['midnight', 0, '2026-03-28T04:30:00.000Z'],
+		['the minute in which it opens', 330, '2026-03-28T04:30:00.000Z']
 	])('with %s', (_, trainsAt, start) => {
 		expect(iso(trainingStart(window, 'Europe/Oslo', trainsAt))).toBe(start);
 	});
@@ -27,6 +29,19 @@ describe('trainingStart', () => {
 		);
 		expect(iso(trainingStart(shared, 'Pacific/Auckland', 7 * 60))).toBe('2026-03-28T18:00:00.000Z');
 		expect(iso(trainingStart(shared, 'Pacific/Auckland', 15 * 60))).toBe('2026-03-28T04:30:00.000Z');
+	});
+
+	it('does not begin when it is due already', () => {
+		// Noon in Oslo is the next midnight in Kiritimati; an hour that is the closing one opens with the day.
+		const shared = dueWindow(
+			1,
+			{ zone: 'Pacific/Kiritimati', shiftDays: 0 },
+			{ ...POLICY, zone: 'Europe/Oslo' }
+		);
+		const due = new Date(shared.due + 14 * 3_600_000);
+		const hour = due.getUTCHours() * 60 + due.getUTCMinutes();
+		expect(trainingStart(shared, 'Pacific/Kiritimati', hour)).toBe(shared.opens);
+		expect(trainingStart(shared, 'Pacific/Kiritimati', hour - 1)).toBe(shared.due - 60_000);
 	});
 
 	it('begins after a gap that swallows the hour', () => {
@@ -44,6 +59,12 @@ describe('offsetsOf', () => {
 			{ at: at('2026-03-29T01:00Z'), before: 3600, after: 7200 },
 			{ at: at('2026-10-25T01:00Z'), before: 7200, after: 3600 }
 		]);
+	});
+
+	it('counts a change at the very end of the span, and none after it', () => {
+		const change = at('2026-03-29T01:00Z');
+		expect(offsetsOf('Europe/Oslo', at('2026-01-01T00:00Z'), change).changes).toHaveLength(1);
+		expect(offsetsOf('Europe/Oslo', at('2026-01-01T00:00Z'), change - 1).changes).toEqual([]);
 	});
 
 	it('knows half hours and zones that never change', () => {

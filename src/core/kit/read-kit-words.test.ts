@@ -197,3 +197,64 @@ describe('ownedText', () => {
 		expect(readKit(text).kit).toEqual([owned]);
 	});
 });
+
+describe('readKit keeps within what somebody can own', () => {
+	it.each([
+		['dumbbell 200 kg', 1],
+		['dumbbell 200.5 kg', 0],
+		['20 mats', 1],
+		['21 mats', 0],
+		['1 mat', 1],
+		['0 mats', 0],
+		['adjustable dumbbell 2-2.5 kg', 1],
+		['adjustable dumbbell 2-2 kg', 0],
+		['adjustable dumbbell 0-20 kg', 0],
+		['adjustable dumbbell 2-200 kg, steps of 0.5 kg', 1],
+		['adjustable dumbbell 20-180 kg, steps of 0.4 kg', 1],
+		['adjustable dumbbell 2-200 kg, steps of 0.4 kg', 0],
+		['adjustable dumbbell 2-200.5 kg, steps of 2 kg', 0]
+	])('%s: %d', (text, pieces) => {
+		const read = readKit(text);
+		expect(read.kit).toHaveLength(pieces);
+		expect(read.unread).toEqual(pieces === 1 ? [] : [text]);
+	});
+
+	it('keeps forty pieces and gives back the rest', () => {
+		const { kit, unread } = readKit(Array.from({ length: 42 }, () => 'mat').join('; '));
+		expect(kit).toHaveLength(40);
+		expect(unread).toEqual(['mat', 'mat']);
+	});
+});
+
+describe('readKit parts a text', () => {
+	it.each<[string, number, string[]]>([
+		['mat, chair', 2, []],
+		['mat,chair|rope\nwall/table', 5, []],
+		['2 mats,3 chairs', 0, ['2 mats,3 chairs']],
+		['adjustable dumbbells 2,5-20 kg,  in steps of 2,5 kg, mat', 2, []],
+		['adjustable dumbbells 2-20 kg, 2 kg steps, mat', 2, []],
+		['mat, 2 steps', 2, []],
+		['dumbbell 8 kg, steps of 2 kg', 1, ['steps of 2 kg']],
+		['adjustable dumbbells 2-20 kg, steps of wood', 1, ['steps of wood']],
+		['adjustable dumbbells 2-20 kg, 2 steps', 2, []],
+		['  Two   Mats  ', 1, []],
+		['Sofa  with   springs!', 0, ['Sofa with springs!']]
+	])('%s', (text, pieces, unread) => {
+		const read = readKit(text);
+		expect(read.kit).toHaveLength(pieces);
+		expect(read.unread).toEqual(unread);
+	});
+
+	it('gives a step to the range that it stands beside, and to no other', () => {
+		expect(readKit('adjustable dumbbells 2-20 kg, steps of 4 kg; adjustable dumbbell 5-50 lb').kit).toEqual([
+			{ kind: 'adjustable', from: 2, to: 20, step: 4, count: 2 },
+			{ kind: 'adjustable', from: 2.27, to: 22.68, step: 0.45, count: 1 }
+		]);
+		expect(readKit('adjustable dumbbell 10-50 lb in steps of 2 kg').kit).toMatchObject([{ step: 2 }]);
+		expect(readKit('12 pairs of adjustable dumbbells 10-50 kg').unread).toHaveLength(1);
+		expect(readKit('10 pairs of adjustable dumbbells 10.5-50 kg').kit).toMatchObject([
+			{ count: 20, from: 10.5 }
+		]);
+		expect(readKit('11 x dumbbell 12.25 kg').kit).toEqual([{ kind: 'dumbbell', kg: 12.25, count: 11 }]);
+	});
+});

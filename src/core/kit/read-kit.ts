@@ -9,14 +9,14 @@ export interface ReadKit {
 	unread: string[];
 }
 
-/** Other words for the same thing. */
+/** Other words for the same thing, as `plain` leaves them. */
 const ALSO: readonly [RegExp, PlainItem][] = [
-	[/^(yoga|exercise|gym|training)?\s*mats?$/, 'mat'],
-	[/^(kitchen|sturdy|office)?\s*chairs?$/, 'chair'],
-	[/^(weight|flat|adjustable|incline|training)?\s*bench(es)?$/, 'bench'],
-	[/^(door(way)?\s*)?((pull|chin)-?\s?up\s*)?bars?$/, 'pull-up bar'],
-	[/^(skipping|jump)?\s*ropes?$/, 'rope'],
-	[/^(foam)?\s*rollers?$/, 'roller'],
+	[/^((yoga|exercise|gym|training) )?mats?$/, 'mat'],
+	[/^((kitchen|sturdy|office) )?chairs?$/, 'chair'],
+	[/^((weight|flat|adjustable|incline|training) )?bench(es)?$/, 'bench'],
+	[/^(door(way)? )?((pull|chin)[- ]?up )?bars?$/, 'pull-up bar'],
+	[/^((skipping|jump) )?ropes?$/, 'rope'],
+	[/^(foam )?rollers?$/, 'roller'],
 	[/^(step|stepper|box|bench step|aerobic step|step-up box)s?$/, 'step'],
 	[/^low steps?$/, 'low step'],
 	[/^stairs?$|^staircase$/, 'stairs'],
@@ -26,88 +26,87 @@ const ALSO: readonly [RegExp, PlainItem][] = [
 	[/^tables?$/, 'table'],
 	[/^walls?$/, 'wall']
 ];
-const NOTHING = /^(none|nothing|no equipment|no|-|body\s?weight( only)?)$/;
-const NUMBERS: Record<string, number> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, pair: 2, pairs: 2 };
+const NOTHING = /^(none|nothing|no equipment|no|-|body ?weight( only)?)$/;
+const NUMBERS: Record<string, number> = { a: 1, an: 1, one: 1, two: 2, three: 3, four: 4 };
+
+const tidy = (text: string): string => text.replace(/\s+/g, ' ').trim();
+
+/** One spelling for what has several: `Dumb-bells 2,5 Kilos – 20 kgs` becomes `dumbbells 2.5kg-20kg`. */
+const plain = (text: string): string =>
+	tidy(text.toLowerCase())
+		.replace(/[.!]$/, '')
+		.replace(/(dumb|kettle)[- ]bell/g, '$1bell')
+		.replace(/(\d),(?=\d)/g, '$1.')
+		.replace(/(\d) ?(?:kg|kilo)s?\b/g, '$1kg')
+		.replace(/(\d) ?(?:lb|pound)s?\b/g, '$1lb')
+		.replace(/(\d(?:kg|lb)?) ?(?:-|–|to) ?(?=\d)/g, '$1-')
+		.replace(/\b(\d+) ?[x×*] ?/g, '$1x ');
 
 /** Takes the first match of a pattern out of a text. */
 function take(text: string, pattern: RegExp): [RegExpExecArray | null, string] {
 	const found = pattern.exec(text);
 	if (!found) return [null, text];
-	return [found, `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`];
+	return [found, tidy(`${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`)];
 }
-const tidy = (text: string): string => text.replace(/\s+/g, ' ').trim();
-const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
-const inKg = (value: number, unit: string | undefined): number =>
-	Math.round(value * (/^(lb|pound)/.test(unit ?? '') ? KG_PER_LB : 1) * 100) / 100;
-const WEIGHT = /(\d+(?:[.,]\d+)?)\s*(kgs?|kilos?|lbs?|pounds?)\b/;
-const RANGE =
-	/(\d+(?:[.,]\d+)?)\s*(?:kgs?|lbs?)?\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?)\s*(kgs?|kilos?|lbs?|pounds?)\b/;
+const inKg = (value: string | undefined, unit: string | undefined): number =>
+	Math.round(Number(value) * (unit === 'lb' ? KG_PER_LB : 1) * 100) / 100;
 
-/** How many: `2 x`, `pair of`, `two`; taken off the text. */
+const WEIGHT = /\b([\d.]+)(kg|lb)\b/;
+const RANGE = /\b([\d.]+)(?:kg|lb)?-([\d.]+)(kg|lb)\b/;
+/** `in steps of 2kg`, `2kg steps`. */
+const STEP = /[ ,(]*(?:in )?\b(?:steps? (?:of )?([\d.]+)(kg|lb)?|(?<!-)([\d.]+)(kg|lb) steps?\b)\)?/;
+
+/** How many: `2x`, `pair of`, `two`; taken off the text. */
 function countIn(text: string): { count: number | null; rest: string } {
-	const [pair, withoutPair] = take(text, /\b(?:(\d+|a|one|two|three|four)\s+)?(pairs?)(?:\s+of)?\b/);
+	const [pair, withoutPair] = take(text, /\b(?:(\d+|a|one|two|three|four) )?pairs?\b(?: of)?/);
 	if (pair) return { count: 2 * (pair[1] ? (NUMBERS[pair[1]] ?? Number(pair[1])) : 1), rest: withoutPair };
-	const [times, withoutTimes] = take(text, /(?:^|\s)(\d+)\s*(?:x|×|\*)\s*(?=\S)/);
+	const [times, withoutTimes] = take(text, /\b(\d+)x /);
 	if (times) return { count: Number(times[1]), rest: withoutTimes };
-	const [word, withoutWord] = take(text, /^(an?|one|two|three|four)\s+/);
-	if (word) return { count: NUMBERS[word[1] ?? ''] ?? 1, rest: withoutWord };
-	// A bare number in front counts, unless it is a weight: `2 dumbbells`, but not `12 kg dumbbell`.
-	const [bare, withoutBare] = take(text, /^(\d+)\s+(?!kg|kilo|lb|pound|-|–|to\b)/);
-	return { count: bare ? Number(bare[1]) : null, rest: bare ? withoutBare : text };
+	// A weight is one word with its unit, so that a number alone counts.
+	const [first, withoutFirst] = take(text, /^(\d+|an?|one|two|three|four) /);
+	return { count: first?.[1] ? (NUMBERS[first[1]] ?? Number(first[1])) : null, rest: withoutFirst };
 }
 
 function readAdjustable(text: string): Owned | null {
-	if (
-		!/adjustable|to\s*\d|\d\s*(?:kgs?|lbs?)?\s*[-–]\s*\d/.test(text) ||
-		!/dumb-?\s?bells?|\bdbs?\b/.test(text)
-	)
-		return null;
-	const [of, withoutOf] = take(text, /\(?(?:in\s+)?\bsteps?\s+(?:of\s+)?(\d+(?:[.,]\d+)?)\s*(kgs?|lbs?)?\)?/);
-	const [before, withoutBefore] = of
-		? [null, withoutOf]
-		: take(text, /\(?(?<![-–\d.,]|to\s)(\d+(?:[.,]\d+)?)\s*(kgs?|lbs?)?\s+steps?\b\)?/);
-	const stepped = of ?? before;
-	const withoutStep = of ? withoutOf : withoutBefore;
+	const [step, withoutStep] = take(text, STEP);
 	const [range, rest] = take(withoutStep, RANGE);
 	if (!range) return null;
-	const { count, rest: words } = countIn(tidy(rest));
-	if (!/^(adjustable\s*)?(dumb-?\s?bells?|dbs?)(\s*adjustable)?$/.test(tidy(words))) return null;
-	const unit = range[3];
-	const plural = /bells\b|\bdbs\b/.test(words);
+	const { count, rest: words } = countIn(rest);
+	if (!/^(adjustable )?(dumbbell|db)s?( adjustable)?$/.test(words)) return null;
+	const [, from, to, unit] = range;
 	return {
 		kind: 'adjustable',
-		from: inKg(number(range[1]), unit),
-		to: inKg(number(range[2]), unit),
-		step: stepped ? inKg(number(stepped[1]), stepped[2] ?? unit) : inKg(1, unit),
-		count: count ?? (plural ? 2 : 1)
+		from: inKg(from, unit),
+		to: inKg(to, unit),
+		step: step ? inKg(step[1] ?? step[3], step[2] ?? step[4] ?? unit) : inKg('1', unit),
+		count: count ?? (/(dumbbell|db)s/.test(words) ? 2 : 1)
 	};
 }
 
 function readLoaded(text: string): Owned | null {
 	const [weight, rest] = take(text, WEIGHT);
-	const { count, rest: words } = countIn(tidy(rest));
-	const what = tidy(words.replace(/\b(of|with|at|each|@)\b|[@()]/g, ' '));
-	const kg = weight ? inKg(number(weight[1]), weight[2]) : null;
-	if (/^(loaded |filled |heavy )?(back\s?pack|rucksack|pack)s?$/.test(what))
+	const { count, rest: words } = countIn(rest);
+	const what = tidy(words.replace(/\b(of|with|at|each)\b|[@()]/g, ' '));
+	const kg = weight ? inKg(weight[1], weight[2]) : null;
+	if (/^(loaded |filled |heavy )?(back ?pack|rucksack|pack)s?$/.test(what))
 		return { kind: 'pack', item: 'loaded backpack', kg, count: count ?? 1 };
 	if (/^(water |filled )?bottles?$/.test(what))
 		return { kind: 'pack', item: 'water bottle', kg, count: count ?? 1 };
 	if (kg === null) return null;
-	if (/^(light )?(dumb-?\s?bells?|dbs?|hand weights?)$/.test(what))
+	if (/^(light )?(dumbbell|db|hand weight)s?$/.test(what))
 		return { kind: 'dumbbell', kg, count: count ?? (/s$/.test(what) ? 2 : 1) };
-	if (/^(kettle-?\s?bells?|kbs?)$/.test(what)) return { kind: 'kettlebell', kg, count: count ?? 1 };
+	if (/^(kettlebell|kb)s?$/.test(what)) return { kind: 'kettlebell', kg, count: count ?? 1 };
 	return null;
 }
 
 function readBand(text: string): Owned | null {
-	if (!/\b(bands?|loops?|tubes?)\b/.test(text)) return null;
 	const { count, rest } = countIn(text);
 	const [rank, withoutRank] = take(
 		rest,
 		/\b(extra light|light|easy|medium|middle|heavy|strong|extra heavy)\b/
 	);
 	const words = tidy(withoutRank.replace(/\b(resistance|exercise|elastic|long|with handles)\b|[()]/g, ' '));
-	if (!/^(bands?|(mini |hip |booty )?loops?( bands?)?|mini bands?|tubes?)$/.test(words)) return null;
+	if (!/^(band|(mini |hip |booty )?loop( band)?|mini band|tube)s?$/.test(words)) return null;
 	const ranks: Record<string, BandRank> = {
 		'extra light': 'light',
 		light: 'light',
@@ -128,9 +127,8 @@ function readBand(text: string): Owned | null {
 
 function readItem(text: string): Owned | null {
 	const { count, rest } = countIn(text);
-	const words = tidy(rest);
 	const item =
-		PLAIN_ITEMS.find((known) => known === words) ?? ALSO.find(([pattern]) => pattern.test(words))?.[1];
+		PLAIN_ITEMS.find((known) => known === rest) ?? ALSO.find(([pattern]) => pattern.test(rest))?.[1];
 	return item ? { kind: 'item', item, count: count ?? 1 } : null;
 }
 
@@ -153,23 +151,29 @@ function isSane(owned: Owned): boolean {
 
 const READERS = [readAdjustable, readLoaded, readBand, readItem];
 
+/** What is parted, with the step of a pair of adjustable dumbbells beside them: `…, steps of 2 kg`. */
+function piecesOf(text: string): string[] {
+	const pieces: string[] = [];
+	// The comma of a decimal parts nothing.
+	for (const piece of text.split(/[;|\n/]|,(?!\d)/)) {
+		const before = pieces.at(-1);
+		const isStep = before !== undefined && RANGE.test(plain(before)) && take(plain(piece), STEP)[1] === '';
+		if (isStep) pieces[pieces.length - 1] = `${before}, ${tidy(piece)}`;
+		else pieces.push(tidy(piece));
+	}
+	return pieces;
+}
+
 /**
  * Reads what somebody owns: `pair of dumbbells 8 kg; adjustable dumbbells 2-20 kg, steps of 2; light band; mat`. Pieces
  * are parted by semicolons, commas, strokes or lines. What is not understood is given back as it was written.
  */
 export function readKit(text: string): ReadKit {
 	const read: ReadKit = { kit: [], unread: [] };
-	// The comma before a step and the one of a decimal part nothing.
-	const pieces = text
-		.replace(/,(?=\s*(?:in\s+)?(?:\d+(?:[.,]\d+)?\s*(?:kg|lb)?\s+)?steps?\s+(?:of\s+)?\d)/gi, ' ')
-		.replace(/,(?=\s*\d+(?:[.,]\d+)?\s*(?:kg|lb)s?\s+steps?\b)/gi, ' ')
-		.split(/[;|\n/]|,(?!\d)/);
-	for (const piece of pieces) {
-		const written = tidy(piece);
-		const words = written.toLowerCase().replace(/[.!]$/, '');
+	for (const written of piecesOf(text)) {
+		const words = plain(written);
 		if (!words || NOTHING.test(words)) continue;
-		let owned: Owned | null = null;
-		for (const reader of READERS) if ((owned = reader(words))) break;
+		const owned = READERS.reduce<Owned | null>((found, reader) => found ?? reader(words), null);
 		if (owned && isSane(owned) && read.kit.length < KIT_LIMITS.pieces) read.kit.push(owned);
 		else read.unread.push(written);
 	}

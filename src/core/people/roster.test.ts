@@ -32,6 +32,20 @@ describe('matchColumns', () => {
 		});
 	});
 
+	it('prefers a heading that is one of ours to one that only holds it', () => {
+		expect(matchColumns(['Mail list', 'mail', 'time  zone', 'My_Level', 'level', 'Name'])).toEqual({
+			name: 5,
+			mail: 1,
+			zone: 2,
+			level: 4,
+			equipment: null
+		});
+		// The first column may be the exact one, and what is taken is not taken again.
+		expect(matchColumns(['mail', 'mail address', 'participant'])).toMatchObject({ mail: 0, name: 2 });
+		expect(matchColumns(['Time__Zone'])).toMatchObject({ zone: 0 });
+		expect(matchColumns(['zone level', 'level'])).toMatchObject({ zone: 0, level: 1 });
+	});
+
 	it('takes no column twice and leaves the unknown open', () => {
 		expect(matchColumns(['email name', 'foo'])).toEqual({
 			name: null,
@@ -80,9 +94,44 @@ describe('checkRoster', () => {
 		[['Bao', 'b@c.org', 'Lisbon'], 'the nearest is Europe/Lisbon'],
 		[['Bao', 'b@c.org', ''], 'time zone is missing'],
 		[['Bao', 'b@c.org', 'Asia/Seoul', 'superb'], 'not a level'],
-		[['x'.repeat(81), 'b@c.org', 'Asia/Seoul'], 'at most 80 letters']
+		[['x'.repeat(81), 'b@c.org', 'Asia/Seoul'], 'at most 80 letters'],
+		[['Bao', `${'b'.repeat(247)}@c.org.uk`, 'Asia/Seoul'], 'not a mail address'],
+		[['Bao', 'Bao <b@c.org', 'Asia/Seoul'], 'not a mail address'],
+		[['Bao', 'b@c.org, d@e.org', 'Asia/Seoul'], 'not a mail address'],
+		[['Bao', 'b@c.org', 'Asia/Seoul', '', 'mat;'.repeat(31)], '31 things; at most 30 are kept'],
+		[['Bao', 'b@c.org', 'Asia/Seoul', '', `mat;${'anvil;'.repeat(30)}`], '31 things; at most 30 are kept']
 	])('%o: %s', (row, message) => {
 		expect(says(row)).toContain(message);
+	});
+
+	it('takes what is as long as may be', () => {
+		const mail = `${'b'.repeat(246)}@c.org.uk`.slice(0, 254);
+		expect(mail).toHaveLength(254);
+		expect(says(['x'.repeat(80), mail, 'Asia/Seoul', '', 'mat;'.repeat(30)])).toBe('');
+		const kept = check(['Bao', 'b@c.org', ' Asia/Seoul ', ' NEW ', 'mat; anvil'])[0];
+		expect(kept?.row).toMatchObject({ zone: 'Asia/Seoul', level: 'beginner', unread: ['anvil'] });
+		expect(kept?.faults).toEqual([]);
+	});
+
+	it('does not give back more of a cell than one can look at', () => {
+		const long = 'z'.repeat(500);
+		const faults = check(['Bao', long, long, long])[0]?.faults ?? [];
+		expect(faults.map(({ field }) => field)).toEqual(['mail', 'zone', 'level']);
+		for (const { value, message } of faults) {
+			expect(value).toBe('z'.repeat(60));
+			expect(message).toContain(`“${'z'.repeat(60)}”`);
+		}
+	});
+
+	it('takes a zone with blanks in it, and leaves a column that is not there empty', () => {
+		const zones = { ...about, isZone: (zone: string) => zone === 'America/New_York' };
+		const line = (zone: string) =>
+			checkRoster(
+				[{ line: 2, cells: ['Bao', 'b@c.org', zone] }],
+				{ ...match, level: null, equipment: null },
+				zones
+			)[0];
+		expect(line('America/New   York')?.row).toMatchObject({ zone: 'America/New_York', kit: [], unread: [] });
 	});
 
 	it('names the line on which an address stood first', () => {

@@ -42,3 +42,15 @@ describe('normal', () => {
 		expect(Math.abs(within - 0.95)).toBeLessThan(4 * 0.0015);
 	});
 });
+
+it('takes two even values for two deviates, as Box and Muller have it', () => {
+	// u = 1 − e^(−½), v = ¼: a size of 1 turned by 90° gives 0 and 1.
+	const values = [1 - Math.exp(-0.5), 0.25, 0, 0.5];
+	const draw = normal(() => values.shift() ?? NaN);
+	expect(draw()).toBeCloseTo(0, 12);
+	expect(draw()).toBeCloseTo(1, 12);
+	// A size of 0 has no direction.
+	expect(draw()).toBeCloseTo(0, 12);
+	expect(draw()).toBeCloseTo(0, 12);
+	expect(values).toEqual([]);
+});

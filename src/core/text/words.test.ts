@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { nearest } from './nearest';
 import { capital, counted, listed } from './words';
 
 it('counts with the right word', () => {
@@ -17,4 +18,17 @@ it('lists as one says it, and does not go on for ever', () => {
 it('begins a sentence', () => {
 	expect(capital('front shoulder')).toBe('Front shoulder');
 	expect(capital('')).toBe('');
+});
+
+it('lists as many as are wanted, and no “1 more” for the last', () => {
+	expect(listed([1, 2, 3, 4], 4)).toBe('1, 2, 3 and 4');
+});
+
+it('finds the nearest within a third of the letters, the first of two as near', () => {
+	expect(nearest(' Squatt ', ['push-up', 'squat'])).toBe('squat');
+	expect(nearest('plank', ['blank', 'flank'])).toBe('blank');
+	expect(nearest('abcdef', ['abcdXY'])).toBe('abcdXY');
+	expect(nearest('abcdef', ['abcXYZ'])).toBeNull();
+	expect(nearest('ab', ['ax'])).toBe('ax');
+	expect(nearest('ab', [])).toBeNull();
 });

@@ -19,7 +19,7 @@ const schema = object({
 });
 
 export const load: PageServerLoad = async ({ locals }) => {
-	if (locals.coach) redirect(303, '/challenges');
+	if (await locals.visitor.coach()) redirect(303, '/challenges');
 	return { form: await superValidate(yup(schema)), firstStart: !(await anyCoach(locals.app)) };
 };
 

@@ -1,28 +1,39 @@
-/** Who may enter which part of the application: the one place that says so. */
-export interface Viewer {
-	coach: boolean;
-	participant: boolean;
-}
+import type { Coach } from './coach';
+import type { Person } from './link';
+import type { Visitor } from './visitor';
 
 export type Answer = 'enter' | 'sign in' | 'not found';
 
+/** Whose part of the application a route is in, as SvelteKit names it with its groups; null: everybody's. */
+export function ownerOf(routeId: string | null): 'coach' | 'participant' | null {
+	if (/^\/(\(coach\)|api\/coach)/.test(routeId ?? '')) return 'coach';
+	if (/^\/(\(me\)|api\/me)/.test(routeId ?? '')) return 'participant';
+	return null;
+}
+
 /**
- * Whether a viewer may enter a route.
+ * Whether a visitor may enter a route: the one place that says so.
  *
  * A participant is told that a coach's pages do not exist, and the other way round; only somebody who is
  * neither is sent to the sign-in.
  *
- * @param routeId as SvelteKit names it, with its groups: `/(coach)/c/[challenge]/roll`
+ * @param request who asks; the coach or the person that is let in is set in it
  */
-export function mayEnter(routeId: string | null, viewer: Viewer): Answer {
-	if (routeId === null) return 'enter';
-	if (routeId.startsWith('/(coach)') || routeId.startsWith('/api/coach')) {
-		if (viewer.coach) return 'enter';
-		return viewer.participant ? 'not found' : 'sign in';
+export async function mayEnter(
+	routeId: string | null,
+	request: { visitor: Visitor; coach: Coach | null; person: Person | null }
+): Promise<Answer> {
+	const { visitor } = request;
+	switch (ownerOf(routeId)) {
+		case null:
+			return 'enter';
+		case 'coach':
+			request.coach = await visitor.coach();
+			if (request.coach) return 'enter';
+			return (await visitor.person()) ? 'not found' : 'sign in';
+		case 'participant':
+			request.person = await visitor.person();
+			if (request.person) return 'enter';
+			return (await visitor.coach()) ? 'not found' : 'sign in';
 	}
-	if (routeId.startsWith('/(me)') || routeId.startsWith('/api/me')) {
-		if (viewer.participant) return 'enter';
-		return viewer.coach ? 'not found' : 'sign in';
-	}
-	return 'enter';
 }

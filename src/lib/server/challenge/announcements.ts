@@ -71,27 +71,21 @@ export async function removeAnnouncement(
 }
 
 /** For how long a notice stands on people’s pages. */
-const STANDS_DAYS = 7;
+const STANDS = 7 * 86_400_000;
+/** Notices of one challenge that are up or wait: more than one for each day of the longest. */
+const MOST = 200;
 
-/** All that is up or waits to go up, for the coach: the last first. */
+/** All that is up or waits to go up: the last first. */
 export function allAnnouncements(
 	{ db, clock }: Pick<Context, 'db' | 'clock'>,
 	challengeId: ChallengeId
 ): Promise<Announcement[]> {
 	return db.query(
-		'select id, text, at from announcement where challenge_id = $1 and at > $2 order by at desc, id limit 100',
-		[challengeId, instant(clock.now() - STANDS_DAYS * 86_400_000)]
+		'select id, text, at from announcement where challenge_id = $1 and at > $2 order by at desc, id limit $3',
+		[challengeId, instant(clock.now() - STANDS), MOST]
 	);
 }
 
-/** What has gone up within the last week, the newest first. */
-export function announcementsOf(
-	{ db, clock }: Pick<Context, 'db' | 'clock'>,
-	challengeId: ChallengeId
-): Promise<Announcement[]> {
-	const now = clock.now();
-	return db.query(
-		'select id, text, at from announcement where challenge_id = $1 and at > $2 and at <= $3 order by at desc, id limit 20',
-		[challengeId, instant(now - STANDS_DAYS * 86_400_000), instant(now)]
-	);
-}
+/** Of all that is up or waits to go up, what people see at an instant: gone up within the last week, the newest first. */
+export const upAt = (announcements: readonly Announcement[], now: number): Announcement[] =>
+	announcements.filter(({ at }) => at > now - STANDS && at <= now).slice(0, 20);

@@ -1,44 +1,69 @@
 /** A participant's own days: where they stand, and what a day asks of them. */
-import { personalSession, type PersonDay, type PersonalChange, type LoggedSet, type Strip } from '$core/day';
+import {
+	personalSession,
+	type Override,
+	type PersonDay,
+	type PersonalChange,
+	type LoggedSet,
+	type Strip
+} from '$core/day';
 import { outlineOf, type Outline } from '$core/analysis';
 import type { Practice } from '$core/practice';
 import type { PrescribedExercise, Session } from '$core/session';
 import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
 import type { Person } from '../auth/link';
-import { challengeById, type Challenge } from '../challenge/challenge';
 import { only, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
-import { planOf, type PlanDay } from '../plan/plan-days';
-import { practiceOf } from '../practice/practice';
+import { kept } from '../platform/kept';
 import { versionById } from '../session/sessions';
+import { groupOf, type Group } from './group';
 import { overridesOf } from './overrides';
 import { daysOf } from './person-days';
 
 /** Where one person stands in their challenge. */
-export interface Standing {
-	challenge: Challenge;
-	plan: PlanDay[];
+export interface Standing extends Group {
 	days: PersonDay[];
+	/** What came in, by day. */
+	strip: Strip;
 	shiftDays: number;
+	/** Whether anything is, or ever was, different for them. */
+	differs: boolean;
 	/** The newest day that has opened; null before the first. */
 	today: number | null;
 }
 
-export async function standingOf({ db, clock }: Context, person: Person): Promise<Standing> {
-	const challenge = await challengeById(db, person.challengeId);
-	const plan = await planOf(db, challenge);
-	const own = only(
-		await db.query<{ strip: Strip; shiftDays: number; fromDay: number }>(
-			`select strip, shift_days as "shiftDays", from_day as "fromDay" from enrolment where id = $1`,
+interface OwnRow {
+	strip: Strip;
+	shiftDays: number;
+	fromDay: number;
+	differs: boolean;
+	revision: number;
+}
+
+export async function standingOf(context: Context, person: Person): Promise<Standing> {
+	const { revision, differs, ...own } = only(
+		await context.db.query<OwnRow>(
+			`select e.strip, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
+				exists (select from override o where o.enrolment_id = e.id) as differs
+			 from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
+			 where e.id = $1`,
 			[person.enrolmentId]
 		)
 	);
-	const now = clock.now();
-	const days = daysOf(challenge, plan, { ...own, zone: person.zone }, now);
+	const group = await groupOf(context, person.challengeId, revision);
+	const now = context.clock.now();
+	const days = daysOf(group.challenge, group.plan, { ...own, zone: person.zone }, now);
 	const opened = days.filter(({ window }) => window.opens <= now).length;
-	return { challenge, plan, days, shiftDays: own.shiftDays, today: opened > 0 ? opened : null };
+	return {
+		...group,
+		days,
+		strip: own.strip,
+		shiftDays: own.shiftDays,
+		differs,
+		today: opened > 0 ? opened : null
+	};
 }
 
 /** What a version of a session asks of one person on a day, as it was at an instant. */
@@ -112,34 +137,38 @@ export async function openDay(
 	day: number,
 	standing?: Standing
 ): Promise<OwnDay> {
-	const { challenge, days, plan } = standing ?? (await standingOf(context, person));
-	const found = days[day - 1];
-	const planned = plan[day - 1];
+	const known = standing ?? (await standingOf(context, person));
+	const found = known.days[day - 1];
+	const planned = known.plan[day - 1];
 	if (!found?.open || !planned) throw notFound('day');
-	const checkin = await checkinOfDay(context.db, person.enrolmentId, day);
+	const checkin = known.strip[day] ? await checkinOfDay(context.db, person.enrolmentId, day) : null;
 	const versionId = checkin?.versionId ?? planned.versionId;
 	const at = checkin?.receivedAt ?? context.clock.now();
-	const session = versionId ? await ownSession(context.db, challenge, person, day, versionId, at) : null;
+	const session = versionId && (await ownSession(context.db, known, person, day, versionId, at));
 	return { ...found, checkin, session };
 }
 
 async function ownSession(
 	db: Queries,
-	{ coachId }: Challenge,
+	{ practice, revision, differs }: Standing,
 	{ enrolmentId }: Person,
 	day: number,
 	versionId: VersionId,
 	at: number
 ): Promise<OwnSession | null> {
-	const { name, body } = await versionById(db, versionId);
-	const practice = await practiceOf(db, coachId);
-	const own = await prescriptionFor(db, enrolmentId, day, body, practice, at);
-	if (!own) return null;
-	return {
-		name,
-		versionId,
-		outline: outlineOf(own.session, practice),
-		asked: own.asked,
-		changes: own.changes
+	const version = await kept(db, `version ${versionId}`, revision, () => versionById(db, versionId));
+	const made = (overrides: readonly Override[]): OwnSession | null => {
+		const own = personalSession(version.body, day, overrides, practice);
+		return (
+			own && {
+				name: version.name,
+				versionId,
+				outline: outlineOf(own.session, practice),
+				asked: own.asked,
+				changes: own.changes
+			}
+		);
 	};
+	if (differs) return made(await overridesOf(db, enrolmentId, at));
+	return kept(db, `session ${versionId}`, revision, () => Promise.resolve(made([])));
 }

@@ -1,18 +1,18 @@
 import { redirect } from '@sveltejs/kit';
-import { openDay } from '$lib/server/day/own-day';
+import { openDay, standingOf } from '$lib/server/day/own-day';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { readCheckinForm } from '$lib/server/attendance/check-in-form';
 import { orError, orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
-import { challengeById } from '$lib/server/challenge/challenge';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const { app } = locals;
 	const person = personIn(locals);
-	const day = await orError(openDay(app, person, Number(params.day)));
+	const standing = await standingOf(app, person);
+	const day = await orError(openDay(app, person, Number(params.day), standing));
 	if (day.kind === 'rest' || !day.session) redirect(303, '/me');
-	const { afterClose, lateWorth, lateHours } = await challengeById(app.db, person.challengeId);
+	const { afterClose, lateWorth, lateHours } = standing.challenge;
 	return {
 		day: { ...day, session: day.session },
 		id: app.ids.uuid(),

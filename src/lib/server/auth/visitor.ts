@@ -1,0 +1,27 @@
+import type { Cookies } from '@sveltejs/kit';
+import type { Context } from '../platform/context';
+import { COACH_COOKIE, keepToken, PERSON_COOKIE } from '../web/cookies';
+import { coachOf, type Coach } from './coach';
+import { personOf, type Person } from './link';
+
+/** Who asks. Each is looked up when somebody wants to know: what is the same for everybody costs no query. */
+export interface Visitor {
+	coach(): Promise<Coach | null>;
+	person(): Promise<Person | null>;
+}
+
+/** Whom the cookies of a request belong to; a coach's token that was due to change is changed. */
+export function visitorOf(context: Context, cookies: Cookies, url: URL): Visitor {
+	let coach: Promise<Coach | null> | undefined;
+	let person: Promise<Person | null> | undefined;
+	const findCoach = async (token: string | undefined): Promise<Coach | null> => {
+		const login = token ? await coachOf(context, token) : null;
+		if (login?.newToken) keepToken(cookies, url, COACH_COOKIE, login.newToken);
+		return login?.coach ?? null;
+	};
+	const findPerson = async (token: string | undefined) => (token ? personOf(context, token) : null);
+	return {
+		coach: () => (coach ??= findCoach(cookies.get(COACH_COOKIE))),
+		person: () => (person ??= findPerson(cookies.get(PERSON_COOKIE)))
+	};
+}

@@ -1,0 +1,32 @@
+/** What everybody of a challenge is shown alike; it is read again only after the coach has changed something. */
+import type { Practice } from '$core/practice';
+import { allAnnouncements, type Announcement } from '../challenge/announcements';
+import { challengeById, type Challenge } from '../challenge/challenge';
+import type { Context } from '../platform/context';
+import type { ChallengeId } from '../platform/ids';
+import { kept } from '../platform/kept';
+import { planOf, type PlanDay } from '../plan/plan-days';
+import { practiceOf } from '../practice/practice';
+
+export interface Group {
+	challenge: Readonly<Challenge>;
+	plan: readonly PlanDay[];
+	practice: Practice;
+	/** Notices that are up or wait to go up, the newest first. */
+	announcements: readonly Announcement[];
+	/** The revision under which all this was read. */
+	revision: number;
+}
+
+/** @param revision of the coach, read in this request */
+export const groupOf = ({ db, clock }: Context, challengeId: ChallengeId, revision: number): Promise<Group> =>
+	kept(db, `group ${challengeId}`, revision, async () => {
+		const challenge = await challengeById(db, challengeId);
+		return {
+			challenge,
+			plan: await planOf(db, challenge),
+			practice: await practiceOf(db, challenge.coachId),
+			announcements: await allAnnouncements({ db, clock }, challengeId),
+			revision
+		};
+	});

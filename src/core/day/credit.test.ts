@@ -35,6 +35,17 @@ describe('creditOf', () => {
 		expect(creditOf([squats], [])).toBe(0);
 	});
 
+	it('has a full log that numbers its sets from 1', () => {
+		expect(fullLog([{ ...squats, sets: 2, kg: 8 }])).toEqual([
+			{ block: 0, part: 0, set: 1, amount: 10, kg: 8 },
+			{ block: 0, part: 0, set: 2, amount: 10, kg: 8 }
+		]);
+	});
+
+	it('does not take from one set what another has too little of', () => {
+		expect(creditOf([squats], [set(0, 1, -10), set(0, 2, 30)])).toBe(1);
+	});
+
 	it('is 1 for the full log of every session, and never beyond', () => {
 		fc.assert(
 			fc.property(anySession, fc.double({ min: 0, max: 5, noNaN: true }), (session, times) => {

@@ -10,7 +10,7 @@ const state = (
 	now: number,
 	policy = share,
 	kind: 'train' | 'rest' = 'train',
-	theirs = true
+	theirs?: boolean
 ) => dayState(kind, window, entry, policy, now, theirs);
 
 describe('dayState', () => {
@@ -60,6 +60,20 @@ describe('dayState', () => {
 			'cancelled'
 		]);
 		expect(state({ ...cancelled, at: 9001 }, 9000).state).toBe('missed');
+	});
+
+	it('counts an instant as within from its opening on, and as past from its end on', () => {
+		expect(state(checkin(1500), 1500)).toEqual({ state: 'done', credit: 1, pain: false });
+		expect(state(checkin(1999), 9000).state).toBe('done');
+		expect(state(checkin(2000), 9000).state).toBe('late');
+		expect(state(checkin(2999), 9000).state).toBe('late');
+		expect(state(null, 9000)).toEqual({ state: 'missed', credit: 0, pain: false });
+	});
+
+	it('takes all of the work for all, however strict', () => {
+		const strict: CreditPolicy = { ...share, partial: 'strict' };
+		expect(state(checkin(1500, 1), 9000, strict)).toMatchObject({ state: 'done', credit: 1 });
+		expect(state(checkin(1500, 0.999), 9000, strict)).toMatchObject({ state: 'missed', credit: 0 });
 	});
 
 	it('carries the report of pain whatever the state', () => {

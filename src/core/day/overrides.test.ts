@@ -100,6 +100,126 @@ describe('personalSession', () => {
 		expect(personalSession(circuit, 1, [part], PRACTICE)?.idle).toEqual([part]);
 	});
 
+	it('tells seconds in fives and metres in tens from 15 on, repetitions and less to the one', () => {
+		const shared = (text: string, share: number) => {
+			const own = personalSession(
+				session(text),
+				1,
+				[override({ kind: 'day' }, { kind: 'scale', share })],
+				PRACTICE
+			);
+			return own?.session.blocks[0]?.parts[0];
+		};
+		const target = (text: string, share: number) => shared(text, share)?.target;
+		expect(target('3 x 33 squat', 0.5)).toEqual({ kind: 'reps', reps: 17 });
+		expect(target('3 x 1 squat', 0.1)).toEqual({ kind: 'reps', reps: 1 });
+		expect(target('3 x 34 s plank', 0.5)).toEqual({ kind: 'seconds', seconds: 15 });
+		expect(target('3 x 36 s plank', 0.5)).toEqual({ kind: 'seconds', seconds: 20 });
+		expect(target('3 x 26 s plank', 0.5)).toEqual({ kind: 'seconds', seconds: 13 });
+		expect(target('3 x 30 s plank', 0.5)).toEqual({ kind: 'seconds', seconds: 15 });
+		expect(target('3 x 30 m suitcase carry', 0.5)).toEqual({ kind: 'metres', metres: 20 });
+		expect(target('3 x 24 m suitcase carry', 0.5)).toEqual({ kind: 'metres', metres: 12 });
+		expect(target('3 x 40 m suitcase carry', 0.6)).toEqual({ kind: 'metres', metres: 20 });
+		expect(shared('3 x 10 or 40 s squat', 0.5)).toMatchObject({
+			target: { kind: 'reps', reps: 5 },
+			or: { kind: 'seconds', seconds: 20 }
+		});
+		expect(shared('3 x 10 squat', 0.5)).not.toHaveProperty('or');
+	});
+
+	it('scales the work and leaves warm-up and cool-down as they are', () => {
+		const own = personalSession(
+			RIDGE,
+			1,
+			[override({ kind: 'day' }, { kind: 'scale', share: 0.5 })],
+			PRACTICE
+		);
+		expect(own?.session.blocks[0]).toEqual(RIDGE.blocks[0]);
+		expect(own?.changes).toEqual([
+			{ from: 'Superset: Push-up + One-arm row', to: '50 % of it', why: 'wrist' },
+			{ from: 'Straight sets: Plank', to: '50 % of it', why: 'wrist' },
+			{ from: 'EMOM: Squat + Push-up', to: '50 % of it', why: 'wrist' }
+		]);
+	});
+
+	it('says each change in words, once', () => {
+		const changes = (...overrides: Override[]) => personalSession(RIDGE, 3, overrides, PRACTICE)?.changes;
+		expect(changes(override(on('plank'), { kind: 'scale', share: 0.5 }))).toEqual([
+			{ from: 'Plank', to: '50 % of it', why: 'wrist' }
+		]);
+		expect(changes(override(on('one-arm row'), { kind: 'load', kg: 8 }))).toEqual([
+			{ from: 'One-arm row', to: '8 kg', why: 'wrist' }
+		]);
+		expect(changes(override(on('one-arm row'), { kind: 'load', kg: null }))).toEqual([
+			{ from: 'One-arm row', to: 'without a load', why: 'wrist' }
+		]);
+		expect(
+			changes(override(on('push-up'), { kind: 'leave out' }), override(on('plank'), { kind: 'leave out' }))
+		).toEqual([
+			{ from: 'Push-up', to: 'left out', why: 'wrist' },
+			{ from: 'Plank', to: 'left out', why: 'wrist' }
+		]);
+		expect(changes(override({ kind: 'block', block: 2 }, { kind: 'leave out' }))).toEqual([
+			{ from: 'Straight sets: Plank', to: 'left out', why: 'wrist' }
+		]);
+	});
+
+	it('does nothing to a block that is gone already', () => {
+		const gone = override({ kind: 'block', block: 2 }, { kind: 'leave out' });
+		const less = override({ kind: 'block', block: 2 }, { kind: 'scale', share: 0.5 });
+		const own = personalSession(RIDGE, 3, [gone, less], PRACTICE);
+		expect(own?.changes).toHaveLength(1);
+		expect(own?.idle).toEqual([less]);
+	});
+
+	it('finds an exercise that the library does not have by its exact name', () => {
+		const strange: Session = {
+			blocks: [
+				{
+					...session('3 x 10 squat').blocks[0]!,
+					parts: [{ ...session('3 x 10 squat').blocks[0]!.parts[0]!, exercise: 'Anvil lift' }]
+				}
+			]
+		};
+		const less = (name: string) =>
+			personalSession(strange, 1, [override(on(name), { kind: 'scale', share: 0.5 })], PRACTICE)?.changes;
+		expect(less('Anvil lift')).toHaveLength(1);
+		expect(less('Anvil')).toEqual([]);
+		expect(less('Squat')).toEqual([]);
+	});
+
+	it('lets go of a repeat whose block became several', () => {
+		const repeated = session(
+			'repeat 2 times, rest 30:\nsuperset 3 rounds: 10 squat + 10 curl + 10 push-up\nend repeat\n2 x 30 s plank'
+		);
+		const one = personalSession(repeated, 1, [override(on('curl'), { kind: 'leave out' })], PRACTICE);
+		expect(one?.session.repeats).toEqual(repeated.repeats);
+		const two = [override(on('curl'), { kind: 'leave out' }), override(on('squat'), { kind: 'leave out' })];
+		const own = personalSession(repeated, 1, two, PRACTICE);
+		expect(own?.session.blocks.map(formatLine)).toEqual([
+			'3 x 10 reps Push-up, rest 60',
+			'2 x 30 s Plank, rest 60'
+		]);
+		expect(own?.asked.map(({ block, part, sets }) => [block, part, sets])).toEqual([
+			[0, 2, 6],
+			[1, 0, 2]
+		]);
+		expect(own?.session).not.toHaveProperty('other');
+		expect(
+			'repeats' in
+				(personalSession(
+					session('2 x 10 squat'),
+					1,
+					[override(on('squat'), { kind: 'load', kg: 4 })],
+					PRACTICE
+				)?.session ?? {})
+		).toBe(false);
+	});
+
+	it('without a difference changes nothing and has nothing idle', () => {
+		expect(personalSession(RIDGE, 3, [], PRACTICE)).toMatchObject({ changes: [], idle: [] });
+	});
+
 	it('names those that found nothing to change', () => {
 		const idle = override(on('curl'), { kind: 'leave out' });
 		const own = personalSession(RIDGE, 3, [idle], PRACTICE);

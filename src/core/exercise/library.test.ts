@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, PROGRESSIONS } from './data/progressions';
-import { ITEMS, MUSCLES, readNeed, type Exercise } from './exercise';
+import { ITEMS, MUSCLES, needText, needWords, readNeed, type Exercise } from './exercise';
 import { libraryOf, STANDARD } from './library';
 
 const own = (name: string, more: Partial<Exercise> = {}): Exercise => ({
@@ -55,9 +55,12 @@ describe('the library that ships', () => {
 });
 
 describe('finding', () => {
-	it.each(['GOBLET SQUAT', 'goblet  squats', 'Goblet-squat'])('%s is the goblet squat', (name) => {
-		expect(STANDARD.find(name)?.name).toBe('Goblet squat');
-	});
+	it.each([' goblet squat ', 'goblet squates', 'GOBLET SQUAT', 'goblet  squats', 'Goblet-squat'])(
+		'%s is the goblet squat',
+		(name) => {
+			expect(STANDARD.find(name)?.name).toBe('Goblet squat');
+		}
+	);
 
 	it('goes up and down a ladder and stops at its ends', () => {
 		expect(STANDARD.easier('Push-up')?.name).toBe('Knee push-up');
@@ -87,6 +90,42 @@ describe('finding', () => {
 		expect(library.names()).not.toContain('Old lift');
 	});
 
+	it('has the forms that she gave one of her own around it, as far as they exist', () => {
+		const library = libraryOf([
+			own('Hut lift', { easier: 'Squat', harder: 'Goblet squat' }),
+			own('First lift', { harder: 'Squat' }),
+			own('Lost lift', { easier: 'No such thing', harder: 'Squat' }),
+			own('Lone lift'),
+			own('Old lift', { retired: true }),
+			own('New lift', { easier: 'Old lift' })
+		]);
+		expect(library.progressionOf('Hut lift')).toEqual({
+			progression: 'Hut lift',
+			steps: ['Squat', 'Hut lift', 'Goblet squat'],
+			at: 1
+		});
+		expect(library.harder('hut lifts')?.name).toBe('Goblet squat');
+		for (const name of ['First lift', 'Lost lift']) {
+			expect(library.progressionOf(name)).toEqual({ progression: name, steps: [name, 'Squat'], at: 0 });
+			expect(library.easier(name)).toBeNull();
+			expect(library.harder(name)?.name).toBe('Squat');
+		}
+		expect(library.progressionOf('Lone lift')).toBeNull();
+		// What she no longer offers is no step to go to.
+		expect(library.easier('New lift')).toBeNull();
+		expect(library.alternatives('No such thing')).toEqual([]);
+		expect(library.alternatives('Hut lift')).toEqual([]);
+	});
+
+	it('keeps the order: what ships, then her own, without what she has replaced', () => {
+		const library = libraryOf([own('Squat'), own('Aa lift')]);
+		expect(library.all.slice(-2).map(({ name }) => name)).toEqual(['Squat', 'Aa lift']);
+		expect(library.all).toHaveLength(STANDARD.all.length + 1);
+		expect(library.all.slice(0, -2)).toEqual(STANDARD.all.filter(({ name }) => name !== 'Squat'));
+		// A name that ships is not taken away by a former name of hers.
+		expect(libraryOf([own('Hut lift', { formerly: ['Plank'] })]).find('plank')?.name).toBe('Plank');
+	});
+
 	it('lets one of her own take the place of a standard one', () => {
 		const library = libraryOf([own('Squat')]);
 		expect(library.find('squat')?.ownId).toBe('own-1');
@@ -98,9 +137,24 @@ describe('readNeed', () => {
 	it.each([
 		['2 dumbbells', { item: 'dumbbell', count: 2 }],
 		['Mat', { item: 'mat', count: 1 }],
-		['stairs', { item: 'stairs', count: 1 }]
+		['stairs', { item: 'stairs', count: 1 }],
+		['  9   mats  ', { item: 'mat', count: 9 }],
+		['1 loaded backpack', { item: 'loaded backpack', count: 1 }]
 	])('%s', (text, need) => expect(readNeed(text)).toEqual(need));
-	it.each(['', 'anvil', '0 mat', '12 mat', '-1 mat'])('refuses “%s”', (text) =>
-		expect(readNeed(text)).toBeNull()
+	it.each(['', 'anvil', '0 mat', '10 mat', '12 mat', '-1 mat', 'my mat', '1.5 mat', 'two 2 mats'])(
+		'refuses “%s”',
+		(text) => expect(readNeed(text)).toBeNull()
 	);
+});
+
+it('writes a need as tables and as people do', () => {
+	const needs = [
+		{ item: 'dumbbell', count: 2 },
+		{ item: 'mat', count: 1 },
+		{ item: 'loaded backpack', count: 2 },
+		{ item: 'stairs', count: 2 }
+	] as const;
+	expect(needs.map(needText)).toEqual(['2 dumbbell', 'mat', '2 loaded backpack', '2 stairs']);
+	expect(needs.map(needWords)).toEqual(['2 dumbbells', 'mat', '2 loaded backpacks', '2 stairs']);
+	for (const need of needs) expect(readNeed(needText(need))).toEqual(need);
 });

@@ -12,13 +12,14 @@ function asMuch(seconds: number, kind: Target['kind']): Target {
 	return targetOf(kind, Math.max(kind === 'reps' ? 1 : 10, Math.round(amount / step) * step));
 }
 
-/** A part with another exercise in its place, counted as that one is counted; timed repetitions stay timed. */
+/** A part with another exercise in its place, counted as that one is counted; timed repetitions stay timed, and half ones go. */
 export function substitutePart(part: Part, to: Exercise, practice: Practice): Part {
 	const { target } = part;
 	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
 	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
+	const { or: _or, partial: _partial, ...plain } = part;
 	return {
-		...part,
+		...(stays ? part : plain),
 		exercise: to.name,
 		target: stays ? target : asMuch(workOnOneSide(part, practice).seconds, to.countedIn),
 		perSide: to.perSide,

@@ -113,7 +113,7 @@ async function building() {
 		const { email, password } = await (await fetch(`${BASE}/api/demo/sign-in`)).json();
 		await page.goto(`${BASE}/sign-in`);
 		await page.waitForLoadState('networkidle');
-		await page.getByLabel('Mail address').fill(email);
+		await page.getByLabel('Email address').fill(email);
 		await page.getByLabel('Password').fill(password);
 		await page.getByRole('button', { name: 'Sign in' }).click();
 		await page.getByRole('link', { name: 'Hut Season, six weeks' }).click();
@@ -196,7 +196,7 @@ async function planning() {
 		const settled = () => page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
 		await page.goto(`${BASE}/sign-in`);
 		await settled();
-		await page.getByLabel('Mail address').fill(email);
+		await page.getByLabel('Email address').fill(email);
 		await page.getByLabel('Password').fill(password);
 		await page.getByRole('button', { name: 'Sign in' }).click();
 		await page.waitForURL('**/challenges');

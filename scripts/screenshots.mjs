@@ -73,7 +73,7 @@ await desk.shoot('plan-trial');
 await desk.page.setViewportSize({ width: 1280, height: 800 });
 await desk.go(`${challenge}/plan/sheet`);
 await desk.shoot('plan-sheet');
-await desk.go(`${challenge}/plan/out`);
+await desk.go(`${challenge}/plan/export`);
 await desk.shoot('plan-out');
 await desk.go(`${challenge}/build`);
 const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');

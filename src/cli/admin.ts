@@ -33,7 +33,7 @@ async function makeCoach(context: Context, args: string[]): Promise<void> {
 	const text = { type: 'string' } as const;
 	const { values } = parseArgs({ args, options: { email: text, name: text, zone: text } });
 	const coach = await createCoach(context, {
-		email: await ask('Mail address', values.email),
+		email: await ask('Email address', values.email),
 		name: await ask('Name', values.name),
 		zone: await ask('Time zone (as in Europe/Oslo)', values.zone),
 		password: await ask('Password (12 letters or more; it is shown as you type)', process.env.CADREX_PASSWORD)

@@ -33,7 +33,7 @@ export const hourSchema = object({
 });
 
 export const newCoachSchema = object({
-	email: email('a mail address is needed'),
+	email: email('an email address is needed'),
 	name: name(80, 'a name is needed', 'a name has at most 80 letters'),
 	zone: zone(),
 	password: string().min(12, 'a password has at least 12 letters').max(200).required('a password is needed')

@@ -46,7 +46,7 @@ export const minutesOfDay = (time: string): number =>
 	Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
 
 export const email = (missing: string) =>
-	string().trim().lowercase().email('${value} is not a mail address').max(254).required(missing);
+	string().trim().lowercase().email('${value} is not an email address').max(254).required(missing);
 
 const nullables = new WeakMap<object, Schema>();
 /** The schema of a value that may be null; undefined for any other. For the published JSON Schema. */

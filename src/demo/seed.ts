@@ -104,7 +104,7 @@ const kitOf = ({ equipment }: DemoPerson) => {
 
 const rowOf = (person: DemoPerson) => ({
 	name: person.name,
-	mail: mailOf(person.name),
+	email: mailOf(person.name),
 	zone: person.zone,
 	level: person.level,
 	...kitOf(person)

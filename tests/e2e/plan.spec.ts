@@ -5,7 +5,7 @@ test.beforeEach(async ({ page, demo }) => {
 	await signIn(page, demo);
 });
 
-/** The plan of the challenge that begins in some weeks: nothing of it is out. */
+/** The plan of the challenge that begins in some weeks: nothing of it is released. */
 async function openSpring(page: Page): Promise<void> {
 	await page.goto('/challenges');
 	await page.getByRole('link', { name: 'Spring Ridge, eight weeks' }).click();
@@ -100,12 +100,12 @@ test('a rule makes the weeks harder, runs into a wall, and a way is offered', as
 	await expect(page.getByRole('columnheader', { name: 'week 4, lighter' }).first()).toBeVisible();
 });
 
-test('a day put in makes the challenge longer for those who are in it; days that are out stay', async ({
+test('a day put in makes the challenge longer for those who are in it; released days stay', async ({
 	page
 }) => {
 	await openPlace(page, 'Plan');
 	await cell(page, 24).click();
-	await expect(page.getByText('Day 24 is out.')).toBeVisible();
+	await expect(page.getByText('Day 24 is released.')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Put a rest day before it' })).toBeDisabled();
 	await cell(page, 29).click();
 	await page.getByRole('button', { name: 'Put a rest day before it' }).click();
@@ -114,7 +114,7 @@ test('a day put in makes the challenge longer for those who are in it; days that
 	await cell(page, 23).focus();
 	await page.keyboard.press('m');
 	await page.keyboard.press('ArrowRight');
-	await expect(page.getByText('That day is out and keeps its place.')).toBeVisible();
+	await expect(page.getByText('That day is released and keeps its place.')).toBeVisible();
 	page.once('dialog', (dialog) => void dialog.dismiss());
 	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Roll' }).click();
 	await expect(page).toHaveURL(/plan/);
@@ -149,7 +149,7 @@ test('an edited plan is kept as a draft until it is saved, and a challenge witho
 	await expect(page.getByText('“Test day” takes them one after the other')).toBeVisible();
 });
 
-test('what is ahead is shifted for all, with a notice', async ({ page }) => {
+test('what is ahead is shifted for all, with an announcement', async ({ page }) => {
 	await openSpring(page);
 	await cell(page, 3).click();
 	await page.getByRole('radio', { name: 'Shift' }).check();
@@ -159,7 +159,7 @@ test('what is ahead is shifted for all, with a notice', async ({ page }) => {
 	await expect(page.getByText('57 days, ')).toBeVisible();
 	await expect(cell(page, 3)).toContainText('cancelled: Snow on the road');
 	await expect(cell(page, 4)).toContainText('Stair intervals');
-	await part(page, 'Calendar, paper, file');
+	await part(page, 'Calendar, print and export');
 	await expect(page.getByText(/1 day of rest from day 3 .* on: Snow on the road/)).toBeVisible();
 	// Back as it was, for the tests after this one.
 	await part(page, 'Weeks and days');

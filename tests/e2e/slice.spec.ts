@@ -79,7 +79,7 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 			);
 		await page.getByRole('button', { name: 'Look at it' }).click();
 		await expect(page.getByText('Read with semicolons')).toBeVisible();
-		await expect(page.getByRole('row', { name: /^3/ })).toContainText('not a mail address');
+		await expect(page.getByRole('row', { name: /^3/ })).toContainText('not an email address');
 		await expect(page.getByRole('row', { name: /^3/ })).toContainText('there is no zone “Mars/Base”');
 		await page.getByRole('button', { name: 'Enrol 1 of 2' }).click();
 		await expect(page.getByText('1 person enrolled.')).toBeVisible();

@@ -89,7 +89,7 @@ export async function noBarriers(page: Page, name: string): Promise<void> {
 export async function signIn(page: Page, demo: DemoSignIn): Promise<void> {
 	await page.goto('/sign-in');
 	await ready(page);
-	await page.getByLabel('Mail address').fill(demo.email);
+	await page.getByLabel('Email address').fill(demo.email);
 	await page.getByLabel('Password').fill(demo.password);
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await page.waitForURL('**/challenges');

@@ -191,7 +191,7 @@ describe('answers', () => {
 
 	it('give what leaves a plan to its coach alone', async () => {
 		const base = `/c/${world.challenge.id}/plan`;
-		for (const path of ['/bundle.json', '/sheet.pdf', '/packet.pdf', '/calendar.ics', '/out', '/sheet']) {
+		for (const path of ['/bundle.json', '/sheet.pdf', '/packet.pdf', '/calendar.ics', '/export', '/sheet']) {
 			expect((await get(base + path, coach)).status, path).toBe(200);
 			expect((await get(base + path, me)).status, path).toBe(404);
 			expect((await get(base + path)).status, path).toBe(303);

@@ -41,7 +41,7 @@ async function prepare() {
 		challenge,
 		Array.from({ length: PEOPLE }, (_, i) => ({
 			name: `P${i}`,
-			mail: `p${i}@example.org`,
+			email: `p${i}@example.org`,
 			zone: 'UTC',
 			level: 'beginner' as const,
 			kit: [],

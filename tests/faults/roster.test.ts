@@ -99,6 +99,6 @@ describe('files that no coach should have to think about', () => {
 			isZone: () => true,
 			enrolled: new Set()
 		});
-		expect(line?.faults.map((fault) => fault.field)).toEqual(['mail', 'zone']);
+		expect(line?.faults.map((fault) => fault.field)).toEqual(['email', 'zone']);
 	});
 });

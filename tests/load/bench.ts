@@ -81,7 +81,7 @@ async function makeChallenge(
 		challenge,
 		Array.from({ length: people }, (_, i) => ({
 			name: `Person ${i}`,
-			mail: `p${people}.${i}@example.org`,
+			email: `p${people}.${i}@example.org`,
 			zone: zones[(i * 7) % zones.length] ?? 'UTC',
 			level: 'beginner' as const,
 			kit: [],

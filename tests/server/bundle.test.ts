@@ -49,7 +49,7 @@ async function furnish() {
 		audience: { level: 'trained', items: ['mat'], heaviestKg: 22.5 }
 	};
 	await savePlan(context, challenge, { revision, plan: next });
-	// The days that are out keep version 1 of the session, the rest go over to version 2.
+	// Released days keep version 1 of the session, the rest go over to version 2.
 	await saveSession(context, coach.id, session.id, {
 		name: 'Small',
 		body: body('4 x 10 squat, rest 45'),

@@ -161,7 +161,7 @@ describe('a person’s calendar', () => {
 			const [link] = await enrol(context, challenge, [
 				{
 					name: 'Late',
-					mail: 'late@example.org',
+					email: 'late@example.org',
 					zone: 'Europe/Oslo',
 					level: 'beginner',
 					kit: [],
@@ -190,7 +190,7 @@ describe('a person’s calendar', () => {
 			challenge,
 			['Europe/Oslo', 'America/Bogota'].map((zone, i) => ({
 				name: `Person ${i}`,
-				mail: `one${i}@example.org`,
+				email: `one${i}@example.org`,
 				zone,
 				level: 'beginner' as const,
 				kit: [],

@@ -121,8 +121,8 @@ describe('challenges', () => {
 });
 
 describe('sessions', () => {
-	it('are saved as versions; days that are out keep theirs', async () => {
-		// Wednesday of week 1, noon UTC: days 1 to 3 are out everywhere, day 4 (Thursday) in the far east.
+	it('are saved as versions; days that are released keep theirs', async () => {
+		// Wednesday of week 1, noon UTC: days 1 to 3 are released everywhere, day 4 (Thursday) in the far east.
 		const saved = await saveSession(context, world.coach.id, world.session.id, {
 			name: 'Small',
 			body: body('4 x 10 squat, rest 60'),

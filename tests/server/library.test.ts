@@ -48,7 +48,7 @@ const BEAM = {
 };
 describe('a coach’s own exercises', () => {
 	let id: string;
-	it('are hers alone, with a place on a ladder and a muscle counted once', async () => {
+	it('are hers alone, with a place in a progression and a muscle counted once', async () => {
 		id = await createExercise(context, coach.id, BEAM);
 		const [own] = await ownExercises(context.db, coach.id);
 		expect(own).toMatchObject({
@@ -144,7 +144,7 @@ describe('the library as CSV', () => {
 		expect(known).toHaveLength(STANDARD.names().length);
 		const { formerly, ownId, retired, ...own } = library.find('Beam lift')!;
 		expect([formerly.length, typeof ownId, retired]).toEqual([1, 'string', false]);
-		// The nearest harder form is written out, so that it is not lost where ladders differ.
+		// The nearest harder form is written out, so that it is not lost where progressions differ.
 		expect(inputs).toEqual([own]);
 	});
 

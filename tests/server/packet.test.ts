@@ -23,7 +23,7 @@ let world: World;
 
 beforeAll(async () => {
 	context = await testContext();
-	// Wednesday of week 1 at 07:00 UTC: day 3 is out in Oslo and Auckland, not yet in Bogota.
+	// Wednesday of week 1 at 07:00 UTC: day 3 is released in Oslo and Auckland, not yet in Bogota.
 	context.at('2026-11-25T07:00:00Z');
 	world = await makeWorld(context);
 });
@@ -37,7 +37,7 @@ const daysOf = async (person: number | null, ahead = false) =>
 	(await packetOf(person, ahead)).days.map(({ day }) => day);
 
 describe('a packet of sessions', () => {
-	it('holds the days that are out for whom it is, by their own clock', async () => {
+	it('holds the days released to whom it is for, by their own clock', async () => {
 		expect(await daysOf(0)).toEqual([1, 2, 3]);
 		expect(await daysOf(2)).toEqual([1, 2]);
 		// The coach is in Oslo: so are the dates of the one for anybody.

@@ -67,7 +67,7 @@ describe('enrolling from a list', () => {
 		const text = 'a,b,c\nEurope/Oslo,Sefa,sefa@hutseason.example';
 		const preview = await previewRoster(context, world.challenge, text, {
 			name: 1,
-			mail: 2,
+			email: 2,
 			zone: 0,
 			level: null,
 			equipment: null

@@ -32,7 +32,7 @@ let context: TestContext;
 let world: World;
 async function begin() {
 	context = await testContext();
-	// Monday of week 1 in Europe; day 1 is out, day 2 is not out anywhere before 10:00 UTC.
+	// Monday of week 1 in Europe; day 1 is released, day 2 nowhere before 10:00 UTC.
 	context.at('2026-11-23T07:00:00Z');
 	world = await makeWorld(context);
 }
@@ -119,7 +119,7 @@ describe('a plan', () => {
 		expect(await repsOn(1)).toEqual({ kind: 'reps', reps: 10 });
 	});
 
-	it('keeps what was sent on days that are out, and what was done', async () => {
+	it('keeps what was sent on released days, and what was done', async () => {
 		await save(withRule);
 		context.at('2026-12-01T09:00:00Z');
 		const person = world.people[0]!;
@@ -149,7 +149,7 @@ describe('a plan', () => {
 		expect((await versionById(context.db, seen!)).name).toBe('Small');
 	});
 
-	it('takes days in and gives days up, but not those that are out', async () => {
+	it('takes days in and gives days up, but not released ones', async () => {
 		await save((p) => insertDays(p, 3, 2));
 		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).days).toBe(16);
 		expect((await days()).map((day) => day.kind).slice(0, 6)).toEqual([
@@ -342,7 +342,7 @@ describe('days that do not go as planned', () => {
 		]);
 	});
 
-	it('refuse a shift of what is out or beyond twelve weeks, and keep everything as it was', async () => {
+	it('refuse a shift of what is released or beyond twelve weeks, and keep everything as it was', async () => {
 		const before = await days();
 		expect(await refusal(off({ how: 'shift', days: [1], tell: true }))).toMatchObject({
 			status: 409,
@@ -354,7 +354,7 @@ describe('days that do not go as planned', () => {
 		expect(await told()).toEqual([]);
 	});
 
-	it('are told of for a week, and a notice of a day waits for it', async () => {
+	it('are told of for a week, and an announcement of a day waits for it', async () => {
 		const { challenge } = world;
 		await postAnnouncement(context, challenge, { text: ' Halfway on Friday ' });
 		await postAnnouncement(context, challenge, { text: 'Test tomorrow', day: 5 });
@@ -363,9 +363,9 @@ describe('days that do not go as planned', () => {
 		expect(await told()).toEqual(['Test tomorrow', 'Halfway on Friday']);
 		context.at('2026-12-01T12:00:00Z');
 		expect(await told()).toEqual(['Test tomorrow']);
-		const [notice] = await allAnnouncements(context, challenge.id);
+		const [announcement] = await allAnnouncements(context, challenge.id);
 		expect((await refusal(removeAnnouncement(context.db, challenge, 'nonsense'))).status).toBe(404);
-		await removeAnnouncement(context.db, challenge, notice!.id);
+		await removeAnnouncement(context.db, challenge, announcement!.id);
 		expect(await told()).toEqual([]);
 		for (const raw of [{ text: ' ' }, { text: 'x'.repeat(601) }, { text: 'x', day: 15 }])
 			expect((await refusal(postAnnouncement(context, challenge, raw))).status).toBe(400);

@@ -104,7 +104,7 @@ describe('a change shows at once', () => {
 		expect((await standing()).practice.library.find('Beam lift')).toMatchObject({ retired: true });
 	});
 
-	it('of the notices, and each goes up in its time', async () => {
+	it('of the announcements, and each goes up in its time', async () => {
 		const up = async () =>
 			upAt((await standing()).announcements, context.clock.now()).map(({ text }) => text);
 		expect(await up()).toEqual([]);

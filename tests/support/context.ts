@@ -136,7 +136,7 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 		challenge,
 		zones.map((zone, i) => ({
 			name: `Person ${i + 1}`,
-			mail: `p${i + 1}@example.org`,
+			email: `p${i + 1}@example.org`,
 			zone,
 			level: 'beginner' as const,
 			kit: [{ kind: 'item' as const, item: 'mat' as const, count: 1 }],

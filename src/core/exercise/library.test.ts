@@ -30,7 +30,7 @@ describe('the library that ships', () => {
 		expect(STANDARD.all.filter((e) => !whole(e)).map((e) => e.name)).toEqual([]);
 	});
 
-	it('has at least 25 ladders, every rung an exercise on no other ladder', () => {
+	it('has at least 25 progressions, every step an exercise of no other', () => {
 		const steps = Object.values(PROGRESSIONS).flat();
 		expect(Object.keys(PROGRESSIONS).length).toBeGreaterThanOrEqual(25);
 		expect(steps.filter((name) => STANDARD.find(name)?.name !== name)).toEqual([]);
@@ -62,7 +62,7 @@ describe('finding', () => {
 		}
 	);
 
-	it('goes up and down a ladder and stops at its ends', () => {
+	it('goes up and down a progression and stops at its ends', () => {
 		expect(STANDARD.easier('Push-up')?.name).toBe('Knee push-up');
 		expect(STANDARD.harder('push-ups')?.name).toBe('Slow push-up');
 		expect(STANDARD.easier('Wall push-up')).toBeNull();

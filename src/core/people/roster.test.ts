@@ -9,7 +9,7 @@ const about = {
 	isZone: (zone: string) => ZONES.includes(zone),
 	enrolled: new Set(['maarit@example.org'])
 };
-const match = { name: 0, mail: 1, zone: 2, level: 3, equipment: 4 };
+const match = { name: 0, email: 1, zone: 2, level: 3, equipment: 4 };
 const check = (...rows: string[][]) =>
 	checkRoster(
 		rows.map((cells, i) => ({ line: i + 2, cells })),
@@ -25,7 +25,7 @@ describe('matchColumns', () => {
 	it('finds the columns by their headings, whatever the order and case', () => {
 		expect(matchColumns(['Time Zone', 'E-Mail', 'Full name', 'Kit', 'LEVEL'])).toEqual({
 			name: 2,
-			mail: 1,
+			email: 1,
 			zone: 0,
 			level: 4,
 			equipment: 3
@@ -35,13 +35,13 @@ describe('matchColumns', () => {
 	it('prefers a heading that is one of ours to one that only holds it', () => {
 		expect(matchColumns(['Mail list', 'mail', 'time  zone', 'My_Level', 'level', 'Name'])).toEqual({
 			name: 5,
-			mail: 1,
+			email: 1,
 			zone: 2,
 			level: 4,
 			equipment: null
 		});
 		// The first column may be the exact one, and what is taken is not taken again.
-		expect(matchColumns(['mail', 'mail address', 'participant'])).toMatchObject({ mail: 0, name: 2 });
+		expect(matchColumns(['mail', 'email address', 'participant'])).toMatchObject({ email: 0, name: 2 });
 		expect(matchColumns(['Time__Zone'])).toMatchObject({ zone: 0 });
 		expect(matchColumns(['zone level', 'level'])).toMatchObject({ zone: 0, level: 1 });
 	});
@@ -49,7 +49,7 @@ describe('matchColumns', () => {
 	it('takes no column twice and leaves the unknown open', () => {
 		expect(matchColumns(['email name', 'foo'])).toEqual({
 			name: null,
-			mail: 0,
+			email: 0,
 			zone: null,
 			level: null,
 			equipment: null
@@ -69,7 +69,7 @@ describe('checkRoster', () => {
 			])[0]?.row
 		).toEqual({
 			name: 'Oren Falkestad',
-			mail: 'oren@example.org',
+			email: 'oren@example.org',
 			zone: 'Europe/Lisbon',
 			level: 'trained',
 			kit: [
@@ -86,8 +86,8 @@ describe('checkRoster', () => {
 
 	it.each([
 		[['', 'a@b.org', 'Asia/Seoul'], 'name is missing'],
-		[['Bao', 'bao at example', 'Asia/Seoul'], 'not a mail address'],
-		[['Bao', '', 'Asia/Seoul'], 'mail address is missing'],
+		[['Bao', 'bao at example', 'Asia/Seoul'], 'not an email address'],
+		[['Bao', '', 'Asia/Seoul'], 'email address is missing'],
 		[['Bao', 'maarit@example.org', 'Asia/Seoul'], 'enrolled already'],
 		[['Bao', 'b@c.org', 'Mars/Base'], 'there is no zone “Mars/Base”'],
 		[['Bao', 'b@c.org', 'Europe/Olso'], 'the nearest is Europe/Oslo'],
@@ -95,9 +95,9 @@ describe('checkRoster', () => {
 		[['Bao', 'b@c.org', ''], 'time zone is missing'],
 		[['Bao', 'b@c.org', 'Asia/Seoul', 'superb'], 'not a level'],
 		[['x'.repeat(81), 'b@c.org', 'Asia/Seoul'], 'at most 80 letters'],
-		[['Bao', `${'b'.repeat(247)}@c.org.uk`, 'Asia/Seoul'], 'not a mail address'],
-		[['Bao', 'Bao <b@c.org', 'Asia/Seoul'], 'not a mail address'],
-		[['Bao', 'b@c.org, d@e.org', 'Asia/Seoul'], 'not a mail address'],
+		[['Bao', `${'b'.repeat(247)}@c.org.uk`, 'Asia/Seoul'], 'not an email address'],
+		[['Bao', 'Bao <b@c.org', 'Asia/Seoul'], 'not an email address'],
+		[['Bao', 'b@c.org, d@e.org', 'Asia/Seoul'], 'not an email address'],
 		[['Bao', 'b@c.org', 'Asia/Seoul', '', 'mat;'.repeat(31)], '31 things; at most 30 are kept'],
 		[['Bao', 'b@c.org', 'Asia/Seoul', '', `mat;${'anvil;'.repeat(30)}`], '31 things; at most 30 are kept']
 	])('%o: %s', (row, message) => {
@@ -105,9 +105,9 @@ describe('checkRoster', () => {
 	});
 
 	it('takes what is as long as may be', () => {
-		const mail = `${'b'.repeat(246)}@c.org.uk`.slice(0, 254);
-		expect(mail).toHaveLength(254);
-		expect(says(['x'.repeat(80), mail, 'Asia/Seoul', '', 'mat;'.repeat(30)])).toBe('');
+		const email = `${'b'.repeat(246)}@c.org.uk`.slice(0, 254);
+		expect(email).toHaveLength(254);
+		expect(says(['x'.repeat(80), email, 'Asia/Seoul', '', 'mat;'.repeat(30)])).toBe('');
 		const kept = check(['Bao', 'b@c.org', ' Asia/Seoul ', ' NEW ', 'mat; anvil'])[0];
 		expect(kept?.row).toMatchObject({ zone: 'Asia/Seoul', level: 'beginner', unread: ['anvil'] });
 		expect(kept?.faults).toEqual([]);
@@ -116,7 +116,7 @@ describe('checkRoster', () => {
 	it('does not give back more of a cell than one can look at', () => {
 		const long = 'z'.repeat(500);
 		const faults = check(['Bao', long, long, long])[0]?.faults ?? [];
-		expect(faults.map(({ field }) => field)).toEqual(['mail', 'zone', 'level']);
+		expect(faults.map(({ field }) => field)).toEqual(['email', 'zone', 'level']);
 		for (const { value, message } of faults) {
 			expect(value).toBe('z'.repeat(60));
 			expect(message).toContain(`“${'z'.repeat(60)}”`);

@@ -2,7 +2,7 @@ import { nearest } from '../text/nearest';
 import { readKit, type Owned } from '../kit';
 import { LEVELS, levelNamed, type Level } from './levels';
 
-export const ROSTER_FIELDS = ['name', 'mail', 'zone', 'level', 'equipment'] as const;
+export const ROSTER_FIELDS = ['name', 'email', 'zone', 'level', 'equipment'] as const;
 export type RosterField = (typeof ROSTER_FIELDS)[number];
 
 /** Which column of the file holds each field; null where none does. */
@@ -11,7 +11,7 @@ export type ColumnMatch = Record<RosterField, number | null>;
 /** Headings under which each field has been seen; the first is the one that we write ourselves. */
 const HEADINGS: Record<RosterField, string[]> = {
 	name: ['name', 'full name', 'participant', 'first name'],
-	mail: ['mail', 'email', 'e-mail', 'address', 'email address'],
+	email: ['email', 'mail', 'e-mail', 'address', 'email address'],
 	zone: ['time zone', 'zone', 'timezone', 'tz'],
 	level: ['level', 'experience'],
 	equipment: ['equipment', 'kit', 'owns', 'gear']
@@ -19,7 +19,7 @@ const HEADINGS: Record<RosterField, string[]> = {
 
 export interface RosterRow {
 	name: string;
-	mail: string;
+	email: string;
 	zone: string;
 	level: Level;
 	/** What they own, as far as it was understood; the rest as it was written. */
@@ -32,8 +32,8 @@ export type RosterLine =
 	| { line: number; row: RosterRow; faults: [] }
 	| { line: number; row: null; faults: { field: RosterField; value: string; message: string }[] };
 
-/** Longest name and mail address taken (RFC 5321 allows 254 characters in an address). */
-const MAX = { name: 80, mail: 254, equipment: 30 };
+/** Longest name and email address taken (RFC 5321 allows 254 characters in an address). */
+const MAX = { name: 80, email: 254, equipment: 30 };
 
 /** Guesses the columns from the headings; what is not recognised is left to the coach. */
 export function matchColumns(headings: string[]): ColumnMatch {
@@ -56,7 +56,7 @@ export function matchColumns(headings: string[]): ColumnMatch {
 	};
 	// The most telling headings first, so that "e-mail name" is not taken for a name.
 	const match = {
-		mail: find('mail'),
+		email: find('email'),
 		zone: find('zone'),
 		level: find('level'),
 		equipment: find('equipment')
@@ -64,13 +64,13 @@ export function matchColumns(headings: string[]): ColumnMatch {
 	return { name: find('name'), ...match };
 }
 
-const isMail = (text: string): boolean =>
-	text.length <= MAX.mail && /^[^\s@,;<>]+@[^\s@,;<>]+\.[^\s@,;<>]+$/.test(text);
+const isEmail = (text: string): boolean =>
+	text.length <= MAX.email && /^[^\s@,;<>]+@[^\s@,;<>]+\.[^\s@,;<>]+$/.test(text);
 
 export interface RosterContext {
 	zones: readonly string[];
 	isZone: (zone: string) => boolean;
-	/** Mail addresses that are enrolled already, in lower case. */
+	/** Email addresses that are enrolled already, in lower case. */
 	enrolled: ReadonlySet<string>;
 }
 
@@ -92,13 +92,13 @@ function checkLine(
 	if (!cell('name')) say('name', 'the name is missing');
 	else if (cell('name').length > MAX.name) say('name', `a name has at most ${MAX.name} letters`);
 
-	const mail = cell('mail').toLowerCase();
-	if (!mail) say('mail', 'the mail address is missing');
-	else if (!isMail(mail))
-		say('mail', `“${cell('mail').slice(0, 60)}” is not a mail address; one looks like oren@example.org`);
-	else if (about.enrolled.has(mail)) say('mail', 'this address is enrolled already');
-	else if (seen.has(mail)) say('mail', `the same address stands in line ${seen.get(mail)}`);
-	else seen.set(mail, line);
+	const email = cell('email').toLowerCase();
+	if (!email) say('email', 'the email address is missing');
+	else if (!isEmail(email))
+		say('email', `“${cell('email').slice(0, 60)}” is not an email address; one looks like oren@example.org`);
+	else if (about.enrolled.has(email)) say('email', 'this address is enrolled already');
+	else if (seen.has(email)) say('email', `the same address stands in line ${seen.get(email)}`);
+	else seen.set(email, line);
 
 	const zone = cell('zone').replace(/\s+/g, '_');
 	if (!zone) say('zone', 'the time zone is missing; one looks like Europe/Oslo');
@@ -124,7 +124,7 @@ function checkLine(
 	if (kit.length + unread.length > MAX.equipment)
 		say('equipment', `${kit.length + unread.length} things; at most ${MAX.equipment} are kept`);
 	if (faults.length > 0 || !level) return { line, row: null, faults };
-	return { line, row: { name: cell('name'), mail, zone, level, kit, unread }, faults: [] };
+	return { line, row: { name: cell('name'), email, zone, level, kit, unread }, faults: [] };
 }
 
 /**

@@ -80,7 +80,7 @@ describe('checks over the weeks', () => {
 		expect(find(planOf('U-S---L L------'), 'hard two days running')[0]?.place.days).toEqual([7, 8]);
 	});
 
-	it('gather the same clash of several weeks, and say nothing of days that are out', () => {
+	it('gather the same clash of several weeks, and say nothing of days that are released', () => {
 		const plan = planOf('LL----- LL----- LL-----');
 		const [all, ...more] = find(plan, 'hard two days running');
 		expect(more).toEqual([]);
@@ -90,7 +90,7 @@ describe('checks over the weeks', () => {
 		expect(find(plan, 'hard two days running', { releasedTo: 8 })[0]).toMatchObject({
 			place: { days: [8, 9, 15, 16] }
 		});
-		// Day 9 may still move, day 8 is out.
+		// Day 9 may still move, day 8 is released.
 		const after = find(plan, 'hard two days running', { releasedTo: 8 })[0]?.remedy?.apply(plan);
 		expect(after?.days.slice(0, 8)).toEqual(plan.days.slice(0, 8));
 		expect(find(plan, 'hard two days running', { releasedTo: 21 })).toEqual([]);

@@ -11,9 +11,9 @@ import type { Actions, PageServerLoad } from './$types';
 const schema = object({
 	email: string()
 		.trim()
-		.email('this is not a mail address')
+		.email('this is not an email address')
 		.max(254)
-		.required('your mail address')
+		.required('your email address')
 		.default(''),
 	password: string().max(200).required('your password').default('')
 });

@@ -48,7 +48,7 @@
 	{:else}
 		<form method="post" use:enhance class="panel flex flex-col gap-4 p-6">
 			<h2>Coach sign-in</h2>
-			<Field label="Mail address" id="email" fault={$errors.email}>
+			<Field label="Email address" id="email" fault={$errors.email}>
 				<input
 					id="email"
 					name="email"

@@ -1,5 +1,5 @@
 /**
- * The variations of an exercise in order, the easiest first. An exercise stands on one ladder at most.
+ * The variations of an exercise in order, the easiest first. An exercise stands in one progression at most.
  * Orders are common practice, no source.
  */
 // prettier-ignore

@@ -127,7 +127,7 @@
 	<p class="remark mb-3" role="status">
 		Version {answer.version} is saved. {counted(answer.moved ?? 0, 'day')} ahead {answer.moved === 1
 			? 'sends'
-			: 'send'} it; days that are out keep theirs; lay it on one anew to send it there.
+			: 'send'} it; released days keep theirs; lay it on one anew to send it there.
 	</p>
 {/if}
 

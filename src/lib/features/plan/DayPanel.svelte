@@ -30,7 +30,7 @@
 		first && days.every((day) => day[key] === first[key]) ? first[key] : null;
 	const put = (change: Partial<PlannedDay>, what = '') =>
 		editor.change(putDays(editor.plan, chosen, change), what);
-	const out = $derived(chosen.filter((day) => day <= releasedTo));
+	const released = $derived(chosen.filter((day) => day <= releasedTo));
 	const listed = $derived(
 		[...sessions].sort(
 			(a, b) => Number(a.of !== undefined) - Number(b.of !== undefined) || a.name.localeCompare(b.name)
@@ -147,10 +147,12 @@
 					{/each}
 				</fieldset>
 			{/if}
-			{#if out.length > 0}
+			{#if released.length > 0}
 				<p class="remark remark-attention">
-					{out.length === 1 ? `Day ${out[0]} is out` : `Days ${out.join(', ')} are out`}. Who has done one
-					keeps what they did; the others get what is saved now.
+					{released.length === 1
+						? `Day ${released[0]} is released`
+						: `Days ${released.join(', ')} are released`}. Who has done one keeps what they did; the others
+					get what is saved now.
 				</p>
 			{/if}
 			<div class="border-base-300 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2">
@@ -164,7 +166,7 @@
 				<button
 					type="button"
 					class="link-quiet disabled:opacity-50"
-					disabled={out.length > 0 || chosen.length >= editor.plan.days.length}
+					disabled={released.length > 0 || chosen.length >= editor.plan.days.length}
 					title="Everything after comes earlier{who}"
 					onclick={() => {
 						const plan = [...chosen].reverse().reduce((p, day) => removeDays(p, day), editor.plan);

@@ -24,7 +24,7 @@
 	const cancelledHere = $derived(there.filter((day) => cancelled.has(day)));
 	const excusedHere = $derived(excused.filter(({ day }) => there.includes(day)));
 	const named = $derived(there.length === 1 ? `day ${there[0]}` : `days ${there.join(', ')}`);
-	const out = $derived((there[0] ?? 0) <= releasedTo);
+	const released = $derived((there[0] ?? 0) <= releasedTo);
 	let how = $state<'cancel' | 'excuse' | 'shift'>('cancel');
 	const says = $derived({
 		cancel: 'Nobody has to do it, and it counts for nobody.',
@@ -64,7 +64,7 @@
 							name="how"
 							{value}
 							bind:group={how}
-							disabled={value === 'shift' && (out || changed)}
+							disabled={value === 'shift' && (released || changed)}
 						/>
 						{text}</label
 					>
@@ -72,8 +72,8 @@
 			</fieldset>
 			<p class="quiet text-[13px]">
 				{says[how]}
-				{#if out}Day {there[0]} is released already and can’t be shifted.{:else if changed}Save or undo your
-					changes before you shift.{/if}
+				{#if released}Day {there[0]} is released already and can’t be shifted.{:else if changed}Save or undo
+					your changes before you shift.{/if}
 			</p>
 			<div class="flex gap-2">
 				<input

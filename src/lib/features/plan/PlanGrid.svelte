@@ -42,7 +42,7 @@
 			`Day ${day.day}, ${dayText(dateOfDay(day.day, startsOn))}: ${KIND_TEXT[day.kind]}`,
 			day.prescribed?.name ?? (day.kind === 'rest' || day.kind === 'active-rest' ? null : 'no session'),
 			day.prescribed ? `${Math.round(day.minutes)} min, effort ${day.expected}` : null,
-			day.day <= releasedTo ? 'out' : null
+			day.day <= releasedTo ? 'released' : null
 		]
 			.filter(Boolean)
 			.join(', ');
@@ -151,8 +151,9 @@
 						<b class="text-sm">{day.day}</b><span class="quiet"
 							>{dayText(dateOfDay(day.day, startsOn)).slice(4)}</span
 						>
-						{#if day.day <= releasedTo}<span class="quiet ml-auto" title="This day is out: it keeps its place"
-								>out</span
+						{#if day.day <= releasedTo}<span
+								class="quiet ml-auto"
+								title="This day is released: it keeps its place">released</span
 							>{/if}
 					</p>
 					{#if cancelled.has(day.day)}<p class="attention truncate text-[12px] font-semibold">

@@ -6,7 +6,7 @@
 		['progression', 'Progression and tests', '?show=progression'],
 		['charts', 'Charts', '?show=charts'],
 		['try', 'Try it out', '?show=try'],
-		['out', 'Calendar, paper, file', '/out']
+		['export', 'Calendar, print and export', '/export']
 	] as const;
 </script>
 

@@ -16,7 +16,7 @@
 	const id = $props.id();
 	const first = $derived((week.week - 1) * 7 + 1);
 	const length = $derived(editor.plan.days.length);
-	/** A week may be put in or taken out only where nothing that is out would move. */
+	/** A week may be put in or taken out only where nothing that is released would move. */
 	const ahead = $derived(first > releasedTo);
 	let target = $state(0);
 	const others = $derived(
@@ -87,7 +87,7 @@
 		>
 	</div>
 	<p class="quiet mt-2 text-[13px]">
-		{#if !ahead}Some of it is out: it keeps its place.
+		{#if !ahead}Some of it is released: it keeps its place.
 		{:else}{who}the end moves from {endText(length)} to {endText(Math.min(PLAN_LIMITS.days, length + 7))} or {endText(
 				Math.max(1, length - 7)
 			)}.{/if}

@@ -56,7 +56,7 @@ describe('a plan that is edited', () => {
 		expect(editor.effect?.ends.map(({ rule }) => rule)).toContain('hard two days running');
 	});
 
-	it('copies, and lets nothing onto days that are out', () => {
+	it('copies, and lets nothing onto days that are released', () => {
 		const editor = editorOf('LU-----', 2);
 		editor.carry = { from: 1, to: 3, how: 'swap' };
 		expect(editor.effect).toBeNull();

@@ -46,7 +46,7 @@ export async function signIn(context: Context, email: string, password: string):
 		[email.trim().toLowerCase()]
 	);
 	if (!(await passwordFits(password, found?.password_hash ?? null)) || !found)
-		throw new Refusal(401, 'No coach has this mail address with this password. Both must be exact.');
+		throw new Refusal(401, 'No coach has this email address with this password. Both must be exact.');
 	return startLogin(context, found.id);
 }
 

@@ -15,12 +15,12 @@ export interface Announcement {
 	at: number;
 }
 
-/** When a notice of a day goes up: as the day opens by the coach’s clock. */
+/** When an announcement of a day goes up: as the day opens by the coach’s clock. */
 const goesUp = (challenge: Challenge, day: number): number =>
 	instantOf(dateOfDay(day, challenge.startsOn), challenge.opensAt, challenge.coachZone);
 
 /**
- * Puts up a notice, at once or when a day that is ahead opens.
+ * Posts an announcement, at once or when a day that is ahead opens.
  * @param raw.day null: at once
  * @param raw.once whether it is of this time alone
  * @throws Refusal 400, 404
@@ -43,7 +43,7 @@ export async function postAnnouncement(
 	]);
 }
 
-/** Notices that may be used again, by the day on which each goes up; those from before day 1 are of day 1. */
+/** Announcements that may be used again, by the day on which each goes up; those from before day 1 are of day 1. */
 export async function messagesOf(
 	db: Queries,
 	challenge: Challenge
@@ -70,9 +70,9 @@ export async function removeAnnouncement(
 	]);
 }
 
-/** For how long a notice stands on people’s pages. */
+/** For how long an announcement stands on people’s pages. */
 const STANDS = 7 * 86_400_000;
-/** Notices of one challenge that are up or wait: more than one for each day of the longest. */
+/** Announcements of one challenge that are up or wait: more than one for each day of the longest. */
 const MOST = 200;
 
 /** All that is up or waits to go up: the last first. */

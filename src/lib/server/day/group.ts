@@ -12,7 +12,7 @@ export interface Group {
 	challenge: Readonly<Challenge>;
 	plan: readonly PlanDay[];
 	practice: Practice;
-	/** Notices that are up or wait to go up, the newest first. */
+	/** Announcements that are up or wait to go up, the newest first. */
 	announcements: readonly Announcement[];
 	/** The revision under which all this was read. */
 	revision: number;

@@ -131,7 +131,7 @@ export function enrol(context: Context, challenge: OwnedChallenge, rows: RosterR
 						ids.uuid(),
 						challenge.coachId,
 						row.name,
-						row.mail,
+						row.email,
 						row.zone,
 						row.level,
 						JSON.stringify(row.kit),
@@ -148,9 +148,9 @@ export function enrol(context: Context, challenge: OwnedChallenge, rows: RosterR
 				[enrolmentId, challenge.id, participantId, start.fromDay, start.shiftDays, instant(now)]
 			);
 			if (made.length === 0)
-				throw new Refusal(409, `${row.name} (${row.mail}) is enrolled already. Nobody was enrolled.`);
+				throw new Refusal(409, `${row.name} (${row.email}) is enrolled already. Nobody was enrolled.`);
 			const secret = await makeLink(tx, context, enrolmentId);
-			links.push({ enrolmentId, name: row.name, email: row.mail, secret });
+			links.push({ enrolmentId, name: row.name, email: row.email, secret });
 		}
 		// Days that are cancelled for everyone are cancelled for them too.
 		await peopleJoined(

@@ -68,7 +68,7 @@ export function readRosterText(input: string): RosterFile {
 	if (!headings || total === 0)
 		throw new Refusal(
 			400,
-			'One line only: the first holds the headings (name, mail, time zone, level, equipment), then one line a person.'
+			'One line only: the first holds the headings (name, email, time zone, level, equipment), then one line a person.'
 		);
 	if ((headings as string[]).length > ROSTER_LIMITS.columns)
 		throw new Refusal(

@@ -103,10 +103,10 @@ function announcementText(
 /**
  * Takes days off for everybody. `cancel`: nobody has to do them and they count for nobody; `excuse`: those who have not
  * done them are excused, each on their own record; `shift`: rest comes in and all that is ahead moves on, which only
- * days can that are out for nobody. What somebody did counts in any case.
+ * days can that are released for nobody. What somebody did counts in any case.
  *
  * @param raw.reason what people read
- * @param raw.tell whether a notice goes up as well
+ * @param raw.tell whether an announcement goes up as well
  * @throws Refusal 400, 404, 409
  */
 export async function takeDaysOff(context: Context, challenge: OwnedChallenge, raw: unknown): Promise<void> {

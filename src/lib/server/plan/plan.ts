@@ -19,7 +19,7 @@ export interface OpenPlan {
 	/** The newest of each of the coach’s sessions, and older ones that days still have. */
 	sessions: PlanSession[];
 	revision: number;
-	/** Days up to this one are out for somebody. */
+	/** Days up to this one are released to somebody. */
 	releasedTo: number;
 }
 
@@ -80,16 +80,16 @@ async function laidVersions(
 	return new Map(rows.map(({ key, id }) => [key, id]));
 }
 
-/** Who has a day that moves or goes away, as far as it is out already. */
-function checkLength(days: number, out: number): void {
-	if (days < out)
-		throw new Refusal(409, `Day ${out} is out already; the plan cannot end before it.`, [
-			{ field: 'days', message: `at least ${out} days` }
+/** Who has a day that moves or goes away, as far as it is released already. */
+function checkLength(days: number, released: number): void {
+	if (days < released)
+		throw new Refusal(409, `Day ${released} is released already; the plan can’t end before it.`, [
+			{ field: 'days', message: `at least ${released} days` }
 		]);
 }
 
 /**
- * Saves a whole plan. Days that are out and keep their session keep what they were sent with; those who have done
+ * Saves a whole plan. Days that are released and keep their session keep what they were sent with; those who have done
  * one keep what they did in any case.
  *
  * @param raw.revision the one that was edited; a plan saved meanwhile is not written over

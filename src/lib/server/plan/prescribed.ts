@@ -95,7 +95,7 @@ async function madeVersion(
 }
 
 /**
- * Works out anew what days send. Days that are out keep what they were sent with, unless they are among `also`. What
+ * Works out anew what days send. Days that are released keep what they were sent with, unless they are among `also`. What
  * was made for days that do not send it any more, and nobody can have seen, goes.
  */
 export async function refreshPrescribed(

@@ -142,7 +142,7 @@ export async function createSession(context: Context, coachId: CoachId, raw: Raw
 }
 
 /**
- * Saves a new version. Days that nobody has opened yet go over to it; days that are out keep the version that
+ * Saves a new version. Days that nobody has opened yet go over to it; days that are released keep the version that
  * they were sent with.
  *
  * @param raw.basedOn the version that was edited; another one saved meanwhile is not written over

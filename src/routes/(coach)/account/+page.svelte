@@ -10,7 +10,7 @@
 <main class="mx-auto flex max-w-2xl flex-col gap-5 px-5 py-8">
 	<h1>{data.coach.name}</h1>
 	<dl class="panel grid grid-cols-[8rem_1fr] gap-y-2 p-4">
-		<dt class="quiet">Mail address</dt>
+		<dt class="quiet">Email address</dt>
 		<dd>{data.coach.email}</dd>
 		<dt class="quiet">Time zone</dt>
 		<dd>{placeOf(data.coach.zone)} ({data.coach.zone}): times on a coach’s pages are of this zone</dd>

@@ -13,7 +13,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const { app } = locals;
 	const person = personIn(locals);
 	const standing = await standingOf(app, person);
-	const { challenge, days, today, plan, shiftDays, announcements } = standing;
+	const { challenge, days, today, plan, shiftDays } = standing;
 	// Yesterday's day may still be open; the newest that has opened is today's.
 	const newest = today === null ? undefined : days[today - 1];
 	const shown = newest?.open ? await orError(openDay(app, person, newest.day, standing)) : null;
@@ -31,7 +31,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		/** Which of the sessions today’s is, and how many are left: what keeps people going. */
 		place: shown ? placeAmong(milestones, shown.day) : null,
 		halfway: shown !== null && shown.day === milestones.halfway,
-		notices: upAt(announcements, app.clock.now()),
+		announcements: upAt(standing.announcements, app.clock.now()),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: adherence(days)

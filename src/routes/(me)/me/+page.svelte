@@ -36,10 +36,10 @@
 </header>
 
 <main class="flex flex-col gap-5">
-	{#each data.notices as notice (notice.id)}
+	{#each data.announcements as announcement (announcement.id)}
 		<section class="remark" aria-label="From your coach">
-			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, notice.at)}</p>
-			<p class="whitespace-pre-line">{notice.text}</p>
+			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
+			<p class="whitespace-pre-line">{announcement.text}</p>
 		</section>
 	{/each}
 	{#each data.open as late (late.day)}

@@ -241,7 +241,7 @@ export function packetPdf({
 				}
 			},
 			days.length === 0
-				? { text: 'No day is out yet.', italics: true }
+				? { text: 'No day is released yet.', italics: true }
 				: {
 						text: 'Write each set into its box: repetitions, seconds or metres, and the load if it was another; of two sides the lower count. Send the check-in as soon as you can.',
 						margin: [0, 0, 0, 10]

@@ -124,7 +124,7 @@
 					{#if look.tests.length > 0}<tr><td class="quiet pl-4">Tests</td><td>{look.tests.join('; ')}</td></tr
 						>{/if}
 					{#if look.messages > 0}<tr
-							><td class="quiet pl-4">Notices</td><td>{look.messages}, each goes up on its day</td></tr
+							><td class="quiet pl-4">Announcements</td><td>{look.messages}, each goes up on its day</td></tr
 						>{/if}
 					{@render named('session', look.sessions)}
 					{@render named('exercise', look.exercises)}

@@ -59,7 +59,7 @@
 	<section class="panel p-4" aria-labelledby="paper">
 		<h2 id="paper" class="mb-1">On paper</h2>
 		<p class="mb-2 text-sm">
-			For days without a phone: every session that is out for you, with its pictures and room for results.
+			For days without a phone: every session that is released to you, with its pictures and room for results.
 		</p>
 		<SlowFile
 			href="/me/packet.pdf"

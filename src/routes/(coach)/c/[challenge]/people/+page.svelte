@@ -34,7 +34,7 @@
 	</div>
 </div>
 {#if data.people.length === 0}
-	<Empty says="Nobody is enrolled yet. A list from any spreadsheet will do: name, mail address, time zone.">
+	<Empty says="Nobody is enrolled yet. A list from any spreadsheet will do: name, email address, time zone.">
 		<a class="link-quiet" href="{base}/import">Enrol people from a list</a>
 	</Empty>
 {:else}

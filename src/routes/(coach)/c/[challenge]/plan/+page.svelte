@@ -114,7 +114,7 @@
 							: ''}.</b
 					>
 					{#if editor.carry.to === editor.carry.from}Choose where it goes; Esc leaves it.
-					{:else if !editor.effect}That day is out and keeps its place.
+					{:else if !editor.effect}That day is released and keeps its place.
 					{:else if editor.effect.brings.length + editor.effect.ends.length === 0}It breaks nothing.
 					{:else}
 						{#if editor.effect.brings.length > 0}<span class="attention font-semibold"

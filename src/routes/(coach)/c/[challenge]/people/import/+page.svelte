@@ -30,10 +30,10 @@
 	let copied = $state(false);
 
 	const EXAMPLE =
-		'name,mail,time zone,level,equipment\nOren Falkestad,oren@hutseason.example,Europe/Lisbon,trained,pair of dumbbells 12 kg; mat\n';
+		'name,email,time zone,level,equipment\nOren Falkestad,oren@hutseason.example,Europe/Lisbon,trained,pair of dumbbells 12 kg; mat\n';
 	const FIELD_TEXT = {
 		name: 'Name',
-		mail: 'Mail address',
+		email: 'Email address',
 		zone: 'Time zone',
 		level: 'Level',
 		equipment: 'Equipment'
@@ -171,7 +171,7 @@
 					<table class="sheet panel text-sm">
 						<thead
 							><tr
-								><th class="pl-3">Line</th><th>Name</th><th>Mail address</th><th>Time zone</th><th>Level</th
+								><th class="pl-3">Line</th><th>Name</th><th>Email address</th><th>Time zone</th><th>Level</th
 								><th>Equipment</th></tr
 							></thead
 						>
@@ -179,7 +179,7 @@
 							{#each good as line (line.line)}
 								{#if line.row}<tr
 										><td class="quiet pl-3">{line.line}</td><td class="font-semibold">{line.row.name}</td><td
-											>{line.row.mail}</td
+											>{line.row.email}</td
 										><td>{placeOf(line.row.zone)}</td><td>{line.row.level}</td><td class="quiet"
 											>{kitText(line.row.kit)}{#if line.row.unread.length > 0}<span class="attention block"
 													>not understood, kept as written: {line.row.unread.join('; ')}</span

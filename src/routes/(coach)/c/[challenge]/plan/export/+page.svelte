@@ -20,9 +20,9 @@
 	});
 </script>
 
-<svelte:head><title>Calendar, paper, file · {data.challenge.name}</title></svelte:head>
+<svelte:head><title>Calendar, print and export · {data.challenge.name}</title></svelte:head>
 <h1 class="mb-2">Plan</h1>
-<PlanParts {base} part="out" />
+<PlanParts {base} part="export" />
 <div class="grid items-start gap-4 lg:grid-cols-2">
 	<section class="panel p-4" aria-labelledby="paper">
 		<h2 id="paper">On paper</h2>
@@ -33,8 +33,8 @@
 		</p>
 		<h3 class="mt-4 font-bold">Sessions for somebody without a device</h3>
 		<p class="quiet mb-2 text-sm">
-			Every session that is out, a page or two each, with its pictures, room for results, and the check-in to
-			fill in.
+			Every session that is released, a page or two each, with its pictures, room for results, and the
+			check-in to fill in.
 		</p>
 		<div class="flex flex-wrap items-end gap-3 text-sm">
 			<label
@@ -74,8 +74,8 @@
 	<section class="panel p-4" aria-labelledby="file">
 		<h2 id="file">As a file, and again</h2>
 		<p class="quiet mt-1 mb-2 text-sm">
-			Frame, days, sessions, own exercises, progression, tests and notices in one file; no people and nothing
-			that they sent in. Another Cadrex makes the same plan of it.
+			Frame, days, sessions, own exercises, progression, tests and announcements in one file; no people and
+			nothing that they sent in. Another Cadrex makes the same plan of it.
 		</p>
 		<p class="flex flex-wrap gap-2">
 			<a class="btn btn-outline btn-sm" href="{base}/plan/bundle.json" download>Save the challenge</a>
@@ -85,8 +85,8 @@
 		</p>
 	</section>
 
-	<section class="panel p-4" aria-labelledby="notices">
-		<h2 id="notices">Tell everybody</h2>
+	<section class="panel p-4" aria-labelledby="announcements">
+		<h2 id="announcements">Announcements</h2>
 		<p class="quiet mt-1 mb-2 text-sm">
 			Stands on everybody’s page of today for a week from when it goes up.
 		</p>
@@ -111,16 +111,19 @@
 			>
 		</form>
 		<ul class="mt-3 text-sm">
-			{#each data.notices as notice (notice.id)}
+			{#each data.announcements as announcement (announcement.id)}
 				<li class="border-base-300 flex items-baseline justify-between gap-3 border-t py-1.5">
 					<span
 						><span class="quiet"
-							>{notice.at > data.now ? 'waits for ' : ''}{dayAndTimeIn(data.coach.zone, notice.at)}</span
+							>{announcement.at > data.now ? 'waits for ' : ''}{dayAndTimeIn(
+								data.coach.zone,
+								announcement.at
+							)}</span
 						>
-						<span class="whitespace-pre-line">{notice.text}</span></span
+						<span class="whitespace-pre-line">{announcement.text}</span></span
 					>
 					<form method="post" action="?/removeAnnouncement" use:enhance>
-						<input type="hidden" name="announcement" value={notice.id} /><button
+						<input type="hidden" name="announcement" value={announcement.id} /><button
 							class="link-quiet whitespace-nowrap">Take down</button
 						>
 					</form>

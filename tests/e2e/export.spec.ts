@@ -1,4 +1,4 @@
-/** What leaves a plan: calendars, paper, files, notices; and what tries it out. */
+/** What leaves a plan: calendars, paper, files, announcements; and what tries it out. */
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, noBarriers, openPlace, ready, signIn, test } from './support';
@@ -49,8 +49,8 @@ test('the plan is saved for paper, as two pages and as sessions; without the day
 	// Three papers are set, and a page with every part of it is looked over for barriers.
 	test.slow();
 	await signIn(page, demo);
-	await openPart(page, 'Calendar, paper, file');
-	await noBarriers(page, 'out');
+	await openPart(page, 'Calendar, print and export');
+	await noBarriers(page, 'export');
 	const saved = async (name: string) => {
 		const [file] = await Promise.all([
 			page.waitForEvent('download'),
@@ -69,13 +69,13 @@ test('the plan is saved for paper, as two pages and as sessions; without the day
 	expect(out.name).toBe('Hut Season, six weeks, Noor Bastani, on paper.pdf');
 	await page.getByLabel('with the days ahead').check();
 	await expect(page.getByText('before its morning')).toBeVisible();
-	// Twelve sessions are ahead of the eighteen that are out.
+	// Twelve sessions are ahead of the eighteen released.
 	expect((await saved('Sessions as PDF')).pages).toBeGreaterThanOrEqual(out.pages + 12);
 });
 
 test('the plan is printed on two pages across, twelve weeks as well', async ({ page, demo }) => {
 	await signIn(page, demo);
-	await openPart(page, 'Calendar, paper, file');
+	await openPart(page, 'Calendar, print and export');
 	await page.getByRole('link', { name: 'Look at it and print' }).click();
 	await ready(page);
 	await expect(page.getByRole('row', { name: /Week 3/ })).toContainText('halfway');
@@ -103,7 +103,7 @@ test('a challenge leaves as a file and comes back as the same plan; a broken fil
 	demo
 }) => {
 	await signIn(page, demo);
-	await openPart(page, 'Calendar, paper, file');
+	await openPart(page, 'Calendar, print and export');
 	const save = async () => {
 		const [file] = await Promise.all([
 			page.waitForEvent('download'),
@@ -141,16 +141,21 @@ test('a challenge leaves as a file and comes back as the same plan; a broken fil
 	await page.waitForURL('**/plan');
 	await ready(page);
 	await expect(page.getByRole('gridcell', { name: /^Day 2,/ })).toContainText('Pull and press');
-	await page.getByRole('link', { name: 'Calendar, paper, file' }).click();
+	await page.getByRole('link', { name: 'Calendar, print and export' }).click();
 	await ready(page);
 	const days = (of: string) =>
 		(JSON.parse(of) as { plan: { days: { kind: string }[] } }).plan.days.map(({ kind }) => kind);
 	expect(days(await save())).toEqual(days(text));
 });
 
-test('a notice goes up, is read on the phone, and comes down', async ({ page, demo, browser, site }) => {
+test('an announcement goes up, is read on the phone, and comes down', async ({
+	page,
+	demo,
+	browser,
+	site
+}) => {
 	await signIn(page, demo);
-	await openPart(page, 'Calendar, paper, file');
+	await openPart(page, 'Calendar, print and export');
 	await page.getByLabel('Announcement', { exact: true }).fill('Bring both gloves on Friday.');
 	await page.getByRole('button', { name: 'Put it up' }).click();
 	await expect(page.getByText('It is up.')).toBeVisible();

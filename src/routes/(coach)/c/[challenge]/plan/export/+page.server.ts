@@ -19,7 +19,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		address: await hasCoachCalendarLink(app.db, challenge.id),
 		subscribed: await subscribers(app.db, challenge.id),
 		people: people.map(({ id, name }) => ({ id, name })),
-		notices: await allAnnouncements(app, challenge.id)
+		announcements: await allAnnouncements(app, challenge.id)
 	};
 };
 

@@ -41,7 +41,6 @@ async function window(viewport) {
 
 const desk = await window({ width: 1280, height: 800 });
 await desk.go('/sign-in');
-await desk.shoot('sign-in');
 await desk.page.fill('#email', email);
 await desk.page.fill('#password', password);
 await desk.page.click('form button');
@@ -54,6 +53,10 @@ for (const place of ['desk', 'roll', 'plan', 'people']) {
 	await desk.go(`${challenge}/${place}`);
 	await desk.shoot(place);
 }
+await desk.page.getByRole('link', { name: 'Halvard Eik' }).click();
+await desk.page.waitForURL('**/people/*');
+await desk.go(desk.page.url());
+await desk.shoot('person');
 await desk.go(`${challenge}/plan`);
 await desk.page.getByRole('button', { name: 'Week 5' }).click();
 await desk.page.getByRole('button', { name: 'What it comes to' }).click();
@@ -74,7 +77,7 @@ await desk.page.setViewportSize({ width: 1280, height: 800 });
 await desk.go(`${challenge}/plan/sheet`);
 await desk.shoot('plan-sheet');
 await desk.go(`${challenge}/plan/export`);
-await desk.shoot('plan-out');
+await desk.shoot('plan-export');
 await desk.go(`${challenge}/build`);
 const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');
 await desk.go(session ?? '');

@@ -39,7 +39,7 @@
 	</section>
 	<section class="panel flex flex-col gap-3 p-4">
 		<h2>Jobs</h2>
-		<table class="table">
+		<table class="sheet">
 			<thead>
 				<tr><th scope="col">Job</th><th scope="col">Waiting</th><th scope="col">Last done</th></tr>
 			</thead>

@@ -1,0 +1,75 @@
+/** What is one person's own: what differs for them, pauses; and what the installation does by itself. */
+import { expect, noBarriers, openPlace, ready, signIn, test } from './support';
+
+test('a difference is shown to the person it is for, with its reason, until it is removed', async ({
+	page,
+	demo,
+	browser,
+	site
+}) => {
+	await signIn(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Noor Bastani' }).click();
+	await ready(page);
+	const differs = page.getByRole('region', { name: 'Different for Noor' });
+	await expect(differs).toContainText('every session as planned');
+
+	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
+	const phone = await context.newPage();
+	await phone.goto(`/join/${demo.links['Noor Bastani']}`);
+	await ready(phone);
+	await expect(phone.getByText('Stair climb').first()).toBeVisible();
+	await expect(phone.getByText('Changed for you')).toHaveCount(0);
+
+	await differs.getByText('Change something for Noor').click();
+	await differs.getByRole('combobox', { name: 'Exercise' }).fill('Anvil lift');
+	await differs.getByRole('combobox', { name: 'Instead' }).fill('Step-up');
+	await differs.getByLabel('Why, for Noor to read').fill('No stairs where you are');
+	const change = differs.getByRole('button', { name: 'Change it for Noor' });
+	await change.click();
+	// What is wrong is said, and nothing that was typed is lost.
+	await expect(differs.getByRole('alert')).toHaveText(/The library has no Anvil lift/);
+	await expect(differs.getByLabel('Why, for Noor to read')).toHaveValue('No stairs where you are');
+	await differs.getByRole('combobox', { name: 'Exercise' }).fill('Stair climb');
+	await change.click();
+	await expect(differs.getByRole('listitem')).toContainText(/Stair climb → Step-up, from day \d+ on/);
+	await noBarriers(page, 'person');
+
+	await phone.reload();
+	await ready(phone);
+	await expect(phone.getByText('No stairs where you are')).toBeVisible();
+	await expect(phone.getByText('Step-up').first()).toBeVisible();
+	await noBarriers(phone, 'changed for you');
+
+	await differs.getByRole('button', { name: 'Remove' }).click();
+	await expect(differs).toContainText('every session as planned');
+	await phone.reload();
+	await ready(phone);
+	await expect(phone.getByText('No stairs where you are')).toHaveCount(0);
+	await context.close();
+});
+
+test('days of a pause ask for nothing and count for nobody', async ({ page, demo }) => {
+	await signIn(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Oren Falkestad' }).click();
+	await ready(page);
+	await page.getByText('Pauses', { exact: true }).click();
+	const pauses = page.getByRole('group').filter({ hasText: 'Reason, for you alone' });
+	await pauses.getByLabel('From day').fill('30');
+	await pauses.getByLabel('To day').fill('33');
+	await pauses.getByLabel('Reason, for you alone').fill('Moving house');
+	await pauses.getByRole('button', { name: 'Pause' }).click();
+	await expect(pauses.getByRole('listitem')).toContainText('Days 30 to 33: Moving house');
+	await pauses.getByRole('button', { name: 'Remove' }).click();
+	await expect(pauses.getByRole('listitem')).toHaveCount(0);
+});
+
+test('upkeep says what is done by itself, and that nothing was given up', async ({ page, demo }) => {
+	await signIn(page, demo);
+	await page.goto('/upkeep');
+	await ready(page);
+	await expect(page.getByText('Nothing. Every job came to its end.')).toBeVisible();
+	await expect(page.getByRole('row', { name: /sign-ins/i })).toBeVisible();
+	await noBarriers(page, 'upkeep');
+});

@@ -16,7 +16,7 @@ const KEY = /^s[1-9]\d{0,3}$/;
 /** The shape of a bundle; sessions are looked at by their own rules, references after that. */
 export const bundleSchema = object({
 	kind: string().oneOf([BUNDLE_KIND]).required(),
-	version: number().oneOf([BUNDLE_VERSION]).required(),
+	version: number<typeof BUNDLE_VERSION>().oneOf([BUNDLE_VERSION]).required(),
 	name: name(80, 'a challenge needs a name'),
 	goal: name(300, 'a challenge needs a goal'),
 	frame: object({

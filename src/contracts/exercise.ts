@@ -57,7 +57,7 @@ export const exerciseSchema = object({
 		.default([]),
 	position: oneOf(POSITIONS, 'position'),
 	impact: oneOf(IMPACTS, 'impact'),
-	balance: number()
+	balance: number<BalanceDemand>()
 		.oneOf([0, 1, 2], 'balance: 0 none, 1 some, 2 a support in reach')
 		.required('balance is missing'),
 	cues: array(line('a cue'))
@@ -74,13 +74,20 @@ export const exerciseSchema = object({
 
 export type ExerciseInput = Omit<Exercise, 'formerly' | 'ownId' | 'retired'>;
 
+/** The four phases of a list that was seen to have four. */
+const tempoOf = ([down = 0, bottom = 0, up = 0, top = 0]: readonly number[]): Tempo => [
+	down,
+	bottom,
+	up,
+	top
+];
+
 /** The validated input as the core has it; a muscle that is worked directly does not assist as well. */
 export function bodyOf(input: InferType<typeof exerciseSchema>): ExerciseInput {
 	const primary = [...new Set(input.primary)];
 	return {
 		...input,
-		tempo: input.tempo as unknown as Tempo | null,
-		balance: input.balance as BalanceDemand,
+		tempo: input.tempo && tempoOf(input.tempo),
 		primary,
 		assisting: [...new Set(input.assisting)].filter((muscle) => !primary.includes(muscle)),
 		looksLike: input.looksLike || null,

@@ -247,24 +247,20 @@ export const sessionReference = mixed()
 	.required()
 	.meta({ json: { $ref: 'session-1.json' } });
 
-/** Everything wrong with something that should be a session, with its place; empty when it is one. */
-export function faultsOf(input: unknown, practice: Practice): Fault[] {
-	const faults = shapeFaults(input);
-	return faults.length === 0 && isSession(input) ? sessionFaults(input, practice) : faults;
-}
-
-/** Whether something has the shape of a session: then it is one in types as well. */
-export const isSession = (input: unknown): input is Session => shapeFaults(input).length === 0;
-
-function shapeFaults(input: unknown): Fault[] {
+/**
+ * Something that should be a session: as one where its shape is one's, and all that is wrong with it. A session without
+ * faults is sound.
+ */
+export function readSession(
+	input: unknown,
+	practice: Practice
+): { session: Session | null; faults: Fault[] } {
 	try {
-		sessionSchema.validateSync(input, { abortEarly: false });
-		return [];
+		const session = sessionSchema.validateSync(input, { abortEarly: false });
+		return { session, faults: sessionFaults(session, practice) };
 	} catch (error) {
 		if (!(error instanceof ValidationError)) throw error;
-		return (error.inner.length > 0 ? error.inner : [error]).map((fault) => ({
-			path: fault.path ?? '',
-			message: fault.message
-		}));
+		const each = error.inner.length > 0 ? error.inner : [error];
+		return { session: null, faults: each.map(({ path, message }) => ({ path: path ?? '', message })) };
 	}
 }

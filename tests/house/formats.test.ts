@@ -13,7 +13,7 @@ import {
 	sessionFaults,
 	type Session
 } from '$core/session';
-import { faultsOf } from '$contracts/session';
+import { readSession } from '$contracts/session';
 import { fieldsOf, freshBlock } from '$lib/features/build/block-fields';
 import { PRACTICE } from '../support/practice';
 import { ladder } from './ladder-format';
@@ -92,9 +92,9 @@ describe('a format of a single file, once registered', () => {
 	});
 
 	it('passes the contract, and only as it should be', () => {
-		expect(faultsOf(session(), PRACTICE)).toEqual([]);
+		expect(readSession(session(), PRACTICE).faults).toEqual([]);
 		const [block] = session().blocks;
-		expect(faultsOf({ blocks: [{ ...block, steps: 3 }] }, PRACTICE)).not.toEqual([]);
+		expect(readSession({ blocks: [{ ...block, steps: 3 }] }, PRACTICE).faults).not.toEqual([]);
 	});
 
 	it('can be picked and has its fields', () => {

@@ -4,7 +4,7 @@ import Ajv from 'ajv';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { publishedSchemas } from '$contracts/json-schema';
-import { readSession } from '$lib/server/session/sessions';
+import { soundSession } from '$lib/server/session/sessions';
 import { readSessionFile, sessionJson } from '$lib/server/session/session-file';
 import { anySession } from '../support/arbitrary';
 import { body, SMALL } from '../support/context';
@@ -15,7 +15,7 @@ const fits = new Ajv({ strict: true, allErrors: true }).compile(schema);
 
 const taken = (input: unknown): boolean => {
 	try {
-		readSession(input, PRACTICE);
+		soundSession(input, PRACTICE);
 		return true;
 	} catch {
 		return false;

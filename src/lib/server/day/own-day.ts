@@ -148,6 +148,20 @@ export async function openDay(
 	return { ...found, checkin, session };
 }
 
+/** A day for a page that is read: what only a check-in needs stays here. */
+export function forReading({ session, checkin, ...day }: OwnDay) {
+	return {
+		...day,
+		checkin: checkin && {
+			receivedAt: checkin.receivedAt,
+			done: checkin.done,
+			credit: checkin.credit,
+			standing: checkin.standing
+		},
+		session: session && { name: session.name, outline: session.outline, changes: session.changes }
+	};
+}
+
 async function ownSession(
 	db: Queries,
 	{ practice, revision, differs }: Standing,

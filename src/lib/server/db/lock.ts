@@ -1,25 +1,28 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { mkdir } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
 import lockfile from 'proper-lockfile';
+import { object, number, string } from 'yup';
+import { filesIn, type Files } from '../platform/files';
 
 /** A directory is in use by another process; the sentence says by whom. */
 export class DirectoryInUse extends Error {
 	override name = 'DirectoryInUse';
 }
 
-interface Holder {
-	pid: number;
-	host: string;
-	since: string;
-}
+const holderSchema = object({
+	pid: number().integer().required(),
+	host: string().required(),
+	since: string().required()
+});
+const HOLDER = 'holder.json';
 
-async function holderOf(directory: string): Promise<string> {
+/** Who wrote down last that the directory is theirs; null when nobody did, or not in a way that can be read. */
+async function holderOf(files: Files) {
 	try {
-		const holder = JSON.parse(await readFile(join(directory, 'holder.json'), 'utf8')) as Holder;
-		return `process ${holder.pid} on ${holder.host}, since ${holder.since}`;
+		return holderSchema.validateSync(JSON.parse(String(await files.read(HOLDER))));
 	} catch {
-		return 'another process';
+		return null;
 	}
 }
 
@@ -35,8 +38,9 @@ async function holderOf(directory: string): Promise<string> {
  */
 export async function lockDirectory(directory: string): Promise<() => Promise<void>> {
 	await mkdir(directory, { recursive: true });
+	const files = filesIn(directory);
 	try {
-		const gone = await ownerIsGone(directory);
+		const gone = await ownerIsGone(files);
 		const release = await lockfile.lock(directory, {
 			stale: gone ? 5000 : 60_000,
 			update: 2000,
@@ -46,23 +50,25 @@ export async function lockDirectory(directory: string): Promise<() => Promise<vo
 			// running process before a minute, so it is still ours; ending here would only lose the work at hand.
 			onCompromised: () => undefined
 		});
-		const holder: Holder = { pid: process.pid, host: hostname(), since: new Date().toISOString() };
-		await writeFile(join(directory, 'holder.json'), JSON.stringify(holder));
+		const holder = { pid: process.pid, host: hostname(), since: new Date().toISOString() };
+		await files.write(HOLDER, JSON.stringify(holder));
 		return release;
 	} catch (error) {
 		if ((error as { code?: string }).code !== 'ELOCKED') throw error;
+		const holder = await holderOf(files);
+		const who = holder ? `process ${holder.pid} on ${holder.host}, since ${holder.since}` : 'another process';
 		throw new DirectoryInUse(
-			`The data directory ${directory} is in use by ${await holderOf(directory)}. ` +
+			`The data directory ${directory} is in use by ${who}. ` +
 				'Stop that one first, or give this one another directory with CADREX_DATA.'
 		);
 	}
 }
 
 /** Whether the recorded holder was a process of this machine that no longer runs. */
-async function ownerIsGone(directory: string): Promise<boolean> {
+async function ownerIsGone(files: Files): Promise<boolean> {
+	const holder = await holderOf(files);
+	if (holder?.host !== hostname()) return false;
 	try {
-		const holder = JSON.parse(await readFile(join(directory, 'holder.json'), 'utf8')) as Holder;
-		if (holder.host !== hostname()) return false;
 		process.kill(holder.pid, 0);
 		return holder.pid === process.pid;
 	} catch (error) {

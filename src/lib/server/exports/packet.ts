@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { outlineOf, type Outline } from '$core/analysis';
 import { dateOfDay, dayInZone, type DayKind } from '$core/calendar';
 import { personalSession } from '$core/day';
@@ -108,14 +109,19 @@ async function packet(
 		const own = personalSession(version.body, day, overrides.filter(heldAt(at)), practice);
 		return own && { name: version.name, outline: outlineOf(own.session, practice), asked: own.asked };
 	};
-	const printed = days.map(({ day, kind, cancelled, versionId }) => ({
-		day,
-		date: dateOfDay(day, challenge.startsOn, reader.shiftDays),
-		kind,
-		cancelled,
-		session: sessionOf(day, versionId),
-		tests: rules.tests.filter(({ id }) => testsOn.get(day)?.includes(id)).map(testText)
-	}));
+	const printed: PacketDay[] = [];
+	for (const { day, kind, cancelled, versionId } of days) {
+		printed.push({
+			day,
+			date: dateOfDay(day, challenge.startsOn, reader.shiftDays),
+			kind,
+			cancelled,
+			session: sessionOf(day, versionId),
+			tests: rules.tests.filter(({ id }) => testsOn.get(day)?.includes(id)).map(testText)
+		});
+		// Others are answered between two days: a packet of twelve weeks takes a while to put together.
+		await setImmediate();
+	}
 	const figures = new Map<string, string>();
 	for (const { exercise } of printed.flatMap(({ session }) => session?.asked ?? [])) {
 		const figure = figures.has(exercise) ? null : figureOf(exercise, practice.library);

@@ -4,7 +4,7 @@ import type { Practice } from '$core/practice';
 import { formatSessionText, parseSessionText, type Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../web/file-fault';
 import { parseJson } from '../web/json';
-import { faultsOf } from '$contracts/session';
+import { readSession } from '$contracts/session';
 import { FILE_KIND, FILE_VERSION, NOT_A_SESSION, sessionFileSchema } from '$contracts/session-file';
 
 export interface SessionFile {
@@ -31,8 +31,14 @@ export interface ReadFile {
 const LARGEST = 500_000;
 const headSchema = sessionFileSchema.pick(['kind', 'name', 'tags']).noUnknown(false);
 
-type Found = Omit<ReadFile, 'unknown'>;
+/** What was found in a file; its body is looked at afterwards. */
+interface Found extends Omit<ReadFile, 'body' | 'unknown'> {
+	body: unknown;
+}
 const refused = (...faults: FileFault[]): Found => ({ name: '', tags: [], body: null, faults });
+
+/** A file of which nothing can be taken. */
+const nothing = (found: Found): ReadFile => ({ ...found, body: null, unknown: [] });
 
 function readJson(text: string): Found {
 	let raw: unknown;
@@ -43,7 +49,8 @@ function readJson(text: string): Found {
 	}
 	if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
 		return refused({ place: 'kind', message: NOT_A_SESSION });
-	const { version, session } = raw as { version?: unknown; session?: Session };
+	const version = 'version' in raw ? raw.version : undefined;
+	const session = 'session' in raw ? raw.session : undefined;
 	if (typeof version === 'number' && version > FILE_VERSION)
 		return refused({
 			place: 'version',
@@ -73,9 +80,8 @@ export function readSessionFile(
 ): ReadFile {
 	const bare = text.replace(/^\uFEFF/, '');
 	const tooMuch = `a session has at most ${LARGEST.toLocaleString('en')} letters, this has ${bare.length.toLocaleString('en')}`;
-	if (bare.length > LARGEST) return { ...refused({ place: 'the file', message: tooMuch }), unknown: [] };
-	if (!bare.trim())
-		return { ...refused({ place: 'the file', message: 'there is nothing in it' }), unknown: [] };
+	if (bare.length > LARGEST) return nothing(refused({ place: 'the file', message: tooMuch }));
+	if (!bare.trim()) return nothing(refused({ place: 'the file', message: 'there is nothing in it' }));
 	let read: Found;
 	if (/^\s*[{[]/.test(bare)) read = readJson(bare);
 	else {
@@ -87,17 +93,18 @@ export function readSessionFile(
 			faults: faults.map(({ line, message }) => ({ place: `line ${line}`, message }))
 		};
 	}
-	if (!read.body || read.faults.length > 0) return { ...read, unknown: [] };
-	const faults = faultsOf(read.body, practice).map(({ path, message }) => ({
-		place: path || 'the session',
-		message
-	}));
-	if (faults.length > 0) return { ...read, faults, unknown: [] };
+	if (!read.body || read.faults.length > 0) return nothing(read);
+	const { session, faults } = readSession(read.body, practice);
+	if (!session || faults.length > 0)
+		return nothing({
+			...read,
+			faults: faults.map(({ path, message }) => ({ place: path || 'the session', message }))
+		});
 
 	const names = practice.library.names();
 	const body: Session = {
-		...read.body,
-		blocks: read.body.blocks.map((block) => ({
+		...session,
+		blocks: session.blocks.map((block) => ({
 			...block,
 			parts: block.parts.map((part) => ({ ...part, exercise: renamed[part.exercise] ?? part.exercise }))
 		}))

@@ -8,7 +8,7 @@ import { newId, type CoachId, type SessionId, type VersionId } from '../platform
 import { validate } from '../web/validate';
 import { practiceOf } from '../practice/practice';
 import { moveToVersion } from '../plan/prescribed';
-import { faultsOf, isSession, sessionHeadSchema } from '$contracts/session';
+import { readSession, sessionHeadSchema } from '$contracts/session';
 
 export interface SessionSummary {
 	id: SessionId;
@@ -61,9 +61,9 @@ export function versionsOf(db: Queries, sessionId: SessionId): Promise<VersionNo
  * Takes a session from outside: its shape first, then what its numbers mean.
  * @throws Refusal 400 with every fault and its place
  */
-export function readSession(input: unknown, practice: Practice): Session {
-	const faults = faultsOf(input, practice);
-	if (faults.length === 0 && isSession(input)) return input;
+export function soundSession(input: unknown, practice: Practice): Session {
+	const { session, faults } = readSession(input, practice);
+	if (session && faults.length === 0) return session;
 	throw new Refusal(
 		400,
 		'The session cannot be saved as it is.',
@@ -126,7 +126,7 @@ export async function createSession(context: Context, coachId: CoachId, raw: Raw
 	const { db, clock, ids } = context;
 	const { name, tags } = validate(sessionHeadSchema, raw);
 	const practice = await practiceOf(db, coachId);
-	const body = readSession(raw.body, practice);
+	const body = soundSession(raw.body, practice);
 	return db.transaction(async (tx) => {
 		await nameIsFree(tx, coachId, name, null);
 		const id = newId<'session'>(ids);
@@ -156,7 +156,7 @@ export async function saveSession(
 ): Promise<Saved> {
 	const { name, tags } = validate(sessionHeadSchema, raw);
 	const practice = await practiceOf(context.db, coachId);
-	const body = readSession(raw.body, practice);
+	const body = soundSession(raw.body, practice);
 	return context.db.transaction(async (tx) => {
 		const sessionId = idOf<'session'>(id, 'session');
 		await tx.query('select 1 from session where id = $1 for update', [sessionId]);

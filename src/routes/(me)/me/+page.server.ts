@@ -3,7 +3,7 @@ import { adherence } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { signOutDevice } from '$lib/server/auth/link';
 import { PERSON_COOKIE } from '$lib/server/web/cookies';
-import { openDay, standingOf } from '$lib/server/day/own-day';
+import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
 import { upAt } from '$lib/server/challenge/announcements';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
@@ -22,7 +22,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const milestones = milestonesOf(plan);
 	return {
 		challenge: { name: challenge.name, goal: challenge.goal, lateWorth: challenge.lateWorth },
-		day: shown,
+		day: shown && forReading(shown),
 		date: shown ? dateOfDay(shown.day, challenge.startsOn, shiftDays) : null,
 		/** When the next day opens: all that is said of it. */
 		nextOpens: next?.window.opens ?? null,

@@ -4,8 +4,8 @@ import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../../web/file-fault';
 import { parseJson } from '../../web/json';
-import { bodyOf, exerciseSchema } from '$contracts/exercise';
-import { faultsOf } from '$contracts/session';
+import { bodyOf } from '$contracts/exercise';
+import { readSession } from '$contracts/session';
 import { BUNDLE_KIND, BUNDLE_VERSION, bundleSchema } from '$contracts/bundle';
 import type { Bundle } from './bundle';
 
@@ -21,15 +21,18 @@ export interface ReadBundle {
 const refused = (...faults: FileFault[]): ReadBundle => ({ bundle: null, faults, unknown: [] });
 const NOT_ONE = `this is not a challenge: kind is “${BUNDLE_KIND}” in one`;
 
-/** Faults of the fields; places as in `plan.days[3].kind`. */
-function shapeFaults(raw: unknown): FileFault[] {
+/** A file of the right shape, or the faults of its fields; places as in `plan.days[3].kind`. Its sessions are looked at by their own rules. */
+function shapeOf(raw: unknown) {
 	try {
-		bundleSchema.validateSync(raw, { abortEarly: false, strict: true });
-		return [];
+		const read = bundleSchema.validateSync(raw, { abortEarly: false, strict: true });
+		return { shape: { ...read, exercises: read.exercises.map(bodyOf) }, faults: [] };
 	} catch (cause) {
 		if (!(cause instanceof ValidationError)) throw cause;
 		const each = cause.inner.length > 0 ? cause.inner : [cause];
-		return each.map(({ path, message }) => ({ place: path || 'the file', message }));
+		return {
+			shape: null,
+			faults: each.map(({ path, message }) => ({ place: path || 'the file', message }))
+		};
 	}
 }
 
@@ -125,25 +128,28 @@ export function readBundle(input: string, practice: Practice): ReadBundle {
 			place: 'version',
 			message: `this file is of version ${version} and needs a Cadrex that reads version ${version}; this one reads up to ${BUNDLE_VERSION}. Bring it up to date, or save the challenge again from one as old as this.`
 		});
-	const shape = shapeFaults(raw);
-	if (shape.length > 0) return refused(...shape);
-	const bundle = raw as Bundle;
-	const exercises = bundle.exercises.map((exercise): Exercise => ({
-		...bodyOf(exerciseSchema.cast(exercise)),
+	const { shape, faults: shapeFaults } = shapeOf(raw);
+	if (!shape) return refused(...shapeFaults);
+	const exercises = shape.exercises.map((exercise): Exercise => ({
+		...exercise,
 		formerly: [],
 		ownId: 'brought',
 		retired: false
 	}));
 	const library = withBrought(practice.library, exercises);
+	const bodyFaults: FileFault[] = [];
+	const sessions = shape.sessions.map((session, s) => ({
+		...session,
+		versions: session.versions.flatMap((body, v) => {
+			const read = readSession(body, { ...practice, library });
+			for (const { path, message } of read.faults)
+				bodyFaults.push({ place: `sessions[${s}].versions[${v}]${path ? `.${path}` : ''}`, message });
+			return read.session ?? [];
+		})
+	}));
+	const bundle: Bundle = { ...shape, sessions };
 	const faults = [
-		...bundle.sessions.flatMap(({ versions }, s) =>
-			versions.flatMap((body, v) =>
-				faultsOf(body, { ...practice, library }).map(({ path, message }) => ({
-					place: `sessions[${s}].versions[${v}]${path ? `.${path}` : ''}`,
-					message
-				}))
-			)
-		),
+		...bodyFaults,
 		...twice(
 			bundle.sessions.map(({ key }) => key),
 			(i) => `sessions[${i}].key`,

@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { openDay } from '$lib/server/day/own-day';
+import { forReading, openDay } from '$lib/server/day/own-day';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
@@ -7,5 +7,5 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const day = await orError(openDay(locals.app, personIn(locals), Number(params.day)));
 	if (day.kind === 'rest') redirect(303, '/me');
-	return { day };
+	return { day: forReading(day) };
 };

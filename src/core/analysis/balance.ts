@@ -2,6 +2,7 @@ import { MUSCLES, type Exercise, type Library, type Muscle } from '../exercise';
 import { onFloor } from '../kit';
 import type { Practice } from '../practice';
 import { compileSession, formatOf, passesOf, type Block, type Session, type Timeline } from '../session';
+import { workOf } from './work';
 
 /** Two sides of the body's work in sets; `ratio` null where the second one is 0. */
 export interface Pair {
@@ -86,9 +87,7 @@ const perMuscle = (): Record<Muscle, number> =>
 export function floorChanges(session: Session, timeline: Timeline, library: Library): number {
 	let down = false;
 	let changes = 0;
-	for (const segment of timeline.segments) {
-		if (segment.kind !== 'work' || segment.part === null) continue;
-		const exercise = library.find(session.blocks[segment.block]?.parts[segment.part]?.exercise ?? '');
+	for (const { exercise } of workOf(session, timeline, library)) {
 		if (!exercise) continue;
 		if (onFloor(exercise) && !down) changes++;
 		down = onFloor(exercise);
@@ -128,11 +127,9 @@ export function balanceOf(
 	let left = 0;
 	let right = 0;
 	const impact = { seconds: 0, reps: 0 };
-	for (const segment of timeline.segments) {
-		if (segment.kind !== 'work' || segment.part === null) continue;
+	for (const { segment, exercise } of workOf(session, timeline, library)) {
 		if (segment.side === 'left') left += segment.seconds;
 		if (segment.side === 'right') right += segment.seconds;
-		const exercise = library.find(session.blocks[segment.block]?.parts[segment.part]?.exercise ?? '');
 		if (exercise?.impact !== 'high') continue;
 		impact.seconds += segment.seconds;
 		impact.reps += segment.reps;

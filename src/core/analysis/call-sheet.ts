@@ -9,6 +9,7 @@ import {
 	type Timeline
 } from '../session';
 import { cuesFor, type Practice } from '../practice';
+import { roleTitle } from './outline';
 
 export interface Call {
 	/** Seconds from the start. */
@@ -116,13 +117,7 @@ export function callSheetOf(
 
 	const blocks = timeline.spans.map((span): CallBlock => {
 		const block = session.blocks[span.block];
-		const title = block
-			? block.role === 'main'
-				? formatOf(block).label
-				: block.role === 'warm-up'
-					? 'Warm-up'
-					: 'Cool-down'
-			: '';
+		const title = block ? roleTitle(block) : '';
 		return {
 			title: span.of > 1 ? `${title}, ${span.pass} of ${span.of}` : title,
 			setup: block?.setup?.text ?? '',

@@ -82,7 +82,7 @@ describe('personalSession', () => {
 		expect(linesOf(override(on('one-arm row'), { kind: 'load', kg: 8 }))[1]).toContain('One-arm row @ 8 kg');
 		expect(linesOf(override(on('one-arm row'), { kind: 'load', kg: null }))[1]).not.toContain('kg');
 		const half = linesOf(override({ kind: 'day' }, { kind: 'scale', share: 0.5 }));
-		expect(half[0]).toContain('circuit 1 rounds 30/10');
+		expect(half[0]).toContain('circuit 1 round 30/10');
 		expect(half[1]).toContain('5 reps Push-up + 4 reps per side One-arm row');
 		expect(half[3]).toBe('emom 8 min: 5 reps Squat / 4 reps Push-up');
 	});

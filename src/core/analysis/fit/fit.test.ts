@@ -53,6 +53,44 @@ describe('fitToMinutes', () => {
 		expect(() => fit('steady 30 min: brisk walk', 0)).toThrow(RangeError);
 	});
 
+	it('names the nearest length between those that can be reached', () => {
+		// Two holds take 100 min and some rest, three 150: neither is within 2 % of 120.
+		const between = fit('3 x 3000 s plank, rest 5', 120);
+		expect(between.proposals).toEqual([]);
+		expect(between.cannot).toBe(
+			'No change of rounds, rests or working times brings it to 120 min; 100 min is the nearest. Take a block out or put one in.'
+		);
+		expect(fit('3 x 3000 s plank, rest 5', 130).cannot).toContain('150 min is the nearest');
+		expect(fit('3 x 3000 s plank, rest 5', 3).cannot).toContain('50 min is the nearest');
+		expect(fit('3 x 3000 s plank, rest 5', 1000).cannot).toContain('351 min is the nearest');
+	});
+
+	it('fits from 2 % on', () => {
+		// 1020 s as it is.
+		const text = '12 x 10 squat 2-0-1, rest 60';
+		expect(fit(text, 1000 / 60).cannot).toBe('It fits as it is.');
+		expect(fit(text, 1020 / 0.9801 / 60).cannot).toBe('It fits as it is.');
+		expect(fit(text, 1019 / 1.02 / 60 - 0.01).cannot).toBeNull();
+		expect(fit(text, 17).proposals).toEqual([]);
+	});
+
+	it('offers each way once, the nearest first, with what going through repeats less costs', () => {
+		const { proposals } = fit('12 x 10 squat 2-0-1, rest 60', 11);
+		expect(
+			proposals.map(({ name, after, distance }) => [name, after, Math.round(distance * 1000) / 1000])
+		).toEqual([
+			// Ten sets with 40 s: 0.1 + 3 × 2/12 and 0.1 + 20/60.
+			['A little of everything', 660, 1.033],
+			['Fewer or more rounds and sets', 660, 1.1]
+		]);
+		const repeated = fit(
+			'repeat 3 times, rest 30:\ncircuit 2 rounds 40/20: squat + push-up\nend repeat',
+			470 / 60
+		).proposals.find((proposal) => proposal.session.repeats?.[0]?.times === 2);
+		expect(repeated?.distance).toBeCloseTo(3, 9);
+		expect(repeated?.changes).toEqual([{ block: 0, label: 'times', from: 3, to: 2, unit: '' }]);
+	});
+
 	it('every proposal is sound and within 2 % of the minutes', () => {
 		fc.assert(
 			fc.property(anySession, fc.integer({ min: 10, max: 60 }), (any, minutes) => {

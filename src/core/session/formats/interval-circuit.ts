@@ -121,7 +121,7 @@ export const intervalCircuit: Format<Circuit> = {
 	},
 
 	line: (block, part) =>
-		`circuit ${block.rounds} rounds ${block.work}/${block.rest}` +
+		`circuit ${roundsWords(block.rounds)} ${block.work}/${block.rest}` +
 		(block.roundRest === null ? '' : `, ${block.roundRest} between`) +
 		(block.keepLastRest ? ', last rest' : '') +
 		`: ${block.parts.map(part).join(' + ')}`

@@ -84,6 +84,6 @@ export const superset: Format<Superset> = {
 	},
 
 	line: (block, part) =>
-		`superset ${block.rounds} rounds, rest ${block.restInside} inside, ${block.restAfter} after: ` +
+		`superset ${roundsWords(block.rounds)}, rest ${block.restInside} inside, ${block.restAfter} after: ` +
 		block.parts.map(part).join(' + ')
 };

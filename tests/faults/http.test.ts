@@ -144,9 +144,40 @@ describe('check-ins over the wire', () => {
 		expect(faults.map((fault) => fault.field).sort()).toEqual(['day', 'done', 'effort', 'id']);
 	});
 
-	it('a body beyond the limit is too large', async () => {
-		const answer = await post('/api/me/checkins', JSON.stringify({ note: 'x'.repeat(8 * 1024 * 1024) }), me);
-		expect(answer.status).toBe(413);
+	/** A check-in of so many bytes, with a note of one letter again and again. */
+	const large = (bytes: number, letter: string) => {
+		const room = bytes - JSON.stringify({ note: '' }).length;
+		const wide = Buffer.byteLength(letter);
+		return JSON.stringify({ note: letter.repeat(Math.floor(room / wide)) + 'x'.repeat(room % wide) });
+	};
+	const MOST = 512 * 1024;
+
+	it.each(['x', 'ø', '語'])(
+		'of 512 kB is read, and said to be no check-in; one byte more is too large (%s)',
+		async (letter) => {
+			expect(Buffer.byteLength(large(MOST, letter))).toBe(MOST);
+			expect((await post('/api/me/checkins', large(MOST, letter), me)).status).toBe(400);
+			const refused = await post('/api/me/checkins', large(MOST + 1, letter), me);
+			expect(refused.status).toBe(413);
+			expect(await refused.json()).toMatchObject({ message: 'A check-in has 512 kB at most.' });
+		}
+	);
+
+	it('that does not say how long it is, is measured as it comes', async () => {
+		const stream = (text: string) => new Blob([text]).stream();
+		const send = (text: string) =>
+			fetch(`${server.url}/api/me/checkins`, {
+				method: 'POST',
+				headers: { cookie: me, 'content-type': 'application/json' },
+				body: stream(text),
+				duplex: 'half'
+			} as RequestInit);
+		expect((await send(large(MOST, '語'))).status).toBe(400);
+		expect((await send(large(MOST + 1, '語'))).status).toBe(413);
+	});
+
+	it('beyond what any page may send is too large as well', async () => {
+		expect((await post('/api/me/checkins', large(8 * 1024 * 1024, 'x'), me)).status).toBe(413);
 	});
 });
 

@@ -30,7 +30,7 @@ describe('changes to the days of a plan', () => {
 		expect(swapDays(plan, 1, 3).days[2]?.tests).toEqual(['t']);
 	});
 
-	it('put rest days in and take days releasedTo, with everything after them', () => {
+	it('put rest days in and take days out, with everything after them', () => {
 		expect(laid(insertDays(planOf('a', 'b', 'c'), 2))).toBe('a-bc');
 		expect(laid(removeDays(planOf('a', 'b', 'c'), 2))).toBe('ac');
 		expect(laid(removeDays(planOf('a'), 1))).toBe('a');

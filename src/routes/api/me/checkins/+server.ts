@@ -12,7 +12,7 @@ async function bodyOf(request: Request): Promise<unknown> {
 	const large = new Refusal(413, 'A check-in has 512 kB at most.');
 	if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw large;
 	const text = await request.text();
-	if (text.length > MOST_BYTES) throw large;
+	if (Buffer.byteLength(text) > MOST_BYTES) throw large;
 	try {
 		return parseJson(text);
 	} catch {

@@ -1,10 +1,11 @@
 // npm test: everything that must hold, from a fresh machine; ends with `N passed, N failed`.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { startPostgres } from './postgres.mjs';
-import { ensureBuilt, ensureInstalled, ROOT } from './setup.mjs';
+import { ensureInstalled, ROOT } from './setup.mjs';
 
 ensureInstalled();
 ensureChromium();
@@ -16,34 +17,59 @@ let failed = 0;
 /** @type {string[]} */
 const broken = [];
 
+const PLAIN = { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0' };
+/** @param {number} began */
+const took = (began) => `  (${((Date.now() - began) / 1000).toFixed(0)} s)`;
+/** @param {string} program path of its script below node_modules */
+const script = (program) => join(ROOT, 'node_modules', program);
+
 /**
  * Runs a program of node_modules.
- * @param {string} program path of its script below node_modules
+ * @param {string} program
  * @param {string[]} args
  * @param {Record<string, string>} [env]
  */
 function node(program, args, env = {}) {
 	const began = Date.now();
-	const { status } = spawnSync(process.execPath, [join(ROOT, 'node_modules', program), ...args], {
+	const { status } = spawnSync(process.execPath, [script(program), ...args], {
 		cwd: ROOT,
 		stdio: 'inherit',
-		env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0', ...env }
+		env: { ...PLAIN, ...env }
 	});
-	console.log(`  (${((Date.now() - began) / 1000).toFixed(0)} s)`);
+	console.log(took(began));
 	return status === 0;
 }
 
 /**
- * A check that holds or does not.
- * @param {string} name @param {string} program @param {string[]} args
+ * A check that holds or does not. What it says is written when it is done, so that several may run at once.
+ * @param {string} name
+ * @param {string} path of the script
+ * @param {string[]} args
  */
-function check(name, program, args) {
-	console.log(`\n== ${name}`);
-	if (node(program, args)) passed++;
+async function check(name, path, args) {
+	const began = Date.now();
+	const child = spawn(process.execPath, [path, ...args], { cwd: ROOT, env: PLAIN });
+	let said = '';
+	for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+	const status = await new Promise((resolve) => child.once('close', resolve));
+	console.log(`\n== ${name}\n${said.trimEnd()}\n${took(began)}`);
+	if (status === 0) passed++;
 	else {
 		failed++;
 		broken.push(name);
 	}
+}
+
+/**
+ * Does pieces of work, as many at once as there are cores.
+ * @param {(() => Promise<void>)[]} pieces the longest first
+ */
+async function together(pieces) {
+	const left = [...pieces];
+	const worker = async () => {
+		for (let next = left.shift(); next; next = left.shift()) await next();
+	};
+	await Promise.all(Array.from({ length: availableParallelism() }, worker));
 }
 
 /**
@@ -76,19 +102,20 @@ const vitest = (more, env) => (/** @type {string} */ report) =>
 		env
 	);
 
-check('types are generated', '@sveltejs/kit/svelte-kit.js', ['sync']);
-check('formatting', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
-check('lint', 'eslint/bin/eslint.js', ['--max-warnings', '0', '.']);
-check('types', 'svelte-check/bin/svelte-check', ['--fail-on-warnings', '--output', 'human']);
-check('directions', 'dependency-cruiser/bin/dependency-cruise.mjs', [
-	'src',
-	'--config',
-	'.dependency-cruiser.cjs'
+await check('types are generated', script('@sveltejs/kit/svelte-kit.js'), ['sync']);
+await together([
+	() => check('lint', script('eslint/bin/eslint.js'), ['--max-warnings', '0', '.']),
+	() => check('build', join(ROOT, 'scripts', 'build.mjs'), []),
+	() => check('types', script('svelte-check/bin/svelte-check'), ['--fail-on-warnings', '--output', 'human']),
+	() => check('formatting', script('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']),
+	() => check('unused code', script('knip/bin/knip.js'), ['--no-config-hints']),
+	() =>
+		check('directions', script('dependency-cruiser/bin/dependency-cruise.mjs'), [
+			'src',
+			'--config',
+			'.dependency-cruiser.cjs'
+		])
 ]);
-check('unused code', 'knip/bin/knip.js', ['--no-config-hints']);
-
-console.log('\n== build');
-ensureBuilt();
 suite('unit, reference, server and fault tests', vitest([]), vitestCount);
 
 const postgres = await startPostgres();

@@ -32,7 +32,7 @@ const dullWeeks: PlanCheck = ({ resolved, practice: { house } }) => {
 			rule: 'nothing new',
 			severity: 'watch',
 			title: `${dull.length > 1 ? 'Weeks' : 'Week'} ${listed(dull.map(({ week }) => week))}: the same as the week before`,
-			figure: `No exercise that the last ${counted(house.dullAfter, 'session')} did not have, and no step of a rule; what looks like laziness is mostly boredom.`,
+			figure: `No exercise that the last ${counted(house.dullAfter, 'session')} did not have, and no step of a rule; people tire of the same sessions sooner than of training.`,
 			place: { days: dull.flatMap(({ days }) => days.filter((day) => day.prescribed).map((day) => day.day)) },
 			source: COMMON,
 			remedy: null

@@ -1,0 +1,4 @@
+// Builds what is not current, and nothing else.
+import { ensureBuilt } from './setup.mjs';
+
+ensureBuilt();

@@ -54,7 +54,12 @@
 		Chart.defaults.font.size = 12;
 		Chart.defaults.color = colours.text;
 		Chart.defaults.animation = false;
-		const chart = new Chart(canvas, config(colours));
+		const drawn = config(colours);
+		// One row of values is named by the chart; several need a name each to be told apart.
+		const unnamed = drawn.data.datasets.length > 1 && drawn.data.datasets.some((set) => !set.label);
+		if (unnamed) throw new Error(`a row of the chart “${label}” has no name`);
+		Chart.defaults.plugins.legend.display = drawn.data.datasets.length > 1;
+		const chart = new Chart(canvas, drawn);
 		return () => chart.destroy();
 	});
 </script>

@@ -36,6 +36,7 @@
 			labels: hours.map((h) => timeIn(zone, h.from)),
 			datasets: [
 				{
+					label: 'people',
 					data: hours.map((h) => h.people.length),
 					backgroundColor: hours.map((h) => (h.from <= now ? colours.work : colours.pale)),
 					borderColor: colours.work,

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Lock from '@lucide/svelte/icons/lock';
 	import { tick } from 'svelte';
 	import { MUSCLES } from '$core/exercise';
 	import type { ResolvedDay } from '$core/plan';
@@ -152,8 +153,9 @@
 							>{dayText(dateOfDay(day.day, startsOn)).slice(4)}</span
 						>
 						{#if day.day <= releasedTo}<span
-								class="quiet ml-auto"
-								title="This day is released: it keeps its place">released</span
+								class="quiet ml-auto self-center"
+								title="This day is released: it keeps its place"
+								><Lock class="size-3" aria-hidden="true" /><span class="sr-only">released</span></span
 							>{/if}
 					</p>
 					{#if cancelled.has(day.day)}<p class="attention truncate text-[12px] font-semibold">

@@ -112,9 +112,7 @@
 
 	<section aria-labelledby="reach-out">
 		<h2 id="reach-out">Reach out</h2>
-		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">
-			two due days or more without a sign of life
-		</p>
+		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">no check-in for two due days or more</p>
 		{#if data.silent.length === 0}
 			<div class="mt-3">
 				<Empty

@@ -70,8 +70,11 @@ export function moveBlock(session: Session, from: number, to: number): Session {
 	const [moved] = blocks.splice(from, 1);
 	if (!moved) return session;
 	const inside = around(blocks, to);
-	const besideOwn = [blocks[to - 1], blocks[to]].some((beside) => beside?.within === moved.within);
-	blocks.splice(to, 0, { ...moved, within: inside ?? (besideOwn ? moved.within : null) });
+	// It stays in its repeat where it stands beside the others of it, or has it to itself.
+	const others = blocks.filter(({ within }) => within === moved.within);
+	const besideOwn = [blocks[to - 1], blocks[to]].some((beside) => beside && others.includes(beside));
+	const stays = besideOwn || others.length === 0;
+	blocks.splice(to, 0, { ...moved, within: inside ?? (stays ? moved.within : null) });
 	return assembled(session, blocks);
 }
 

@@ -11,6 +11,7 @@ import { takeDaysOff } from '$lib/server/plan/days-off';
 import { layDays } from '$lib/server/plan/plan';
 import { saveHouse } from '$lib/server/practice/practice';
 import { createSession, saveSession } from '$lib/server/session/sessions';
+import { BEAM } from '../support/beam';
 import {
 	body,
 	FRAME,
@@ -81,24 +82,7 @@ describe('a change shows at once', () => {
 		await saveHouse(context.db, world.coach.id, { ...DEFAULT_HOUSE, stretchHold: 45 });
 		expect((await standing()).practice.house.stretchHold).toBe(45);
 		expect((await standing()).practice.library.find('Beam lift')).toBeNull();
-		const id = await createExercise(context, world.coach.id, {
-			name: 'Beam lift',
-			countedIn: 'reps',
-			perSide: false,
-			tempo: [3, 0, 2, 0],
-			pattern: 'hinge',
-			primary: ['glutes'],
-			assisting: [],
-			equipment: [],
-			position: 'standing',
-			impact: 'none',
-			balance: 0,
-			cues: ['Hips back'],
-			cautions: [],
-			looksLike: 'Hip hinge',
-			easier: null,
-			harder: null
-		});
+		const id = await createExercise(context, world.coach.id, BEAM);
 		expect((await standing()).practice.library.find('Beam lift')).toMatchObject({ retired: false });
 		await retireExercise(context, world.coach.id, id, true);
 		expect((await standing()).practice.library.find('Beam lift')).toMatchObject({ retired: true });

@@ -1,62 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import type { Practice } from '../practice';
-import { parseSessionText } from '../session';
 import { changedFindings, checkPlan, type PlanCheckOptions } from './check-plan';
 import { putDays, swapDays } from './edit';
 import type { PlanFinding } from './finding';
-import { resolvePlan, type PlanSession } from './resolved-plan';
-import {
-	DEFAULT_AUDIENCE,
-	EMPTY_PLAN,
-	newRule,
-	newBenchmark,
-	REST_DAY,
-	type Plan,
-	type PlannedDay
-} from './model';
+import { resolvePlan } from './resolved-plan';
+import { DEFAULT_AUDIENCE, EMPTY_PLAN, newBenchmark, newRule, type Plan } from './model';
+import { LETTERED, letteredPlan } from '../../../tests/support/plans';
 import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 
-const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
-	L: ['train', '4 x 10 goblet squat @ 12 kg, rest 60\n4 x 10 Romanian deadlift @ 12 kg, rest 60'],
-	U: ['train', '4 x 10 push-up, rest 60\n4 x 10 band row, rest 60'],
-	B: [
-		'train',
-		'3 x 10 push-up, rest 60\n3 x 10 band row, rest 60\n3 x 10 squat, rest 60\n3 x 30 s plank, rest 30\n3 x 10 glute bridge, rest 30\n3 x 10 curl @ 5 kg, rest 30'
-	],
-	S: ['cardio', 'steady 40 min, talk test: brisk walk'],
-	H: ['cardio', 'hiit 8 x 30/90: hill run + easy walk'],
-	E: ['train', 'emom 8 min: 10 squat / 8 push-up'],
-	J: ['train', '3 x 10 jump squat, rest 60'],
-	T: ['test', '1 x 60 s plank, rest 60'],
-	'?': ['train', '']
-};
-const sessions: PlanSession[] = Object.entries(SESSIONS).map(([key, [, text]]) => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return { key, name: `Session ${key}`, body: session };
-});
-
-/** A letter a day; `-` rests, `?` trains without a session. */
-const planOf = (letters: string, more: Partial<Plan> = {}): Plan => ({
-	...EMPTY_PLAN,
-	days: [...letters.replace(/\s/g, '')].map((letter): PlannedDay => {
-		if (letter === '-') return REST_DAY;
-		return {
-			kind: SESSIONS[letter]?.[0] ?? 'train',
-			session: letter === '?' ? null : letter,
-			effort: null,
-			tests: []
-		};
-	}),
-	...more
-});
 const find = (
 	plan: Plan,
 	rule: string,
 	more: PlanCheckOptions = {},
 	practice: Practice = PRACTICE
 ): PlanFinding[] =>
-	checkPlan(resolvePlan(plan, sessions, practice), practice, more).filter((finding) => finding.rule === rule);
+	checkPlan(resolvePlan(plan, LETTERED, practice), practice, more).filter((finding) => finding.rule === rule);
 /** What is left of a finding after its remedy. */
 const mended = (plan: Plan, rule: string, more: PlanCheckOptions = {}) => {
 	const [finding] = find(plan, rule, more);
@@ -68,20 +26,20 @@ const TEST = newBenchmark('t', 'Plank', 'Plank', 'longest hold');
 
 describe('checks over the weeks', () => {
 	it('see the same muscles hard two days running, and swap a day away', () => {
-		const [found] = find(planOf('LL-U-S-'), 'hard two days running');
+		const [found] = find(letteredPlan('LL-U-S-'), 'hard two days running');
 		expect(found).toMatchObject({ place: { days: [1, 2] }, severity: 'watch' });
 		expect(found?.figure).toContain('8 and 8 sets on glutes');
-		expect(mended(planOf('LL-U-S-'), 'hard two days running')).toEqual([]);
-		expect(find(planOf('LUL-S--'), 'hard two days running')).toEqual([]);
+		expect(mended(letteredPlan('LL-U-S-'), 'hard two days running')).toEqual([]);
+		expect(find(letteredPlan('LUL-S--'), 'hard two days running')).toEqual([]);
 		expect(
-			find(planOf('LL-U-S-'), 'hard two days running', {}, practiceWith({ house: { hardSets: 9 } }))
+			find(letteredPlan('LL-U-S-'), 'hard two days running', {}, practiceWith({ house: { hardSets: 9 } }))
 		).toEqual([]);
 		// Across the end of a week too.
-		expect(find(planOf('U-S---L L------'), 'hard two days running')[0]?.place.days).toEqual([7, 8]);
+		expect(find(letteredPlan('U-S---L L------'), 'hard two days running')[0]?.place.days).toEqual([7, 8]);
 	});
 
 	it('gather the same clash of several weeks, and say nothing of days that are released', () => {
-		const plan = planOf('LL----- LL----- LL-----');
+		const plan = letteredPlan('LL----- LL----- LL-----');
 		const [all, ...more] = find(plan, 'hard two days running');
 		expect(more).toEqual([]);
 		expect(all).toMatchObject({ place: { days: [1, 2, 8, 9, 15, 16] } });
@@ -97,54 +55,60 @@ describe('checks over the weeks', () => {
 	});
 
 	it('see training days without a session, and weeks without training', () => {
-		expect(find(planOf('L?-?---'), 'day without a session')[0]).toMatchObject({ place: { days: [2, 4] } });
-		expect(mended(planOf('L?-?---'), 'day without a session')).toEqual([]);
-		expect(find(planOf('L------ -------'), 'week without training')[0]?.title).toBe('Week 2 has no training');
+		expect(find(letteredPlan('L?-?---'), 'day without a session')[0]).toMatchObject({
+			place: { days: [2, 4] }
+		});
+		expect(mended(letteredPlan('L?-?---'), 'day without a session')).toEqual([]);
+		expect(find(letteredPlan('L------ -------'), 'week without training')[0]?.title).toBe(
+			'Week 2 has no training'
+		);
 	});
 
 	it('see more than six training days in a row', () => {
-		expect(find(planOf('UUUUUU- UUUUUU-'), 'no rest day')).toEqual([]);
-		expect(find(planOf('UUUUUUU U------'), 'no rest day')[0]?.title).toContain('8 training days in a row');
-		expect(mended(planOf('UUUUUUU UUU----'), 'no rest day')).toEqual([]);
+		expect(find(letteredPlan('UUUUUU- UUUUUU-'), 'no rest day')).toEqual([]);
+		expect(find(letteredPlan('UUUUUUU U------'), 'no rest day')[0]?.title).toContain(
+			'8 training days in a row'
+		);
+		expect(mended(letteredPlan('UUUUUUU UUU----'), 'no rest day')).toEqual([]);
 	});
 
 	it('see sessions over the budget, in the weeks in which they are', () => {
 		// An EMOM of two groups: a round more is two minutes more.
 		const longer = [rule({ session: 'E' }, [{ kind: 'rounds', rounds: 1 }])];
-		const plan = planOf('E------ E------ E------', { rules: longer });
-		const minutes = resolvePlan(plan, sessions, PRACTICE).days.map((day) => day.minutes);
+		const plan = letteredPlan('E------ E------ E------', { rules: longer });
+		const minutes = resolvePlan(plan, LETTERED, PRACTICE).days.map((day) => day.minutes);
 		expect(minutes.filter(Boolean)).toEqual([8, 10, 12]);
 		expect(find(plan, 'over the budget', { budgetMinutes: 11 })[0]).toMatchObject({ place: { days: [15] } });
 		expect(find(plan, 'over the budget', { budgetMinutes: 12 })).toEqual([]);
 	});
 
 	it('see guidance missed: strengthening days, sets a week, aerobic minutes, cardio', () => {
-		const whole = planOf('B-S-BHS B-S-BHS');
+		const whole = letteredPlan('B-S-BHS B-S-BHS');
 		expect(find(whole, 'strengthening days')).toEqual([]);
-		expect(find(planOf('L-S-L--'), 'strengthening days')[0]?.title).toContain('chest');
+		expect(find(letteredPlan('L-S-L--'), 'strengthening days')[0]?.title).toContain('chest');
 		expect(find(whole, 'sets a week')[0]?.figure).toContain('in 2 weeks');
 		// 2 × 40 min moderate; 8 × 30 s with 7 × 90 s between are 14.5 min vigorous and count twice: 80 + 29.
 		expect(find(whole, 'aerobic minutes')[0]?.figure).toContain('Week 1 has 109');
-		expect(find(planOf('SSSSB--'), 'aerobic minutes')).toEqual([]);
+		expect(find(letteredPlan('SSSSB--'), 'aerobic minutes')).toEqual([]);
 		expect(find(whole, 'hard cardio')[0]?.title).toBe('Hard cardio 1 times a week, not 2');
 		expect(find(whole, 'steady cardio')).toEqual([]);
-		expect(find(planOf('L-H-S--', {}), 'hard cardio after lifting')).toEqual([]);
+		expect(find(letteredPlan('L-H-S--', {}), 'hard cardio after lifting')).toEqual([]);
 	});
 
 	it('see a week much harder than the one before, alike days, and a lighter week that never comes', () => {
-		expect(find(planOf('U-U-U-- U-U-UL-'), 'rise of the week')[0]?.title).toMatch(
+		expect(find(letteredPlan('U-U-U-- U-U-UL-'), 'rise of the week')[0]?.title).toMatch(
 			/Week 2 is \d+ % harder than week 1/
 		);
-		expect(find(planOf('U-U-U-- U-U-U--'), 'rise of the week')).toEqual([]);
-		expect(find(planOf('UUUUUUU'), 'monotony')).toEqual([]);
-		expect(find(planOf('UUUUUU-'), 'monotony')[0]?.figure).toContain('Monotony 2.3');
-		const never = planOf('U------ U------ U------', { deload: { every: 4, keep: 0.6 } });
+		expect(find(letteredPlan('U-U-U-- U-U-U--'), 'rise of the week')).toEqual([]);
+		expect(find(letteredPlan('UUUUUUU'), 'monotony')).toEqual([]);
+		expect(find(letteredPlan('UUUUUU-'), 'monotony')[0]?.figure).toContain('Monotony 2.3');
+		const never = letteredPlan('U------ U------ U------', { deload: { every: 4, keep: 0.6 } });
 		expect(find(never, 'lighter week')[0]?.title).toBe('The lighter week never comes');
 		expect(mended(never, 'lighter week')).toEqual([]);
 	});
 
 	it('see a test without its repeat, and lay it', () => {
-		const plan = planOf('T-U-U-- U-U-U-- U-U-UT-', { tests: [TEST] });
+		const plan = letteredPlan('T-U-U-- U-U-U-- U-U-UT-', { tests: [TEST] });
 		expect(find(plan, 'test and repeat')[0]?.title).toBe('Plank is on no day');
 		const once = putDays(plan, [1], { tests: ['t'] });
 		expect(find(once, 'test and repeat')[0]?.title).toBe('Plank has no repeat');
@@ -153,33 +117,33 @@ describe('checks over the weeks', () => {
 		expect(find(putDays(plan, [10, 20], { tests: ['t'] }), 'test and repeat')[0]?.title).toBe(
 			'Plank begins late'
 		);
-		expect(mended(planOf('T-U-U-- U-U-UT-', { tests: [TEST] }), 'test day without a test')).toEqual([]);
-		expect(find(planOf('U-U-U-- U-U-U--'), 'no test')).toHaveLength(1);
+		expect(mended(letteredPlan('T-U-U-- U-U-UT-', { tests: [TEST] }), 'test day without a test')).toEqual([]);
+		expect(find(letteredPlan('U-U-U-- U-U-U--'), 'no test')).toHaveLength(1);
 	});
 
 	it('see a hard day before a test', () => {
-		const plan = planOf('LT-----', {});
+		const plan = letteredPlan('LT-----', {});
 		expect(find(plan, 'tired into a test')[0]?.place.days).toEqual([1, 2]);
 		expect(mended(plan, 'tired into a test')).toEqual([]);
 	});
 
 	it('see a week that brings nothing new', () => {
-		const same = planOf('U-L---- U-L----');
+		const same = letteredPlan('U-L---- U-L----');
 		expect(find(same, 'nothing new')[0]?.title).toContain('Week 2: the same');
 		expect(
 			find({ ...same, rules: [rule({ exercise: 'Push-up' }, [{ kind: 'reps', reps: 1 }])] }, 'nothing new')
 		).toEqual([]);
-		expect(find(planOf('U-L---- U-B----'), 'nothing new')).toEqual([]);
+		expect(find(letteredPlan('U-L---- U-B----'), 'nothing new')).toEqual([]);
 	});
 
 	it('see equipment that is needed once only', () => {
-		expect(find(planOf('LUJ-JJJ L-J----'), 'equipment on one day')[0]?.title).toBe(
+		expect(find(letteredPlan('LUJ-JJJ L-J----'), 'equipment on one day')[0]?.title).toBe(
 			'A band is needed on day 2 alone'
 		);
 	});
 
 	it('see where a rule runs into a wall, in which week, and offer a way', () => {
-		const emom = planOf('E------ E------ E------ E------ E------', {
+		const emom = letteredPlan('E------ E------ E------ E------ E------', {
 			rules: [rule({ exercise: 'squat' }, [{ kind: 'reps', reps: 2 }])]
 		});
 		const [full] = find(emom, 'progression');
@@ -190,70 +154,72 @@ describe('checks over the weeks', () => {
 		expect(after?.rules).toHaveLength(2);
 		expect(find(after ?? emom, 'progression')).toEqual([]);
 
-		const heavy = planOf('L------ L------ L------', {
+		const heavy = letteredPlan('L------ L------ L------', {
 			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'load', kg: 2 }])],
 			audience: { ...DEFAULT_AUDIENCE, heaviestKg: 14 }
 		});
 		expect(find(heavy, 'progression')[0]?.title).toBe('Week 3, Session L: Goblet squat at 16 kg');
 		expect(mended(heavy, 'progression')).toEqual([]);
 
-		const longer = planOf('U------ U------ U------', {
+		const longer = letteredPlan('U------ U------ U------', {
 			rules: [rule({ session: 'U' }, [{ kind: 'rounds', rounds: 1 }])]
 		});
 		expect(find(longer, 'progression', { budgetMinutes: 15 })[0]?.title).toContain(
 			'Week 3, Session U: over the budget'
 		);
 
-		const top = planOf('L------ L------ L------', {
+		const top = letteredPlan('L------ L------ L------', {
 			rules: [rule({ exercise: 'goblet squat' }, [{ kind: 'variation' }])]
 		});
 		expect(find(top, 'progression')[0]?.title).toContain('hardest variation');
 
-		const idle = planOf('U------', { rules: [rule({ exercise: 'Rope haul' }, [{ kind: 'reps', reps: 1 }])] });
+		const idle = letteredPlan('U------', {
+			rules: [rule({ exercise: 'Rope haul' }, [{ kind: 'reps', reps: 1 }])]
+		});
 		expect(find(idle, 'progression')[0]?.title).toContain('changes nothing');
 		expect(mended(idle, 'progression')).toEqual([]);
 	});
 
 	it('leave tests as they are, whatever the week: they are always taken under the same conditions', () => {
-		const plan = planOf('T------ T------', {
+		const plan = letteredPlan('T------ T------', {
 			deload: { every: 2, keep: 0.5 },
 			rules: [rule({ exercise: 'Plank' }, [{ kind: 'seconds', seconds: 5 }])]
 		});
-		const { days } = resolvePlan(plan, sessions, PRACTICE);
+		const { days } = resolvePlan(plan, LETTERED, PRACTICE);
 		expect(days[7]?.prescribed?.session).toBe(days[0]?.prescribed?.session);
 		expect(days[7]?.light).toBe(true);
 	});
 
 	it('see what does not fit the audience', () => {
 		const beginners = { level: 'beginner', items: ['mat'], heaviestKg: 8 } as const;
-		expect(find(planOf('J------', { audience: beginners }), 'audience, level')[0]).toMatchObject({
+		expect(find(letteredPlan('J------', { audience: beginners }), 'audience, level')[0]).toMatchObject({
 			severity: 'safety'
 		});
-		expect(find(planOf('U------', { audience: beginners }), 'audience, equipment')[0]?.title).toContain(
+		expect(find(letteredPlan('U------', { audience: beginners }), 'audience, equipment')[0]?.title).toContain(
 			'band'
 		);
-		expect(mended(planOf('U------', { audience: beginners }), 'audience, equipment')).toEqual([]);
-		expect(find(planOf('L------', { audience: beginners }), 'audience, load')[0]?.title).toContain(
+		expect(mended(letteredPlan('U------', { audience: beginners }), 'audience, equipment')).toEqual([]);
+		expect(find(letteredPlan('L------', { audience: beginners }), 'audience, load')[0]?.title).toContain(
 			'Goblet squat 12 kg'
 		);
 	});
 
 	it('say nothing of an empty plan, and what a move would bring and end', () => {
 		expect(checkPlan(resolvePlan(EMPTY_PLAN, [], PRACTICE), PRACTICE)).toEqual([]);
-		const plan = planOf('L-L-U--');
-		const before = checkPlan(resolvePlan(plan, sessions, PRACTICE), PRACTICE);
-		const after = checkPlan(resolvePlan(swapDays(plan, 2, 3), sessions, PRACTICE), PRACTICE);
+		const plan = letteredPlan('L-L-U--');
+		const before = checkPlan(resolvePlan(plan, LETTERED, PRACTICE), PRACTICE);
+		const after = checkPlan(resolvePlan(swapDays(plan, 2, 3), LETTERED, PRACTICE), PRACTICE);
 		const { brings } = changedFindings(before, after);
 		expect(brings.map(({ rule: name }) => name)).toContain('hard two days running');
 		expect(changedFindings(before, before)).toEqual({ brings: [], ends: [] });
 	});
 
 	it('give every finding a figure and a source, and every remedy a plan', () => {
-		const plan = planOf('LL?TUUU JJJJJJJ LLHESHB', {
+		const plan = letteredPlan('LL?TUUU JJJJJJJ LLHESHB', {
 			tests: [TEST],
 			rules: [rule({ session: 'L' }, [{ kind: 'variation' }])]
 		});
-		const findings = checkPlan(resolvePlan(plan, sessions, PRACTICE), PRACTICE, { budgetMinutes: 10 });
+		const findings = checkPlan(resolvePlan(plan, LETTERED, PRACTICE), PRACTICE, { budgetMinutes: 10 });
 		expect(findings.length).toBeGreaterThan(10);
 		for (const { rule: name, title, figure, source, remedy } of findings) {
 			expect(

@@ -1,54 +1,11 @@
 /** What the checks over the weeks say of whole plans, word by word, and the plan that each remedy makes. */
 import { describe, expect, it } from 'vitest';
-import { parseSessionText } from '../session';
 import { checkPlan, type PlanCheckOptions } from './check-plan';
-import {
-	DEFAULT_AUDIENCE,
-	EMPTY_PLAN,
-	newBenchmark,
-	newRule,
-	REST_DAY,
-	type Plan,
-	type PlannedDay
-} from './model';
-import { resolvePlan, type PlanSession } from './resolved-plan';
+import { DEFAULT_AUDIENCE, newBenchmark, newRule, type Plan } from './model';
+import { resolvePlan } from './resolved-plan';
+import { LETTERED, letteredPlan } from '../../../tests/support/plans';
 import { PRACTICE } from '../../../tests/support/practice';
 
-const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
-	L: ['train', '4 x 10 goblet squat @ 12 kg, rest 60\n4 x 10 Romanian deadlift @ 12 kg, rest 60'],
-	U: ['train', '4 x 10 push-up, rest 60\n4 x 10 band row, rest 60'],
-	B: [
-		'train',
-		'3 x 10 push-up, rest 60\n3 x 10 band row, rest 60\n3 x 10 squat, rest 60\n3 x 30 s plank, rest 30\n3 x 10 glute bridge, rest 30\n3 x 10 curl @ 5 kg, rest 30'
-	],
-	S: ['cardio', 'steady 40 min, talk test: brisk walk'],
-	H: ['cardio', 'hiit 8 x 30/90: hill run + easy walk'],
-	E: ['train', 'emom 8 min: 10 squat / 8 push-up'],
-	J: ['train', '3 x 10 jump squat, rest 60'],
-	T: ['test', '1 x 60 s plank, rest 60'],
-	W: ['train', '6 x 10 goblet squat 4-1-2-1 @ 12 kg, rest 120\n6 x 10 Romanian deadlift @ 12 kg, rest 120']
-};
-const sessions: PlanSession[] = Object.entries(SESSIONS).map(([key, [, text]]) => ({
-	key,
-	name: `Session ${key}`,
-	body: parseSessionText(text, PRACTICE).session
-}));
-
-/** A letter a day; `-` rests, `?` trains without a session, `~` is active rest. */
-const planOf = (letters: string, more: Partial<Plan> = {}): Plan => ({
-	...EMPTY_PLAN,
-	days: [...letters.replace(/ /g, '')].map((letter): PlannedDay =>
-		letter === '-'
-			? REST_DAY
-			: {
-					kind: SESSIONS[letter]?.[0] ?? 'train',
-					session: letter === '?' ? null : letter,
-					effort: null,
-					tests: []
-				}
-	),
-	...more
-});
 /** Its days as letters again, and what else a remedy may have changed. */
 function told(plan: Plan, before: Plan): string {
 	const letters = plan.days.map(({ session, kind, tests }, i) => {
@@ -67,8 +24,8 @@ function told(plan: Plan, before: Plan): string {
 }
 /** Every finding in a line or two. */
 function all(letters: string, more: Partial<Plan> = {}, options: PlanCheckOptions = {}): string[] {
-	const plan = planOf(letters, more);
-	return checkPlan(resolvePlan(plan, sessions, PRACTICE), PRACTICE, options).flatMap(
+	const plan = letteredPlan(letters, more);
+	return checkPlan(resolvePlan(plan, LETTERED, PRACTICE), PRACTICE, options).flatMap(
 		({ severity, rule, title, figure, place, remedy }) => [
 			`${severity}, ${rule}: ${title}. ${figure} (${place.days.join(' ')}${place.progression ? `, rule ${place.progression}` : ''})`,
 			...(remedy ? [`→ ${remedy.label}: ${told(remedy.apply(plan), plan)}`] : [])
@@ -338,7 +295,7 @@ describe('plans as the checks see them', () => {
 		expect(
 			all('U-U-U-- T-U-U-- U-U-U-T', {
 				tests: [TEST],
-				days: planOf('U-U-U-- T-U-U-- U-U-U-T').days.map((day, i) =>
+				days: letteredPlan('U-U-U-- T-U-U-- U-U-U-T').days.map((day, i) =>
 					i === 7 ? { ...day, tests: ['t'] } : day
 				)
 			})

@@ -8,8 +8,9 @@ const MORNING = 7 * 60 + 40;
 
 /** Moves the demo clock on and lets the invented people live through the time between, or goes back. */
 export const POST: RequestHandler = async ({ request, locals }) => {
-	const { app, coach } = locals;
+	const { app, visitor } = locals;
 	const world = demoWorld();
+	const coach = await visitor.coach();
 	if (!app.demoClock || !world || !coach) error(404, 'There is no such page here.');
 	const form = await request.formData();
 	const move = form.get('move');

@@ -1,5 +1,6 @@
 import { checkIn } from '$lib/server/attendance/check-in';
 import { Refusal } from '$lib/server/platform/errors';
+import { textWithin } from '$lib/server/web/body';
 import { orJson } from '$lib/server/web/http';
 import { parseJson } from '$lib/server/web/json';
 import { personIn } from '$lib/server/web/viewer';
@@ -9,10 +10,7 @@ import type { RequestHandler } from './$types';
 const MOST_BYTES = 512 * 1024;
 
 async function bodyOf(request: Request): Promise<unknown> {
-	const large = new Refusal(413, 'A check-in has 512 kB at most.');
-	if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw large;
-	const text = await request.text();
-	if (Buffer.byteLength(text) > MOST_BYTES) throw large;
+	const text = await textWithin(request, MOST_BYTES, 'A check-in has 512 kB at most.');
 	try {
 		return parseJson(text);
 	} catch {

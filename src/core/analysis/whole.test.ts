@@ -5,9 +5,7 @@ import { PRACTICE } from '../../../tests/support/practice';
 import { balanceOf } from './balance';
 import { callSheetOf } from './call-sheet';
 import { checkSession } from './check-session';
-import { compareSessions } from './compare';
 import { outlineOf } from './outline';
-import { goesOf, workOf } from './work';
 
 const read = (text: string): Session => {
 	const { session, faults } = parseSessionText(text, PRACTICE);
@@ -327,124 +325,6 @@ describe('balanceOf', () => {
 			)
 		} as Session;
 		expect(some(balanceOf(strange, PRACTICE).sets)).toEqual({ biceps: 3, forearms: 1.5 });
-	});
-});
-
-describe('goesOf', () => {
-	const goes = (text: string) => {
-		const session = read(text);
-		return goesOf(session, compileSession(session, PRACTICE), PRACTICE.library).map(
-			({ block, partIndex, exercise, segment, rested, worked }) =>
-				[block, partIndex, exercise?.name ?? null, segment.start, segment.side, rested, worked] as const
-		);
-	};
-
-	it('takes two sides for one, and says how long the rest before was and how much was worked', () => {
-		expect(
-			goes('warm-up: 1 x 10 squat\n2 x 8 per side one-arm row, rest 30\n1 x 10 anvil lift\n2 x 10 squat')
-		).toEqual([
-			[0, 0, 'Squat', 0, 'both', null, 0],
-			// The work of the warm-up tires nobody.
-			[1, 0, 'One-arm row', 60, 'left', 30, 0],
-			[1, 0, 'One-arm row', 159, 'left', 30, 64],
-			[2, 0, null, 258, 'both', 30, 128],
-			[3, 0, 'Squat', 318, 'both', 30, 158],
-			[3, 0, 'Squat', 408, 'both', 60, 188]
-		]);
-	});
-
-	it('keeps sides of different exercises apart', () => {
-		const names = goes(
-			'superset 2 rounds, rest 10 inside, 30 after: 8 per side one-arm row + 8 per side reverse lunge'
-		);
-		expect(names.map(([, part, name, , side]) => [part, name, side])).toEqual([
-			[0, 'One-arm row', 'left'],
-			[1, 'Reverse lunge', 'left'],
-			[0, 'One-arm row', 'left'],
-			[1, 'Reverse lunge', 'left']
-		]);
-	});
-
-	it('has of the work every side', () => {
-		const session = read('1 x 8 per side one-arm row\n1 x 10 squat');
-		const work = workOf(session, compileSession(session, PRACTICE), PRACTICE.library);
-		expect(work.map(({ segment, exercise, block }) => [segment.side, exercise?.name, block.format])).toEqual([
-			['left', 'One-arm row', 'straight-sets'],
-			['right', 'One-arm row', 'straight-sets'],
-			['both', 'Squat', 'straight-sets']
-		]);
-	});
-});
-
-describe('compareSessions', () => {
-	const compare = (before: string, after: string) => compareSessions(read(before), read(after), PRACTICE);
-	const kinds = (before: string, after: string) =>
-		compare(before, after).blocks.map(({ kind, before: b, after: a }) => [
-			kind,
-			b?.index ?? null,
-			a?.index ?? null
-		]);
-
-	it('shows what changed, what went, what came, and what it comes to', () => {
-		expect(
-			compare(
-				'3 x 10 squat, rest 60\n3 x 10 curl @ 8 kg, rest 60\nrepeat 2 times, rest 30:\n2 x 30 s plank\nend repeat\nlink: A | https://a.example/x',
-				'setup 20 s: pair\n3 x 12 squat, rest 60\nsteady 20 min: brisk walk\nrepeat 3 times, rest 30:\n2 x 30 s plank\nend repeat\nrecovery: walk\nrecovery: bath'
-			)
-		).toEqual({
-			blocks: [
-				{
-					kind: 'changed',
-					before: { index: 0, line: '3 x 10 reps Squat, rest 60' },
-					after: { index: 0, line: '3 x 12 reps Squat, rest 60 (first: pair, 20 s)' }
-				},
-				{ kind: 'gone', before: { index: 1, line: '3 x 10 reps Curl @ 8 kg, rest 60' }, after: null },
-				{ kind: 'new', before: null, after: { index: 1, line: 'steady 20 min, talk test: Brisk walk' } },
-				{
-					kind: 'same',
-					before: { index: 2, line: '2 x 30 s Plank, rest 60' },
-					after: { index: 2, line: '2 x 30 s Plank, rest 60' }
-				}
-			],
-			notes: [
-				'repeats: blocks 3 to 3, 2 times, rest 30 → blocks 3 to 3, 3 times, rest 30',
-				'links: A (https://a.example/x) → none',
-				'what follows: none → walk, bath'
-			],
-			duration: { before: 780, after: 1928 },
-			work: { before: 330, after: 1488 },
-			repetitions: { before: 60, after: 36 }
-		});
-	});
-
-	it('keeps the order, and pairs what is most alike', () => {
-		expect(
-			kinds('3 x 10 squat\nsteady 20 min: brisk walk', 'steady 20 min: brisk walk\n3 x 10 squat')
-		).toEqual([
-			['gone', 0, null],
-			['same', 1, 0],
-			['new', null, 1]
-		]);
-		expect(kinds('3 x 10 squat', '3 x 10 curl\n3 x 10 squat\n3 x 10 plank shoulder tap')).toEqual([
-			['new', null, 0],
-			['same', 0, 1],
-			['new', null, 2]
-		]);
-		expect(kinds('3 x 10 curl\n3 x 10 squat\n3 x 10 floor press', '3 x 10 squat')).toEqual([
-			['gone', 0, null],
-			['same', 1, 0],
-			['gone', 2, null]
-		]);
-		expect(kinds('3 x 10 squat, rest 60', '4 x 8 squat, rest 90')).toEqual([['changed', 0, 0]]);
-		expect(kinds('steady 20 min: brisk walk', '4 x 8 squat, rest 90')).toEqual([
-			['gone', 0, null],
-			['new', null, 0]
-		]);
-	});
-
-	it('has nothing to say of two that are alike', () => {
-		expect(compare('note: a\n3 x 10 squat', 'note: a\n3 x 10 squat').notes).toEqual([]);
-		expect(compare('note: a\n3 x 10 squat', '3 x 10 squat').notes).toEqual(['note: a → none']);
 	});
 });
 

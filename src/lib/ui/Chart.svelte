@@ -58,7 +58,8 @@
 		// One row of values is named by the chart; several need a name each to be told apart.
 		const unnamed = drawn.data.datasets.length > 1 && drawn.data.datasets.some((set) => !set.label);
 		if (unnamed) throw new Error(`a row of the chart “${label}” has no name`);
-		Chart.defaults.plugins.legend.display = drawn.data.datasets.length > 1;
+		const legend = { display: drawn.data.datasets.length > 1, ...drawn.options?.plugins?.legend };
+		drawn.options = { ...drawn.options, plugins: { ...drawn.options?.plugins, legend } };
 		const chart = new Chart(canvas, drawn);
 		return () => chart.destroy();
 	});

@@ -1,7 +1,7 @@
 /** A participant's own days: where they stand, and what a day asks of them. */
 import {
 	personalSession,
-	type Override,
+	type PersonalSession,
 	type PersonDay,
 	type PersonalChange,
 	type LoggedSet,
@@ -171,18 +171,17 @@ async function ownSession(
 	at: number
 ): Promise<OwnSession | null> {
 	const version = await kept(db, `version ${versionId}`, revision, () => versionById(db, versionId));
-	const made = (overrides: readonly Override[]): OwnSession | null => {
-		const own = personalSession(version.body, day, overrides, practice);
-		return (
-			own && {
-				name: version.name,
-				versionId,
-				outline: outlineOf(own.session, practice),
-				asked: own.asked,
-				changes: own.changes
-			}
-		);
-	};
-	if (differs) return made(await overridesOf(db, enrolmentId, at));
-	return kept(db, `session ${versionId}`, revision, () => Promise.resolve(made([])));
+	const made = (own: PersonalSession | null): OwnSession | null =>
+		own && {
+			name: version.name,
+			versionId,
+			outline: outlineOf(own.session, practice),
+			asked: own.asked,
+			changes: own.changes
+		};
+	if (differs) return made(await prescriptionFor(db, enrolmentId, day, version.body, practice, at));
+	// Without differences it is the same for everybody, whatever the day.
+	return kept(db, `session ${versionId}`, revision, () =>
+		Promise.resolve(made(personalSession(version.body, day, [], practice)))
+	);
 }

@@ -1,6 +1,5 @@
-import { boolean, mixed, number, object } from 'yup';
-import { PLAN_LIMITS } from '$core/plan';
-import { dayList } from './excuse';
+import { boolean, mixed, object } from 'yup';
+import { dayList, oneDay } from './excuse';
 import { name } from './values';
 
 export type DaysOff = 'cancel' | 'excuse' | 'shift';
@@ -17,6 +16,6 @@ export const daysOffSchema = object({
 export const restoreSchema = object({ days: dayList() });
 
 export const unexcuseSchema = object({
-	day: number().integer().min(1).max(PLAN_LIMITS.days).required(),
+	day: oneDay(),
 	reason: reason()
 });

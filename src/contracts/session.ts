@@ -6,12 +6,12 @@ import {
 	number,
 	object,
 	string,
-	ValidationError,
 	type AnyObjectSchema,
 	type Lazy,
 	type Schema
 } from 'yup';
 import { byKind } from './by-kind';
+import { MOST_FAULTS, readAs } from './read';
 import { name, optional } from './values';
 import {
 	formatNamed,
@@ -19,6 +19,7 @@ import {
 	isFormat,
 	LIMITS,
 	ROLES,
+	countFaults,
 	sessionFaults,
 	type Extra,
 	type ExtraField,
@@ -247,20 +248,25 @@ export const sessionReference = mixed()
 	.required()
 	.meta({ json: { $ref: 'session-1.json' } });
 
+/** What stands where a session has its blocks, as far as they are objects. */
+function blocksIn(input: unknown): object[] {
+	const blocks: unknown =
+		typeof input === 'object' && input !== null && 'blocks' in input ? input.blocks : null;
+	if (!Array.isArray(blocks)) return [];
+	return blocks.filter((block: unknown): block is object => typeof block === 'object' && block !== null);
+}
+
 /**
- * Something that should be a session: as one where its shape is one's, and all that is wrong with it. A session without
+ * Something that should be a session: as one where its shape is one's, and what is wrong with it, fifty faults at most. A session without
  * faults is sound.
  */
 export function readSession(
 	input: unknown,
 	practice: Practice
 ): { session: Session | null; faults: Fault[] } {
-	try {
-		const session = sessionSchema.validateSync(input, { abortEarly: false });
-		return { session, faults: sessionFaults(session, practice) };
-	} catch (error) {
-		if (!(error instanceof ValidationError)) throw error;
-		const each = error.inner.length > 0 ? error.inner : [error];
-		return { session: null, faults: each.map(({ path, message }) => ({ path: path ?? '', message })) };
-	}
+	const tooMany = countFaults(blocksIn(input));
+	if (tooMany.length > 0) return { session: null, faults: tooMany };
+	const { value: session, faults } = readAs(sessionSchema, input);
+	if (faults) return { session: null, faults: faults.map(({ field: path, message }) => ({ path, message })) };
+	return { session, faults: sessionFaults(session, practice).slice(0, MOST_FAULTS) };
 }

@@ -2,20 +2,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { formatLine, parseSessionText, sessionFaults, type Session } from '../session';
+import { formatLine, sessionFaults } from '../session';
 import { checkSession, type CheckOptions } from './check-session';
 import { minuteFill } from '../session/formats/emom';
 import { PRACTICE, practiceWith } from '../../../tests/support/practice';
+import { sessionOf } from '../../../tests/support/sessions';
+import { runs } from '../../../tests/support/runs';
 
 const WARM =
 	'warm-up: circuit 2 rounds 40/10, 20 between: march on the spot + arm circles + squat to reach\n';
 const COOL = '\ncool-down: holds 2 rounds, rest 5: 30 s per side calf stretch + 30 s per side thigh stretch';
-const read = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
-const findings = (text: string, more: CheckOptions = {}) => checkSession(read(text), PRACTICE, more);
+const findings = (text: string, more: CheckOptions = {}) => checkSession(sessionOf(text), PRACTICE, more);
 const rules = (text: string, more: CheckOptions = {}) => findings(text, more).map((finding) => finding.rule);
 const one = (text: string, rule: string, more: CheckOptions = {}) => {
 	const found = findings(text, more).find((finding) => finding.rule === rule);
@@ -104,7 +101,7 @@ describe('warm-up, cool-down, sides', () => {
 	it('finds a cool-down too short and goes through it again', () => {
 		const text = `${WARM}3 x 10 squat\ncool-down: holds, rest 5: 30 s per side calf stretch + 30 s per side thigh stretch`;
 		expect(mended(text, 'cool-down too short').rules).not.toContain('cool-down too short');
-		const brief = checkSession(read(text), practiceWith({ house: { coolDown: 2 } }));
+		const brief = checkSession(sessionOf(text), practiceWith({ house: { coolDown: 2 } }));
 		expect(brief.map(({ rule }) => rule)).not.toContain('cool-down too short');
 	});
 
@@ -213,7 +210,7 @@ describe('laws', () => {
 						expect(sessionFaults(finding.remedy.apply(), PRACTICE), finding.rule).toEqual([]);
 				}
 			}),
-			{ numRuns: 60 }
+			{ numRuns: runs(60) }
 		);
 	});
 

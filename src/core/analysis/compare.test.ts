@@ -1,16 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { parseSessionText, type Session } from '../session';
 import { PRACTICE } from '../../../tests/support/practice';
+import { sessionOf } from '../../../tests/support/sessions';
 import { compareSessions } from './compare';
 
-const read = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
-
 describe('compareSessions', () => {
-	const compare = (before: string, after: string) => compareSessions(read(before), read(after), PRACTICE);
+	const compare = (before: string, after: string) =>
+		compareSessions(sessionOf(before), sessionOf(after), PRACTICE);
 	const kinds = (before: string, after: string) =>
 		compare(before, after).blocks.map(({ kind, before: b, after: a }) => [
 			kind,

@@ -1,23 +1,19 @@
 /** One session with something of everything, worked out by hand from end to end. */
 import { describe, expect, it } from 'vitest';
-import { compileSession, parseSessionText, type Session } from '../session';
+import { compileSession, type Session } from '../session';
 import { PRACTICE } from '../../../tests/support/practice';
+import { sessionOf } from '../../../tests/support/sessions';
 import { balanceOf } from './balance';
 import { callSheetOf } from './call-sheet';
 import { checkSession } from './check-session';
 import { outlineOf } from './outline';
 
-const read = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
 /**
  * Warm-up 30 s, 20 s to set up; then twice: a superset of 2 × (50 s squat, 10 rest, 32 + 5 + 32 s row) with 30 s between
  * the rounds, 288 s; 30 s on; two planks with 20 s between, 80 s; 60 s between the times, of which the second begins with
  * its set-up of 20 s; at the end 30 s on and a stretch of 30 + 5 + 30 s.
  */
-const RIDGE = read(`note: slower
+const RIDGE = sessionOf(`note: slower
 link: Song | https://example.org/song
 recovery: walk
 warm-up: circuit 1 round 30/10: march on the spot
@@ -149,8 +145,8 @@ describe('outlineOf', () => {
 			{
 				blocks: [
 					{
-						...read('3 x 10 squat').blocks[0]!,
-						parts: [{ ...read('3 x 10 squat').blocks[0]!.parts[0]!, exercise: 'Anvil lift' }]
+						...sessionOf('3 x 10 squat').blocks[0]!,
+						parts: [{ ...sessionOf('3 x 10 squat').blocks[0]!.parts[0]!, exercise: 'Anvil lift' }]
 					}
 				]
 			},
@@ -161,7 +157,7 @@ describe('outlineOf', () => {
 	});
 
 	it('says how many blocks are repeated', () => {
-		const repeat = (text: string) => outlineOf(read(text), PRACTICE).blocks.map((block) => block.repeat);
+		const repeat = (text: string) => outlineOf(sessionOf(text), PRACTICE).blocks.map((block) => block.repeat);
 		expect(repeat('repeat 2 times, rest 30:\n2 x 10 squat\nend repeat\n2 x 10 curl')).toEqual([
 			'this, 2 times, 30 s between',
 			null
@@ -238,7 +234,7 @@ describe('callSheetOf', () => {
 
 	it('counts rounds, and times through', () => {
 		const lines = told(
-			read('repeat 3 times, rest 30:\ncircuit 3 rounds 40/20, 60 between: squat + push-up\nend repeat'),
+			sessionOf('repeat 3 times, rest 30:\ncircuit 3 rounds 40/20, 60 between: squat + push-up\nend repeat'),
 			{ countdowns: false }
 		);
 		const said = lines
@@ -266,7 +262,7 @@ describe('callSheetOf', () => {
 	});
 
 	it('says where to change the station', () => {
-		const lines = told(read('stations 1 round, 60 s each, 15 change: 10 squat / 8 push-up'), {
+		const lines = told(sessionOf('stations 1 round, 60 s each, 15 change: 10 squat / 8 push-up'), {
 			countdowns: false
 		});
 		expect(lines).toContain('60 Next: Push-up | 0:15 to change station');
@@ -278,7 +274,7 @@ describe('balanceOf', () => {
 		Object.fromEntries(Object.entries(record).filter(([, value]) => value > 0));
 
 	it('counts sets, sides, jumps and ways to the floor over every time through', () => {
-		const session = read(
+		const session = sessionOf(
 			'repeat 2 times, rest 30:\n3 x 10 per side reverse lunge @ 8 kg, rest 30\n2 x 10 jump squat, rest 30\nend repeat\ncool-down: holds 2 rounds, rest 5: 30 s per side calf stretch + 30 s child rest'
 		);
 		const { sets, stretched, ...rest } = balanceOf(session, PRACTICE);
@@ -301,13 +297,15 @@ describe('balanceOf', () => {
 
 	it('counts neither mobility nor cardio as sets, and stretches only what is held', () => {
 		const { sets, stretched, upper, trunk, lower } = balanceOf(
-			read('2 x 8 cat-camel\n2 x 10 s calf stretch\n3 x 10 curl\n3 x 20 s plank\nsteady 10 min: brisk walk'),
+			sessionOf(
+				'2 x 8 cat-camel\n2 x 10 s calf stretch\n3 x 10 curl\n3 x 20 s plank\nsteady 10 min: brisk walk'
+			),
 			PRACTICE
 		);
 		expect(some(sets)).toEqual({ biceps: 3, forearms: 1.5, abs: 3, 'front shoulder': 1.5, glutes: 1.5 });
 		expect(some(stretched)).toEqual({ calves: 20 });
 		expect({ upper, trunk, lower }).toEqual({ upper: 6, trunk: 3, lower: 1.5 });
-		const counted = { ...read('2 x 10 s calf stretch') };
+		const counted = { ...sessionOf('2 x 10 s calf stretch') };
 		counted.blocks = counted.blocks.map((block) => ({
 			...block,
 			parts: block.parts.map((part) => ({ ...part, target: { kind: 'reps', reps: 10 } as const }))
@@ -316,7 +314,7 @@ describe('balanceOf', () => {
 	});
 
 	it('leaves out what the library does not know', () => {
-		const session = read('3 x 10 squat\n3 x 10 curl');
+		const session = sessionOf('3 x 10 squat\n3 x 10 curl');
 		const strange = {
 			blocks: session.blocks.map((block, b) =>
 				b === 0

@@ -1,17 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { compileSession, parseSessionText, type Session } from '../session';
+import { compileSession } from '../session';
 import { PRACTICE } from '../../../tests/support/practice';
+import { sessionOf } from '../../../tests/support/sessions';
 import { goesOf, workOf } from './work';
-
-const read = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
 
 describe('goesOf', () => {
 	const goes = (text: string) => {
-		const session = read(text);
+		const session = sessionOf(text);
 		return goesOf(session, compileSession(session, PRACTICE), PRACTICE.library).map(
 			({ block, partIndex, exercise, segment, rested, worked }) =>
 				[block, partIndex, exercise?.name ?? null, segment.start, segment.side, rested, worked] as const
@@ -45,7 +40,7 @@ describe('goesOf', () => {
 	});
 
 	it('has of the work every side', () => {
-		const session = read('1 x 8 per side one-arm row\n1 x 10 squat');
+		const session = sessionOf('1 x 8 per side one-arm row\n1 x 10 squat');
 		const work = workOf(session, compileSession(session, PRACTICE), PRACTICE.library);
 		expect(work.map(({ segment, exercise, block }) => [segment.side, exercise?.name, block.format])).toEqual([
 			['left', 'One-arm row', 'straight-sets'],

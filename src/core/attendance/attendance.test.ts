@@ -89,7 +89,10 @@ describe('attendanceOf', () => {
 	}));
 	const strip = (days: number[]): Strip =>
 		Object.fromEntries(
-			days.map((d) => [d, packEntry({ kind: 'check-in', credit: 1, at: d * DAY - 1000, pain: false })])
+			days.map((d) => [
+				d,
+				packEntry({ kind: 'check-in', credit: 1, at: d * DAY - 1000, pain: false, standing: 'on time' })
+			])
 		);
 	const look = (own: Strip, now: number, fromDay = 1) => {
 		const days = windows.map((window, i) =>
@@ -134,7 +137,14 @@ describe('attendanceOf', () => {
 
 	it('counts a day that is cancelled for nobody, and lets stand what was done on it', () => {
 		const cancelled = [3, 4].map((d) => ({ day: d, at: 0 }));
-		const checkins = [1, 2, 4].map((d) => ({ day: d, credit: 1, at: d * DAY - 1000, pain: false }));
+		const checkins = [1, 2, 4].map((d) => ({
+			day: d,
+			credit: 1,
+			first: d * DAY - 1000,
+			at: d * DAY - 1000,
+			pain: false,
+			standing: 'on time' as const
+		}));
 		const { strip: own } = foldAttendance({ checkins, excuses: [], pauses: [], cancelled, days: 21 });
 		const { days, adherence: rate } = look(own, 6 * DAY);
 		expect(days.slice(0, 5).map(({ state }) => state)).toEqual([
@@ -157,7 +167,7 @@ describe('foldAttendance', () => {
 	const none = { checkins: [], excuses: [], pauses: [], cancelled: [], days: 10 };
 	const kindOn = (records: Partial<AttendanceRecords>, on: number) =>
 		entryOf(foldAttendance({ ...none, ...records }).strip, on)?.kind ?? null;
-	const checkins = [{ day: 2, credit: 0.5, at: 50, pain: true }];
+	const checkins = [{ day: 2, credit: 0.5, first: 45, at: 50, pain: true, standing: 'late' as const }];
 	const cancelled = [{ day: 2, at: 40 }];
 	const excuses = [{ day: 2, at: 30 }];
 	const pauses = [{ fromDay: 2, toDay: 3, at: 20 }];
@@ -172,10 +182,20 @@ describe('foldAttendance', () => {
 
 	it('keeps what came in as it was, and when', () => {
 		const { strip: own, lastSeen } = foldAttendance({ ...none, checkins });
-		expect(entryOf(own, 2)).toEqual({ kind: 'check-in', credit: 0.5, at: 50, pain: true });
+		// The day is one on which something came in from the first time on; they were last seen when it was corrected.
+		expect(entryOf(own, 2)).toEqual({
+			kind: 'check-in',
+			credit: 0.5,
+			at: 45,
+			pain: true,
+			standing: 'late'
+		});
 		expect(lastSeen).toBe(50);
 		expect(foldAttendance(none)).toEqual({ strip: {}, lastSeen: null });
-		const twice = [...checkins, { day: 1, credit: 1, at: 70, pain: false }];
+		const twice = [
+			...checkins,
+			{ day: 1, credit: 1, first: 70, at: 70, pain: false, standing: 'on time' as const }
+		];
 		expect(foldAttendance({ ...none, checkins: twice }).lastSeen).toBe(70);
 	});
 
@@ -201,7 +221,14 @@ describe('foldAttendance', () => {
 		const byDay = { selector: (one: { day: number }) => one.day, maxLength: 10 };
 		const records = fc.record({
 			checkins: fc.uniqueArray(
-				fc.record({ day: on, credit: fc.double({ min: 0, max: 1, noNaN: true }), at, pain: fc.boolean() }),
+				fc.record({
+					day: on,
+					credit: fc.double({ min: 0, max: 1, noNaN: true }),
+					first: at,
+					at,
+					pain: fc.boolean(),
+					standing: fc.constantFrom('on time' as const, 'late' as const)
+				}),
 				byDay
 			),
 			excuses: fc.uniqueArray(fc.record({ day: on, at }), byDay),

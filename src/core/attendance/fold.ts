@@ -1,8 +1,16 @@
-import { packEntry, type DayEntry, type Strip } from '../day';
+import { packEntry, type DayEntry, type Standing, type Strip } from '../day';
 
 /** Everything that was ever written down about one enrolment's days. */
 export interface AttendanceRecords {
-	checkins: readonly { day: number; credit: number; at: number; pain: boolean }[];
+	/** What stands for a day: when something first came in for it, and when this did. */
+	checkins: readonly {
+		day: number;
+		credit: number;
+		first: number;
+		at: number;
+		pain: boolean;
+		standing: Standing;
+	}[];
 	excuses: readonly { day: number; at: number }[];
 	/** From a day to another, both included; null: until it is ended. */
 	pauses: readonly { fromDay: number; toDay: number | null; at: number }[];
@@ -26,8 +34,8 @@ export interface AttendanceSummary {
  */
 export function foldAttendance(records: AttendanceRecords): AttendanceSummary {
 	const strip: Strip = {};
-	const put = (day: number, entry: Omit<DayEntry, 'credit' | 'pain'> & Partial<DayEntry>) => {
-		strip[day] = packEntry({ credit: 0, pain: false, ...entry });
+	const put = (day: number, entry: Pick<DayEntry, 'kind' | 'at'> & Partial<DayEntry>) => {
+		strip[day] = packEntry({ credit: 0, pain: false, standing: null, ...entry });
 	};
 	const pauses = [...records.pauses].sort((a, b) => b.at - a.at);
 	for (const { fromDay, toDay, at } of pauses)
@@ -35,7 +43,8 @@ export function foldAttendance(records: AttendanceRecords): AttendanceSummary {
 			put(day, { kind: 'pause', at });
 	for (const { day, at } of records.excuses) put(day, { kind: 'excuse', at });
 	for (const { day, at } of records.cancelled) put(day, { kind: 'cancelled', at });
-	for (const { day, credit, at, pain } of records.checkins) put(day, { kind: 'check-in', credit, at, pain });
+	for (const { day, credit, first, pain, standing } of records.checkins)
+		put(day, { kind: 'check-in', credit, at: first, pain, standing });
 	const seen = records.checkins.map(({ at }) => at);
 	return { strip, lastSeen: seen.length > 0 ? Math.max(...seen) : null };
 }

@@ -1,4 +1,4 @@
 export { adherence, type Adherence } from './adherence';
 export { packDays, unpackDays } from './day-code';
 export { foldAttendance, type AttendanceRecords } from './fold';
-export { attendanceOf, isSilent, type Attendance } from './summary';
+export { attendanceOf, isFading, isSilent, type Attendance } from './summary';

@@ -3,6 +3,13 @@ export { calendarOf, type Calendar } from './frame';
 export { dayInZone, FIRST_ZONE, LAST_ZONE, releasedTo } from './group-day';
 export { DAY_KINDS, type DayKind } from './kinds';
 export { milestonesOf, placeAmong, type Milestones } from './milestones';
-export { dateOfDay, dueWindow, type DueWindow, type ReleasePolicy } from './window';
+export {
+	dateOfDay,
+	dueWindow,
+	type DueWindow,
+	type EarlierZone,
+	windowOfMoved,
+	type ReleasePolicy
+} from './window';
 export { trainingStart } from './training-start';
 export { dateIn, instantOf, isZone, minutesIn, offsetsOf } from './zone';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween, isDate, weekdayOf } from './dates';
 import { dateIn, instantOf, isZone, minutesIn } from './zone';
-import { dateOfDay, dueWindow, type ReleasePolicy } from './window';
+import { dateOfDay, dueWindow, windowOfMoved, type DueWindow, type ReleasePolicy } from './window';
 
 const policy: ReleasePolicy = { startsOn: '2026-03-23', zone: null, opensAt: 330, lateHours: 36 };
 const at = (ms: number) => new Date(ms).toISOString();
@@ -88,6 +88,30 @@ describe('dates', () => {
 
 	it('names Monday 1 and Sunday 7', () => {
 		expect([weekdayOf('2026-11-23'), weekdayOf('2026-11-29')]).toEqual([1, 7]);
+	});
+});
+
+describe('windowOfMoved', () => {
+	const [a, b, c] = [10, 20, 30].map((opens) => ({ opens, due: opens + 5, closes: opens + 8 })) as [
+		DueWindow,
+		DueWindow,
+		DueWindow
+	];
+
+	it('keeps the hours of the zone in which the day opened', () => {
+		expect(windowOfMoved([a], [])).toBe(a);
+		expect(windowOfMoved([a, b], [9])).toBe(b);
+		expect(windowOfMoved([a, b], [10])).toBe(a);
+		expect(windowOfMoved([a, b, c], [9, 19])).toBe(c);
+		expect(windowOfMoved([a, b, c], [9, 20])).toBe(b);
+		expect(windowOfMoved([a, b, c], [12, 20])).toBe(a);
+		// East: by the new clock it had opened before the move was said.
+		expect(windowOfMoved([b, a], [15])).toBe(a);
+		expect(windowOfMoved([c, a, b], [15, 40])).toBe(a);
+	});
+
+	it('says when a zone has no window', () => {
+		expect(() => windowOfMoved([], [])).toThrow(/0 for 0/);
 	});
 });
 

@@ -13,6 +13,13 @@ export interface ReleasePolicy {
 	lateHours: number;
 }
 
+/** A zone in which somebody was before, until they said that they had moved. */
+export interface EarlierZone {
+	zone: string;
+	/** Epoch milliseconds. */
+	until: number;
+}
+
 /** What of an enrolment moves its days. */
 export interface ReleaseEnrolment {
 	zone: string;
@@ -52,4 +59,18 @@ export function dueWindow(day: number, enrolment: ReleaseEnrolment, policy: Rele
 	const opens = instantOf(date, policy.opensAt, zone);
 	const end = due > opens ? due : instantOf(addDays(date, 2), 0, zone);
 	return { opens, due: end, closes: end + policy.lateHours * HOUR_MS };
+}
+
+/**
+ * The window of a day for somebody who has moved. A move counts from when it is said: a day that had opened by then keeps
+ * the hours of the zone in which it opened, so that no day is closed, opened again or valued anew by it.
+ *
+ * @param windows of the day in each zone they were in, the one of now last
+ * @param until when they left each of the earlier ones, epoch milliseconds, the first first
+ */
+export function windowOfMoved(windows: readonly DueWindow[], until: readonly number[]): DueWindow {
+	const at = until.findIndex((left, i) => (windows[i]?.opens ?? Infinity) <= left);
+	const window = windows.at(at);
+	if (!window) throw new RangeError(`windows: ${windows.length} for ${until.length} moves`);
+	return window;
 }

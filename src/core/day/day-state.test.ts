@@ -1,10 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayState, type CreditPolicy, type DayEntry } from './day-state';
+import { dayState, standingAt, STANDINGS, type CreditPolicy, type DayEntry } from './day-state';
 
 const window = { opens: 1000, due: 2000, closes: 3000 };
 const share: CreditPolicy = { partial: 'share', lateWorth: 0.75 };
-const checkin = (at: number, credit = 1, pain = false): DayEntry => ({ kind: 'check-in', credit, at, pain });
+const checkin = (at: number, credit = 1, pain = false): DayEntry => ({
+	kind: 'check-in',
+	credit,
+	at,
+	pain,
+	standing: standingAt(window, at)
+});
 const state = (
 	entry: DayEntry | null,
 	now: number,
@@ -30,6 +36,14 @@ describe('dayState', () => {
 		expect(state(checkin(3000), 9000)).toEqual({ state: 'missed', credit: 0, pain: false });
 	});
 
+	it('keeps the standing that a result was given, wherever its window lies by now', () => {
+		const elsewhere = { opens: 9000, due: 9100, closes: 9200 };
+		const then = (at: number) => dayState('train', elsewhere, checkin(at), share, 20_000).state;
+		expect([1500, 2500, 3500].map(then)).toEqual(['done', 'late', 'missed']);
+		const gone = { opens: 1, due: 2, closes: 3 };
+		expect(dayState('train', gone, checkin(1500), share, 20_000)).toMatchObject({ state: 'done', credit: 1 });
+	});
+
 	it('gives part of the work its part, or nothing where all counts', () => {
 		expect(state(checkin(1500, 0.4), 9000)).toMatchObject({ state: 'partial', credit: 0.4 });
 		expect(state(checkin(2500, 0.4), 9000).credit).toBeCloseTo(0.3);
@@ -45,15 +59,21 @@ describe('dayState', () => {
 
 	it('does not see what came in later than the instant looked at', () => {
 		expect(state(checkin(1500), 1400).state).toBe('open');
-		expect(state({ kind: 'excuse', credit: 0, at: 1500, pain: false }, 1400).state).toBe('open');
+		expect(state({ kind: 'excuse', credit: 0, at: 1500, pain: false, standing: null }, 1400).state).toBe(
+			'open'
+		);
 	});
 
 	it('rests, is excused, paused or cancelled', () => {
 		expect(state(null, 500, share, 'rest').state).toBe('rest');
-		expect(state({ kind: 'excuse', credit: 0, at: 10, pain: false }, 9000).state).toBe('excused');
+		expect(state({ kind: 'excuse', credit: 0, at: 10, pain: false, standing: null }, 9000).state).toBe(
+			'excused'
+		);
 		expect(state(null, 9000, share, 'train', false).state).toBe('excused');
-		expect(state({ kind: 'pause', credit: 0, at: 10, pain: false }, 9000).state).toBe('excused');
-		const cancelled = { kind: 'cancelled' as const, credit: 0, at: 10, pain: false };
+		expect(state({ kind: 'pause', credit: 0, at: 10, pain: false, standing: null }, 9000).state).toBe(
+			'excused'
+		);
+		const cancelled = { kind: 'cancelled' as const, credit: 0, at: 10, pain: false, standing: null };
 		expect([500, 1500, 9000].map((now) => state(cancelled, now).state)).toEqual([
 			'ahead',
 			'cancelled',
@@ -85,7 +105,8 @@ describe('dayState', () => {
 			kind: fc.constantFrom('check-in' as const, 'excuse' as const),
 			credit: fc.double({ min: 0, max: 1, noNaN: true }),
 			at: fc.integer({ min: 0, max: 5000 }),
-			pain: fc.boolean()
+			pain: fc.boolean(),
+			standing: fc.constantFrom(...STANDINGS)
 		});
 		fc.assert(
 			fc.property(

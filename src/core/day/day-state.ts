@@ -14,13 +14,23 @@ export const DAY_STATES = [
 ] as const;
 export type DayState = (typeof DAY_STATES)[number];
 
+/** How a result stands to the window of its day; said once, as it comes in, and kept. */
+export const STANDINGS = ['on time', 'late', 'after close'] as const;
+export type Standing = (typeof STANDINGS)[number];
+
+/** The standing of a result that comes in at an instant. */
+export const standingAt = ({ due, closes }: DueWindow, now: number): Standing =>
+	now < due ? 'on time' : now < closes ? 'late' : 'after close';
+
 /** What is known of one person's day: what came in for it, or why nothing has to. */
 export interface DayEntry {
 	kind: 'check-in' | 'excuse' | 'pause' | 'cancelled';
 	/** Share of the prescribed work, 0…1; 0 where nothing came in. */
 	credit: number;
-	/** Epoch milliseconds at which it was received or decided. */
+	/** Epoch milliseconds at which something first came in for the day, or at which it was decided. */
 	at: number;
+	/** As it was given to the result; null where nothing came in. */
+	standing: Standing | null;
 	/** Pain was reported. */
 	pain: boolean;
 }
@@ -43,8 +53,8 @@ export interface DayResult {
 /**
  * The state of one person's day at an instant, and what it is worth.
  *
- * Entries received after `now` are not seen, so that the group can be looked at as it stood then. A result
- * received after the window closed is kept but worth nothing.
+ * Entries received after `now` are not seen, so that the group can be looked at as it stood then. A result keeps the
+ * standing that it was given, wherever the window of its day lies by now; after close it is kept but worth nothing.
  *
  * @param theirs false for days before somebody joined
  */
@@ -60,9 +70,9 @@ export function dayState(
 	const pain = seen?.pain ?? false;
 	if (seen?.kind === 'check-in') {
 		const whole = policy.partial === 'strict' && seen.credit < 1 ? 0 : seen.credit;
-		if (seen.at >= window.closes) return { state: 'missed', credit: 0, pain };
+		if (seen.standing === 'after close') return { state: 'missed', credit: 0, pain };
 		if (whole <= 0) return { state: now < window.due ? 'open' : 'missed', credit: 0, pain };
-		if (seen.at >= window.due) return { state: 'late', credit: whole * policy.lateWorth, pain };
+		if (seen.standing === 'late') return { state: 'late', credit: whole * policy.lateWorth, pain };
 		return { state: whole < 1 ? 'partial' : 'done', credit: whole, pain };
 	}
 	const none = (state: DayState): DayResult => ({ state, credit: 0, pain });

@@ -1,5 +1,12 @@
 export { creditOf, fullLog, type LoggedSet } from './credit';
-export { type CreditPolicy, type DayEntry, type DayResult, type DayState } from './day-state';
+export {
+	standingAt,
+	type CreditPolicy,
+	type DayEntry,
+	type DayResult,
+	type DayState,
+	type Standing
+} from './day-state';
 export { personalSession, type Override, type PersonalChange, type PersonalSession } from './overrides';
 export { personDay, type PersonDay } from './person-day';
 export { entryOf, packEntry, type Strip } from './strip';

@@ -2,16 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
 import { PRACTICE } from '../../../tests/support/practice';
-import { formatLine, parseSessionText, prescriptionOf, sessionFaults, type Session } from '../session';
+import { sessionOf } from '../../../tests/support/sessions';
+import { runs } from '../../../tests/support/runs';
+import { formatLine, prescriptionOf, sessionFaults, type Session } from '../session';
 import { creditOf, fullLog } from './credit';
 import { personalSession, type Override } from './overrides';
 
-const session = (text: string): Session => {
-	const { session: read, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return read;
-};
-const RIDGE = session(
+const RIDGE = sessionOf(
 	'warm-up: circuit 1 round 30/10: march on the spot + arm circles\nsuperset 3 rounds: 10 push-up + 8 per side one-arm row @ 12 kg\n3 x 30 s plank, rest 30\nemom 8 min: 10 squat / 8 push-up'
 );
 const override = (
@@ -88,7 +85,7 @@ describe('personalSession', () => {
 	});
 
 	it('takes rounds where the block gives the time', () => {
-		const circuit = session('circuit 4 rounds 30/15: squat + push-up');
+		const circuit = sessionOf('circuit 4 rounds 30/15: squat + push-up');
 		const own = personalSession(
 			circuit,
 			1,
@@ -103,7 +100,7 @@ describe('personalSession', () => {
 	it('tells seconds in fives and metres in tens from 15 on, repetitions and less to the one', () => {
 		const shared = (text: string, share: number) => {
 			const own = personalSession(
-				session(text),
+				sessionOf(text),
 				1,
 				[override({ kind: 'day' }, { kind: 'scale', share })],
 				PRACTICE
@@ -176,8 +173,8 @@ describe('personalSession', () => {
 		const strange: Session = {
 			blocks: [
 				{
-					...session('3 x 10 squat').blocks[0]!,
-					parts: [{ ...session('3 x 10 squat').blocks[0]!.parts[0]!, exercise: 'Anvil lift' }]
+					...sessionOf('3 x 10 squat').blocks[0]!,
+					parts: [{ ...sessionOf('3 x 10 squat').blocks[0]!.parts[0]!, exercise: 'Anvil lift' }]
 				}
 			]
 		};
@@ -189,7 +186,7 @@ describe('personalSession', () => {
 	});
 
 	it('lets go of a repeat whose block became several', () => {
-		const repeated = session(
+		const repeated = sessionOf(
 			'repeat 2 times, rest 30:\nsuperset 3 rounds: 10 squat + 10 curl + 10 push-up\nend repeat\n2 x 30 s plank'
 		);
 		const one = personalSession(repeated, 1, [override(on('curl'), { kind: 'leave out' })], PRACTICE);
@@ -208,7 +205,7 @@ describe('personalSession', () => {
 		expect(
 			'repeats' in
 				(personalSession(
-					session('2 x 10 squat'),
+					sessionOf('2 x 10 squat'),
 					1,
 					[override(on('squat'), { kind: 'load', kg: 4 })],
 					PRACTICE
@@ -227,7 +224,7 @@ describe('personalSession', () => {
 	});
 
 	it('keeps a repeat around what is left', () => {
-		const repeated = session(
+		const repeated = sessionOf(
 			'repeat 2 times, rest 30:\n2 x 10 squat\n2 x 10 push-up\nend repeat\n2 x 30 s plank'
 		);
 		const own = personalSession(repeated, 1, [override(on('squat'), { kind: 'leave out' })], PRACTICE);
@@ -265,7 +262,7 @@ describe('personalSession', () => {
 					own.asked.some(({ sets }) => sets > 0) ? 1 : 0
 				);
 			}),
-			{ numRuns: 200 }
+			{ numRuns: runs(200) }
 		);
 	});
 });

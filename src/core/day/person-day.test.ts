@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { DayEntry } from './day-state';
+import { standingAt, type DayEntry } from './day-state';
 import { personDay, type PlannedFacts } from './person-day';
 import { packEntry } from './strip';
 
@@ -19,7 +19,13 @@ const day = (
 		now
 	);
 };
-const entry = (kind: DayEntry['kind'], at = 1500): DayEntry => ({ kind, credit: 1, at, pain: false });
+const entry = (kind: DayEntry['kind'], at = 1500): DayEntry => ({
+	kind,
+	credit: 1,
+	at,
+	pain: false,
+	standing: kind === 'check-in' ? standingAt(window, at) : null
+});
 
 it('opens for those whose day it is, at the instant of its opening', () => {
 	expect(day(999, null)).toMatchObject({ theirs: true, open: false, state: 'ahead', why: null });

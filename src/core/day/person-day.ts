@@ -51,11 +51,15 @@ export function personDay(
 	const entry = entryOf(own.strip, day);
 	const theirs = isTheirs(own, day);
 	const seen = entry && entry.at <= now ? entry : null;
+	const { state, credit, pain } = dayState(kind, window, entry, policy, now, theirs);
+	// Field by field: one of these is made for every day of everybody, and spreading takes as long as all the rest.
 	return {
 		day,
 		kind,
 		cancelled,
-		...dayState(kind, window, entry, policy, now, theirs),
+		state,
+		credit,
+		pain,
 		window,
 		theirs,
 		open: theirs && window.opens <= now,

@@ -65,21 +65,42 @@ function weightsOf(owned: Owned): number[] {
 	}
 }
 
-/** Weights of dumbbells of which there are at least so many alike, ascending. Kettlebells serve as singles. */
-export function weightsIn(kit: Kit, count = 1): number[] {
-	const alike = new Map<number, number>();
-	for (const owned of kit) {
-		if (owned.kind === 'kettlebell' && count > 1) continue;
-		for (const kg of weightsOf(owned)) alike.set(kg, (alike.get(kg) ?? 0) + owned.count);
-	}
-	return [...alike]
-		.filter(([, n]) => n >= count)
-		.map(([kg]) => kg)
-		.sort((a, b) => a - b);
+/** How many of each weight a kit has, ascending; kettlebells serve as singles alone. */
+interface Weight {
+	kg: number;
+	dumbbells: number;
+	kettlebells: number;
+}
+/** A kit is not changed once it is made, and asked for its weights again and again: an adjustable pair has hundreds. */
+const known = new WeakMap<Kit, Weight[]>();
+function allWeights(kit: Kit): Weight[] {
+	const found = known.get(kit);
+	if (found) return found;
+	const byKg = new Map<number, Weight>();
+	for (const owned of kit)
+		for (const kg of weightsOf(owned)) {
+			const weight = byKg.get(kg) ?? { kg, dumbbells: 0, kettlebells: 0 };
+			byKg.set(kg, weight);
+			if (owned.kind === 'kettlebell') weight.kettlebells += owned.count;
+			else weight.dumbbells += owned.count;
+		}
+	const weights = [...byKg.values()].sort((a, b) => a.kg - b.kg);
+	known.set(kit, weights);
+	return weights;
 }
 
-/** The most dumbbells of one weight that a kit has. */
-const alikeIn = (kit: Kit): number => [4, 3, 2, 1].find((count) => weightsIn(kit, count).length > 0) ?? 0;
+const alike = ({ dumbbells, kettlebells }: Weight, count: number): boolean =>
+	dumbbells + (count > 1 ? 0 : kettlebells) >= count;
+
+/** Weights of dumbbells of which there are at least so many alike, ascending. Kettlebells serve as singles. */
+export const weightsIn = (kit: Kit, count = 1): number[] =>
+	allWeights(kit)
+		.filter((weight) => alike(weight, count))
+		.map(({ kg }) => kg);
+
+/** The most dumbbells of one weight that a kit has, up to four. */
+const alikeIn = (kit: Kit): number =>
+	[4, 3, 2, 1].find((count) => allWeights(kit).some((weight) => alike(weight, count))) ?? 0;
 
 /** How many of an item a kit has; what every home has is taken to be there. */
 export function countIn(kit: Kit, item: Item): number {

@@ -148,6 +148,13 @@ describe('checkRoster', () => {
 });
 
 describe('nearest', () => {
+	it('compares nothing that is too long or too short to be near', () => {
+		expect(nearest('abcdef', ['abcd', 'abcdefgh'])).toBe('abcd');
+		expect(nearest('abcdef', ['abc', 'abcdefghi'])).toBeNull();
+		const began = performance.now();
+		for (let i = 0; i < 100; i++) nearest('x'.repeat(20_000), Array(400).fill('Europe/Oslo') as string[]);
+		expect(performance.now() - began).toBeLessThan(500);
+	});
 	it('is null when nothing is near', () => {
 		expect(nearest('zzzzzz', ZONES)).toBeNull();
 	});

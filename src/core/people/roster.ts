@@ -33,7 +33,7 @@ export type RosterLine =
 	| { line: number; row: null; faults: { field: RosterField; value: string; message: string }[] };
 
 /** Longest name and email address taken (RFC 5321 allows 254 characters in an address). */
-const MAX = { name: 80, email: 254, equipment: 30 };
+const MAX = { name: 80, email: 254, equipment: 30, letters: 1000 };
 
 /** Guesses the columns from the headings; what is not recognised is left to the coach. */
 export function matchColumns(headings: string[]): ColumnMatch {
@@ -117,10 +117,13 @@ function checkLine(
 		);
 	}
 
-	const level = cell('level') ? levelNamed(cell('level')) : 'beginner';
+	const level = cell('level') ? levelNamed(cell('level').slice(0, 60)) : 'beginner';
 	if (!level) say('level', `“${cell('level').slice(0, 60)}” is not a level; there are ${LEVELS.join(', ')}`);
 
-	const { kit, unread } = readKit(cell('equipment'));
+	const equipment = cell('equipment');
+	if (equipment.length > MAX.letters)
+		say('equipment', `equipment has at most ${MAX.letters.toLocaleString('en-GB')} letters`);
+	const { kit, unread } = readKit(equipment.slice(0, MAX.letters));
 	if (kit.length + unread.length > MAX.equipment)
 		say('equipment', `${kit.length + unread.length} things; at most ${MAX.equipment} are kept`);
 	if (faults.length > 0 || !level) return { line, row: null, faults };

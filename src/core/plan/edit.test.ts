@@ -39,6 +39,49 @@ describe('changes to the days of a plan', () => {
 		);
 	});
 
+	it('change nothing where a day is not there, and nothing on the day that is copied', () => {
+		const tested = { ...planOf('a', 'b'), days: [day('a', { tests: ['t'] }), day('b')] };
+		for (const [a, b] of [
+			[0, 1],
+			[1, 3],
+			[3, 1],
+			[2, 2]
+		] as const)
+			expect(swapDays(tested, a, b)).toBe(tested);
+		expect(copyDay(tested, 3, [1])).toBe(tested);
+		expect(copyDay(tested, 1, [1, 2]).days[0]?.tests).toEqual(['t']);
+		expect(laid(copyDay(tested, 1, [1, 2]))).toBe('aa');
+	});
+
+	it('paste the week that is meant, over none but those, each day keeping its tests', () => {
+		const weeks = planOf(...'aaaaaaabbbbbbbccccccc'.split(''));
+		const tested = {
+			...weeks,
+			days: weeks.days.map((d, i) => (i === 0 || i === 8 ? { ...d, tests: [`t${i}`] } : d))
+		};
+		const pasted = pasteWeek(tested, 2, [1, 2]);
+		expect(laid(pasted)).toBe('bbbbbbbbbbbbbbccccccc');
+		expect(pasted.days.map(({ tests }) => tests.join()).slice(0, 9)).toEqual([
+			't0',
+			'',
+			'',
+			'',
+			'',
+			'',
+			'',
+			'',
+			't8'
+		]);
+		expect(laid(pasteWeek(tested, 3, [1]))).toBe('cccccccbbbbbbbccccccc');
+		expect(laid(pasteWeek(planOf(...'abcdefgh'.split('')), 2, [1]))).toBe('hbcdefgh');
+	});
+
+	it('grow to 84 days and no further', () => {
+		const days = (count: number): Plan => ({ ...EMPTY_PLAN, days: Array<PlannedDay>(count).fill(REST_DAY) });
+		expect(insertDays(days(80), 1, 4).days).toHaveLength(84);
+		expect(() => insertDays(days(80), 1, 5)).toThrow('a plan has at most 84 days; it would have 85');
+	});
+
 	it('make a rest day bare', () => {
 		expect(putDays(FORTNIGHT, [1], { kind: 'rest' }).days[0]).toEqual(REST_DAY);
 		expect(

@@ -1,16 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { formatLine, parseSessionText, sessionFaults, type Session } from '../session';
+import { formatLine, sessionFaults, type Session } from '../session';
 import { newRule, type Rule, type Step } from './model';
 import { sessionInWeek, stepsBy } from './progression';
 import { PRACTICE } from '../../../tests/support/practice';
+import { sessionOf } from '../../../tests/support/sessions';
+import { runs } from '../../../tests/support/runs';
 
-const sessionOf = (...lines: string[]): Session => {
-	const { session, faults } = parseSessionText(lines.join('\n'), PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
 const rule = newRule.bind(null, 'r');
 /** The lines of a session in a week, under one rule. */
 const lines = (
@@ -201,7 +198,7 @@ describe('sessionInWeek', () => {
 				);
 				expect(sessionInWeek(session, 's', 1, plan, PRACTICE).session).toBe(session);
 			}),
-			{ numRuns: 150 }
+			{ numRuns: runs(150) }
 		);
 	});
 });

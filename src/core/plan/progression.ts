@@ -286,7 +286,13 @@ function leaveOut(
 				: []
 		)
 		.sort((a, b) => b.block - a.block || (b.part ?? Infinity) - (a.part ?? Infinity));
+	/** Places that are gone: what lies there now is something else. */
+	const gone = new Set<string>();
 	for (const { id, block: b, part, left } of away) {
+		if (gone.has(`${b}`) || gone.has(`${b}.${part}`)) {
+			result.met.add(id);
+			continue;
+		}
 		const block = session.blocks[b];
 		if (!block || (part !== null && part >= block.parts.length)) continue;
 		result.met.add(id);
@@ -298,6 +304,7 @@ function leaveOut(
 		}
 		const what = part === null ? formatOf(block).label : (block.parts[part]?.exercise ?? '');
 		result.changes.push({ rule: id, block: b, part, what, from: 'in it', to: 'left out' });
+		gone.add(whole ? `${b}` : `${b}.${part}`);
 		session = whole ? removeBlock(session, b) : putBlock(session, b, withoutPart(block, part));
 	}
 	return session;

@@ -41,16 +41,6 @@ describe('compileSession, worked out by hand', () => {
 		).toBe(3 * 129 + 2 * 90);
 	});
 
-	it('per side: both sides and one change', () => {
-		const timeline = compileSession({ blocks: [block('1 x 8 per side lunge 2-0-1, rest 0')] }, PRACTICE);
-		expect(timeline.segments.map(({ kind, side, seconds }) => [kind, side, seconds])).toEqual([
-			['work', 'left', 24],
-			['side-change', 'both', 5],
-			['work', 'right', 24]
-		]);
-		expect(timeline.totals.repetitions).toBe(16);
-	});
-
 	it('a circuit slot that is done per side is shared, and no longer for it', () => {
 		const timeline = compileSession(
 			{ blocks: [block('circuit 1 round 30/15: bird dog per side + plank')] },
@@ -91,65 +81,9 @@ describe('compileSession, worked out by hand', () => {
 		expect(total('1 x 10 barrel lift, rest 0').duration).toBe(30);
 	});
 
-	it('puts a way of 30 s between blocks and none after the last', () => {
-		const timeline = compileSession(
-			{
-				blocks: [block('1 x 60 s plank, rest 0'), block('1 x 60 s wall sit, rest 0')]
-			},
-			PRACTICE
-		);
-		expect(timeline.totals.duration).toBe(150);
-		expect(timeline.blocks).toEqual([
-			{ start: 0, seconds: 60 },
-			{ start: 90, seconds: 60 }
-		]);
-	});
-
-	it('is a range where people pace themselves: a quarter of the repetitions’ time either way', () => {
-		const { lower, duration, upper } = total('2 x 10 squat 2-0-2, rest 60');
-		expect([lower, duration, upper]).toEqual([120, 140, 160]);
-	});
-
 	it('is certain where the clock paces', () => {
 		const { lower, upper } = total('circuit 2 rounds 40/20: plank + wall sit');
 		expect(lower).toBe(upper);
-	});
-
-	it('says nothing of work to rest without work', () => {
-		expect(compileSession({ blocks: [] }, PRACTICE).totals).toMatchObject({ duration: 0, restPerWork: null });
-	});
-});
-
-describe('cues', () => {
-	const cues = (line: string) =>
-		compileSession({ blocks: [block(line)] }, PRACTICE).cues.map(({ time, kind }) => `${time} ${kind}`);
-
-	it('calls start, half, ten left and three-two-one of timed work', () => {
-		expect(cues('1 x 60 s plank, rest 0')).toEqual([
-			'0 start',
-			'30 halfway',
-			'50 ten-left',
-			'57 three-two-one'
-		]);
-	});
-
-	it('does not call half and ten left where they would run into each other', () => {
-		expect(cues('1 x 20 s plank, rest 0')).toEqual(['0 start', '10 halfway', '17 three-two-one']);
-		expect(cues('1 x 15 s plank, rest 0')).toEqual(['0 start']);
-	});
-
-	it('calls the change of side within a slot', () => {
-		expect(cues('circuit 1 round 30/0: bird dog per side')).toEqual(['0 start', '15 change-side']);
-	});
-
-	it('calls rounds, the last one by its name, and water in a long rest', () => {
-		const all = cues('circuit 3 rounds 20/10, 45 between: plank');
-		expect(all.filter((cue) => /round|water/.test(cue))).toEqual([
-			'20 water',
-			'65 round',
-			'85 water',
-			'130 last-round'
-		]);
 	});
 });
 

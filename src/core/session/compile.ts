@@ -2,6 +2,7 @@ import { cuesOf, type Cue } from './cues';
 import type { Practice } from '../practice';
 import { formatOf, type Block } from './formats';
 import type { Session } from './model';
+import { LIMITS } from './parts';
 import { workOnOneSide } from './rep-time';
 import { visitsOf } from './repeats';
 import { TimelineWriter, type Segment } from './timeline';
@@ -93,7 +94,7 @@ function totalsOf(segments: Segment[], session: Session, practice: Practice): To
  *
  * @param session blocks in order; faults are not looked for here, see `sessionFaults`
  * @param practice whose tempo, library and times between it goes by
- * @returns segments without gap or overlap, their totals, and what to call out when
+ * @returns segments without gap or overlap, up to the end of the block with which they are more than `LIMITS.segments`, their totals, and what to call out when
  * @example
  * // 30/15, six exercises, four rounds, 45 between rounds
  * compileSession({ blocks: [circuit] }, practice).totals.duration // 1155
@@ -102,9 +103,11 @@ export function compileSession(session: Session, practice: Practice): Timeline {
 	const out = new TimelineWriter(practice);
 	const visits = visitsOf(session);
 	const spans: BlockSpan[] = [];
-	visits.forEach((visit, i) => {
+	for (const [i, visit] of visits.entries()) {
+		// Whoever asks of a session with too many steps is told so by `sessionFaults`; writing all of them could take minutes.
+		if (out.segments.length > LIMITS.segments) break;
 		const block = session.blocks[visit.block];
-		if (!block) return;
+		if (!block) continue;
 		// The way to a block belongs to the one before; what has to be set up takes its place.
 		const before = visits[i - 1];
 		if (before?.restAfter !== null && before?.restAfter !== undefined)
@@ -117,7 +120,7 @@ export function compileSession(session: Session, practice: Practice): Timeline {
 		const start = out.now;
 		formatOf(block).write(block, out);
 		spans.push({ block: visit.block, pass: visit.pass, of: visit.of, start, seconds: out.now - start });
-	});
+	}
 	const blocks = session.blocks.map((_, b) => {
 		const own = spans.filter((span) => span.block === b);
 		return { start: own[0]?.start ?? 0, seconds: own.reduce((sum, span) => sum + span.seconds, 0) };

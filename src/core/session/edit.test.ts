@@ -22,6 +22,7 @@ import { formatLine } from './line';
 import { parseSessionText } from './text';
 import type { Session } from './model';
 import { PRACTICE } from '../../../tests/support/practice';
+import { runs } from '../../../tests/support/runs';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
 const names = (s: Session) => s.blocks.map((block) => block.parts.map((part) => part.exercise).join('+'));
@@ -125,6 +126,6 @@ it('no edit of a sound session makes its repeats unsound', () => {
 				);
 			expect(moveBlock(any, a, b).blocks).toHaveLength(n);
 		}),
-		{ numRuns: 200 }
+		{ numRuns: runs(200) }
 	);
 });

@@ -140,8 +140,18 @@ function accompanyingFaults(session: Session, practice: Practice): Fault[] {
 	return list.faults;
 }
 
+/** Whether there are more exercises in all than a session may have; asked before anything else is looked into. */
+export function countFaults(blocks: readonly { parts?: unknown }[]): Fault[] {
+	const count = blocks.reduce((sum, { parts }) => sum + (Array.isArray(parts) ? parts.length : 0), 0);
+	if (count <= LIMITS.exercises) return [];
+	const message = `a session has at most ${LIMITS.exercises} exercises in all its blocks, this one ${count.toLocaleString('en')}`;
+	return [{ path: 'blocks', message }];
+}
+
 /** Everything that keeps a session from being saved; empty when it is sound. */
 export function sessionFaults(session: Session, practice: Practice): Fault[] {
+	const tooMany = countFaults(session.blocks);
+	if (tooMany.length > 0) return tooMany;
 	const faults = session.blocks.flatMap((block, i) => blockFaults(block, `blocks[${i}]`, practice));
 	if (session.blocks.length === 0)
 		faults.unshift({ path: 'blocks', message: 'a session needs at least one block' });
@@ -154,9 +164,9 @@ export function sessionFaults(session: Session, practice: Practice): Fault[] {
 		if (segments.length > LIMITS.segments)
 			faults.push({
 				path: 'blocks',
-				message: `a session has at most ${LIMITS.segments.toLocaleString('en')} steps, this one ${segments.length.toLocaleString('en')}`
+				message: `a session has at most ${LIMITS.segments.toLocaleString('en')} steps; this one has more`
 			});
-		if (totals.duration > 24 * 3600)
+		else if (totals.duration > 24 * 3600)
 			faults.push({
 				path: 'blocks',
 				message: `a session ends on the day it began, this one would take ${Math.round(totals.duration / 3600)} hours`

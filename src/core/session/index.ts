@@ -23,7 +23,7 @@ export {
 	withPart
 } from './edit';
 export type { Fault } from './fault-list';
-export { blockFaults, sessionFaults } from './faults';
+export { blockFaults, countFaults, sessionFaults } from './faults';
 export {
 	formatNamed,
 	formatNames,

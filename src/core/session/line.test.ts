@@ -4,6 +4,7 @@ import { anyBlock } from '../../../tests/support/arbitrary';
 import { formatLine, parseLine } from './line';
 import type { Block } from './formats';
 import { PRACTICE } from '../../../tests/support/practice';
+import { runs } from '../../../tests/support/runs';
 
 const block = (line: string): Block => {
 	const read = parseLine(line, PRACTICE);
@@ -143,7 +144,7 @@ describe('formatLine', () => {
 			fc.property(anyBlock, (b) => {
 				expect(block(formatLine(b))).toEqual(b);
 			}),
-			{ numRuns: 500 }
+			{ numRuns: runs(500) }
 		);
 	});
 
@@ -153,7 +154,7 @@ describe('formatLine', () => {
 				const read = parseLine(text, PRACTICE);
 				if ('faults' in read) for (const fault of read.faults) expect(fault.to).toBeGreaterThan(fault.from);
 			}),
-			{ numRuns: 500 }
+			{ numRuns: runs(500) }
 		);
 	});
 });

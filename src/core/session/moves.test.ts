@@ -1,6 +1,7 @@
 /** Changes to blocks and exercises at their edges: the first, the last, one that is not there. */
 import { describe, expect, it } from 'vitest';
 import { PRACTICE } from '../../../tests/support/practice';
+import { sessionOf } from '../../../tests/support/sessions';
 import { cuesOf } from './cues';
 import {
 	addBlock,
@@ -26,20 +27,14 @@ import { formatLine } from './line';
 import type { Session } from './model';
 import { equipmentOf, haveReady } from './ready';
 import { passesOf, repeatAround, visitsOf } from './repeats';
-import { parseSessionText } from './text';
 import type { Segment } from './timeline';
 
-const read = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
 const names = (s: Session) =>
 	s.blocks.map((block) => block.parts.map((part) => part.exercise).join('+')).join(' ');
-const FIVE = read(
+const FIVE = sessionOf(
 	'1 x 10 squat\nrepeat 2 times, rest 30:\n1 x 10 curl\n1 x 10 swing\nend repeat\n1 x 10 push-up\nrepeat 3 times, rest 10:\n1 x 30 s plank\nend repeat'
 );
-const [PRESS] = read('1 x 10 floor press').blocks;
+const [PRESS] = sessionOf('1 x 10 floor press').blocks;
 const press = () => {
 	if (!PRESS) throw new Error('a block');
 	return PRESS;
@@ -63,7 +58,7 @@ describe('blocks at the edges', () => {
 	});
 
 	it('are added by their role: before the first of a later one, or at the end', () => {
-		const s = read('warm-up: 1 x 10 squat\n1 x 10 curl\ncool-down: 1 x 10 swing');
+		const s = sessionOf('warm-up: 1 x 10 squat\n1 x 10 curl\ncool-down: 1 x 10 swing');
 		const as = (role: 'warm-up' | 'main' | 'cool-down') => names(addBlock(s, { ...press(), role }));
 		expect([as('warm-up'), as('main'), as('cool-down')]).toEqual([
 			'Squat Floor press Curl Swing',
@@ -108,7 +103,7 @@ describe('blocks at the edges', () => {
 
 describe('splitting and joining', () => {
 	it('keeps sets, set-up, role and repeat', () => {
-		const s = read(
+		const s = sessionOf(
 			'repeat 2 times, rest 30:\nsetup 20 s: swap\nsuperset 3 rounds: 10 squat @ 12 kg + 8 per side one-arm row\nend repeat\n1 x 10 curl'
 		);
 		const split = splitBlock(s, 0, PRACTICE);
@@ -122,14 +117,16 @@ describe('splitting and joining', () => {
 		expect(splitBlock(s, 1, PRACTICE)).toBe(s);
 		expect(splitBlock(s, 5, PRACTICE)).toBe(s);
 		expect(
-			splitBlock(read('warm-up: circuit 2 rounds 30/10: squat + push-up per side'), 0, PRACTICE).blocks.map(
-				formatLine
-			)
+			splitBlock(
+				sessionOf('warm-up: circuit 2 rounds 30/10: squat + push-up per side'),
+				0,
+				PRACTICE
+			).blocks.map(formatLine)
 		).toEqual(['warm-up: 2 x 30 s Squat, rest 60', 'warm-up: 2 x 15 s per side Push-up, rest 60']);
 	});
 
 	it('joins two of one role with three exercises at most', () => {
-		const s = read('setup 20 s: swap\n3 x 10 squat, rest 45\n4 x 10 curl, rest 90\n1 x 10 swing');
+		const s = sessionOf('setup 20 s: swap\n3 x 10 squat, rest 45\n4 x 10 curl, rest 90\n1 x 10 swing');
 		const joined = joinBlocks(s, 0, PRACTICE);
 		expect(joined.blocks.map(formatLine)).toEqual([
 			'superset 4 rounds, rest 30 inside, 90 after: 10 reps Squat + 10 reps Curl',
@@ -140,14 +137,14 @@ describe('splitting and joining', () => {
 			'superset 4 rounds, rest 30 inside, 90 after: 10 reps Squat + 10 reps Curl + 10 reps Swing'
 		]);
 		expect(canJoin(joinBlocks(joined, 0, PRACTICE), 0, PRACTICE)).toBe(false);
-		const can = (text: string) => canJoin(read(text), 0, PRACTICE);
+		const can = (text: string) => canJoin(sessionOf(text), 0, PRACTICE);
 		expect(can('1 x 10 squat\n1 x 10 curl')).toBe(true);
 		expect(can('1 x 10 squat')).toBe(false);
 		expect(can('warm-up: 1 x 10 squat\n1 x 10 curl')).toBe(false);
 		expect(can('superset 2 rounds: 10 squat + 10 curl\nsuperset 2 rounds: 10 squat + 10 curl')).toBe(false);
 		expect(can('1 x 10 squat\ncircuit 2 rounds 30/10: curl')).toBe(false);
 		expect(can('1 x 10 squat @ 8 kg, drop 20%\n1 x 10 curl')).toBe(false);
-		const apart = read('1 x 10 squat\ncircuit 2 rounds 30/10: curl');
+		const apart = sessionOf('1 x 10 squat\ncircuit 2 rounds 30/10: curl');
 		expect(joinBlocks(apart, 0, PRACTICE)).toBe(apart);
 		expect(repeats(joinBlocks(FIVE, 1, PRACTICE))).toBe('1-1×2 3-3×3');
 		expect(repeats(joinBlocks(FIVE, 0, PRACTICE))).toBe('1-1×2 3-3×3');
@@ -155,7 +152,7 @@ describe('splitting and joining', () => {
 });
 
 describe('exercises of a block', () => {
-	const [emom] = read('emom 8 min: 10 squat + 5 curl / 8 push-up').blocks;
+	const [emom] = sessionOf('emom 8 min: 10 squat + 5 curl / 8 push-up').blocks;
 	const line = (block: typeof emom) => (block ? formatLine(block) : '');
 	const block = () => {
 		if (!emom) throw new Error('a block');
@@ -193,7 +190,7 @@ describe('exercises of a block', () => {
 	});
 
 	it('go along with the seconds of their circuit', () => {
-		const [circuit] = read('circuit 2 rounds 30/10: squat + push-up').blocks;
+		const [circuit] = sessionOf('circuit 2 rounds 30/10: squat + push-up').blocks;
 		const longer = withNumber(circuit!, 'work', 45);
 		expect(longer.parts.map(({ target }) => target)).toEqual([
 			{ kind: 'seconds', seconds: 45 },
@@ -233,7 +230,7 @@ describe('repeats written out', () => {
 
 describe('what to have ready', () => {
 	it('counts what is wanted at once, and each load', () => {
-		const session = read(
+		const session = sessionOf(
 			'2 x 10 front squat @ 8 kg\n2 x 10 goblet squat @ 12 kg\n2 x 10 goblet squat @ 12 kg\n1 x 10 band row\n1 x 10 step-up'
 		);
 		expect(equipmentOf(session, PRACTICE)).toEqual([
@@ -247,9 +244,12 @@ describe('what to have ready', () => {
 			'step',
 			'water'
 		]);
-		expect(haveReady(read('2 x 10 front squat @ 8 kg'), PRACTICE)).toEqual(['2 dumbbells of 8 kg', 'water']);
-		expect(haveReady(read('2 x 10 front squat'), PRACTICE)).toEqual(['2 dumbbells', 'water']);
-		expect(haveReady(read('2 x 10 anvil lift @ 8 kg'), PRACTICE)).toEqual(['water']);
+		expect(haveReady(sessionOf('2 x 10 front squat @ 8 kg'), PRACTICE)).toEqual([
+			'2 dumbbells of 8 kg',
+			'water'
+		]);
+		expect(haveReady(sessionOf('2 x 10 front squat'), PRACTICE)).toEqual(['2 dumbbells', 'water']);
+		expect(haveReady(sessionOf('2 x 10 anvil lift @ 8 kg'), PRACTICE)).toEqual(['water']);
 	});
 });
 

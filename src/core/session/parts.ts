@@ -47,6 +47,8 @@ export interface BlockBase {
 export const LIMITS = {
 	blocks: 60,
 	parts: 30,
+	/** In all blocks together. */
+	exercises: 300,
 	sets: 50,
 	reps: 1000,
 	seconds: 7200,

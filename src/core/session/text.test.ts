@@ -4,6 +4,7 @@ import { anySession } from '../../../tests/support/arbitrary';
 import { sessionFaults } from './faults';
 import { formatSessionText, parseSessionText } from './text';
 import { PRACTICE } from '../../../tests/support/practice';
+import { runs } from '../../../tests/support/runs';
 
 const WHOLE = `session: Ridge load
 note: Weaker side first.
@@ -74,7 +75,7 @@ it('reads back what it wrote', () => {
 			expect(name).toBe('Any');
 			expect(read).toEqual(session);
 		}),
-		{ numRuns: 300 }
+		{ numRuns: runs(300) }
 	);
 });
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PRACTICE } from '../../../tests/support/practice';
+import { runs } from '../../../tests/support/runs';
 import { STANDARD, type Exercise, type Library } from '../exercise';
 import { kitOfItems, LIMITATIONS, readKit, type Limitation } from '../kit';
 import { parseSessionText, type Part } from '../session';
@@ -54,7 +55,7 @@ describe('substitute', () => {
 					expect(substitute(exercise, { kit, limits }, PRACTICE)).toEqual(found);
 				}
 			),
-			{ numRuns: 400 }
+			{ numRuns: runs(400) }
 		);
 	});
 });

@@ -4,6 +4,7 @@ import { anySession } from '../../../../tests/support/arbitrary';
 import { compileSession, formatLine, parseSessionText, sessionFaults, type Session } from '../../session';
 import { fitToMinutes } from './fit';
 import { PRACTICE } from '../../../../tests/support/practice';
+import { runs } from '../../../../tests/support/runs';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
 const fit = (text: string, minutes: number) => fitToMinutes(session(text), minutes, PRACTICE);
@@ -104,7 +105,7 @@ describe('fitToMinutes', () => {
 					expect(proposal.session.blocks.map(formatLine)).toHaveLength(any.blocks.length);
 				}
 			}),
-			{ numRuns: 15 }
+			{ numRuns: runs(15) }
 		);
 	});
 });

@@ -1,16 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { parseSessionText, type Session } from '../../session';
 import { PRACTICE } from '../../../../tests/support/practice';
+import { sessionOf } from '../../../../tests/support/sessions';
 import { formsOf, withRepeats, type Knob } from './forms';
 
-const read = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
-	expect(faults).toEqual([]);
-	return session;
-};
 /** What is changed to what, with its length and distance; the shortest first. */
 const forms = (text: string, ...knobs: Knob[]) =>
-	formsOf(read(text), 0, knobs, PRACTICE)
+	formsOf(sessionOf(text), 0, knobs, PRACTICE)
 		.map(({ seconds, distance, changes }) => ({
 			to: changes.map(({ label, to }) => `${label} ${to}`).join(', '),
 			seconds,
@@ -60,16 +55,16 @@ describe('formsOf', () => {
 			'work 50'
 		]);
 		expect(
-			formsOf(read('amrap 10 min: 10 squat'), 0, ['often'], PRACTICE)
+			formsOf(sessionOf('amrap 10 min: 10 squat'), 0, ['often'], PRACTICE)
 				.map(({ seconds }) => seconds / 60)
 				.sort((a, b) => a - b)
 		).toEqual([4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16]);
-		const [change] = formsOf(read('amrap 2 min: 10 squat'), 0, ['often'], PRACTICE).flatMap(
+		const [change] = formsOf(sessionOf('amrap 2 min: 10 squat'), 0, ['often'], PRACTICE).flatMap(
 			(one) => one.changes
 		);
 		expect(change).toEqual({ block: 0, label: expect.any(String) as string, from: 120, to: 60, unit: 's' });
 		expect(
-			formsOf(read('amrap 2 min: 10 squat'), 0, ['often'], PRACTICE)
+			formsOf(sessionOf('amrap 2 min: 10 squat'), 0, ['often'], PRACTICE)
 				.map(({ seconds }) => seconds / 60)
 				.sort((a, b) => a - b)
 		).toEqual([1, 2, 3, 4, 5, 6]);
@@ -113,7 +108,7 @@ describe('formsOf', () => {
 
 	it('thins the values of the longest rows where there would be too many forms', () => {
 		const many = formsOf(
-			read('circuit 20 rounds 60/60, 120 between: squat + push-up'),
+			sessionOf('circuit 20 rounds 60/60, 120 between: squat + push-up'),
 			0,
 			['often', 'work', 'rest'],
 			PRACTICE
@@ -131,13 +126,13 @@ describe('formsOf', () => {
 
 	it('has one form of a block whose numbers are not turned, and none of a block that is not there', () => {
 		expect(values('steady 30 min: brisk walk', 'rest')).toEqual(['']);
-		expect(formsOf(read('3 x 10 squat'), 1, ['often'], PRACTICE)).toEqual([]);
+		expect(formsOf(sessionOf('3 x 10 squat'), 1, ['often'], PRACTICE)).toEqual([]);
 		expect(values('circuit 1 round 30/10: squat', 'often')).toContain('rounds 2');
 	});
 });
 
 describe('withRepeats', () => {
-	const REPEATED = read(
+	const REPEATED = sessionOf(
 		'repeat 3 times, rest 30:\n1 x 10 squat\nend repeat\nrepeat 4 times, rest 20:\n1 x 10 curl\nend repeat'
 	);
 
@@ -161,7 +156,7 @@ describe('withRepeats', () => {
 	it('leaves none out, and leaves alone what has none', () => {
 		expect(withRepeats(REPEATED, -2)).toBeNull();
 		expect(withRepeats(REPEATED, 0)).toEqual({ session: REPEATED, changes: [] });
-		const plain = read('3 x 10 squat');
+		const plain = sessionOf('3 x 10 squat');
 		expect(withRepeats(plain, 0)).toEqual({ session: plain, changes: [] });
 		expect(withRepeats(plain, 1)).toBeNull();
 	});

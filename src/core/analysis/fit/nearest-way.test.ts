@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { parseSessionText } from '../../session';
 import { PRACTICE } from '../../../../tests/support/practice';
+import { runs } from '../../../../tests/support/runs';
 import type { Form } from './forms';
 import { nearestWay, type Aim, type Way } from './nearest-way';
 
@@ -69,7 +70,7 @@ it('finds what trying every choice finds', () => {
 				);
 			}
 		),
-		{ numRuns: 1500 }
+		{ numRuns: runs(1500) }
 	);
 });
 

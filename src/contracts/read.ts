@@ -1,0 +1,31 @@
+import { ValidationError, type Schema } from 'yup';
+import { sizeFault, type FieldFault } from './sizes';
+
+/** Faults that are told at most: nobody mends more at a time, and the list is as long as somebody else likes. */
+export const MOST_FAULTS = 50;
+
+export type ReadAs<T> = { value: T; faults: null } | { value: null; faults: FieldFault[] };
+
+/**
+ * Reads input from outside by its contract: its sizes first and alone, then everything in it.
+ * @returns the value, or up to {@link MOST_FAULTS} faults
+ */
+export function readAs<T>(
+	schema: Schema<T>,
+	input: unknown,
+	how: { stripUnknown?: boolean; strict?: boolean } = {}
+): ReadAs<T> {
+	const tooLarge = sizeFault(schema, input);
+	if (tooLarge) return { value: null, faults: [tooLarge] };
+	try {
+		const value = schema.validateSync(input, { abortEarly: false, disableStackTrace: true, ...how });
+		return { value, faults: null };
+	} catch (error) {
+		if (!ValidationError.isError(error)) throw error;
+		const each = error.inner.length > 0 ? error.inner : [error];
+		return {
+			value: null,
+			faults: each.slice(0, MOST_FAULTS).map(({ path, message }) => ({ field: path ?? '', message }))
+		};
+	}
+}

@@ -1,7 +1,9 @@
+import type { IncomingMessage } from 'node:http';
 import type { Logger } from 'pino';
 import type { App as CadrexApp } from '$lib/server/app';
-import type { Coach } from '$lib/server/auth/coach';
+import type { SignedInCoach } from '$lib/server/auth/login';
 import type { Person } from '$lib/server/auth/link';
+import type { Refusal } from '$lib/server/platform/errors';
 import type { Visitor } from '$lib/server/auth/visitor';
 
 declare global {
@@ -9,14 +11,22 @@ declare global {
 		interface Error {
 			message: string;
 		}
+		/** What the server hands on of the connection; there is none in development. */
+		interface Platform {
+			req: IncomingMessage;
+		}
 		interface Locals {
 			app: CadrexApp;
 			log: Logger;
 			requestId: string;
 			visitor: Visitor;
 			/** Whom the address belongs to; null on pages that are open to everybody. */
-			coach: Coach | null;
+			coach: SignedInCoach | null;
 			person: Person | null;
+			/** Aborted when whoever asked has gone: nobody waits for the answer any more. */
+			gone: AbortSignal;
+			/** A refusal that no route answered itself: the answer gets its status and its words. */
+			refused?: Refusal;
 			/** Seconds to wait, for an answer of 429. */
 			retryAfter?: number;
 		}

@@ -1,41 +1,49 @@
-import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
+import {
+	error,
+	isHttpError,
+	isRedirect,
+	redirect,
+	type Handle,
+	type HandleServerError,
+	type RequestEvent,
+	type ServerInit
+} from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { startDemo } from '$demo/world';
 import { closeApp, startApp, type App } from '$lib/server/app';
 import { mayEnter } from '$lib/server/auth/roles';
 import { visitorOf } from '$lib/server/auth/visitor';
+import { Refusal } from '$lib/server/platform/errors';
+import { bounded, refusalAnswer } from '$lib/server/web/body';
 
 let app: App;
 
 export const init: ServerInit = async () => {
 	app = await startApp(process.env);
 	if (app.config.demo) await startDemo(app);
+	// The server says where it listens; whoever may read the data directory can then give it commands.
+	process.on('cadrex:listening' as 'message', (url) => void app.control?.open(String(url)));
 	process.on(
 		'sveltekit:shutdown',
 		() => void closeApp(app).finally(() => process.emit('cadrex:closed' as 'beforeExit', 0))
 	);
 };
 
-/** Headers that hold for every answer; the content security policy is SvelteKit's, in svelte.config.js. */
-const HEADERS = {
-	'x-content-type-options': 'nosniff',
-	// The address of a personal link holds its secret: it must not travel on.
-	'referrer-policy': 'same-origin',
-	'permissions-policy': 'camera=(), microphone=(), geolocation=()'
-};
+/** Tells when the connection of a request ends before its answer; never in development, where none is handed on. */
+function watchConnection({ platform }: RequestEvent): { gone: AbortSignal; forget: () => void } {
+	const gone = new AbortController();
+	const socket = platform?.req.socket;
+	const abort = () => gone.abort();
+	socket?.once('close', abort);
+	return { gone: gone.signal, forget: () => socket?.off('close', abort) };
+}
 
-export const handle: Handle = async ({ event, resolve }) => {
-	const began = performance.now();
-	const requestId = randomUUID().slice(0, 8);
-	const { locals, cookies, url, route } = event;
-	locals.app = app;
-	locals.requestId = requestId;
-	locals.log = app.log.child({ request: requestId });
-
-	locals.visitor = visitorOf(app, cookies, url);
-	locals.coach = null;
-	locals.person = null;
-
+/** Lets somebody in where they may be, with a body no larger than the route takes; says so where it is not so. */
+async function answerTo(
+	event: RequestEvent,
+	resolve: (event: RequestEvent) => Response | Promise<Response>
+): Promise<Response> {
+	const { locals, url, route } = event;
 	const answer = await mayEnter(route.id, locals);
 	if (answer === 'not found') error(404, 'There is no such page here.');
 	if (answer === 'sign in') {
@@ -43,27 +51,54 @@ export const handle: Handle = async ({ event, resolve }) => {
 			return Response.json({ message: 'Sign in first.', faults: [] }, { status: 401 });
 		redirect(303, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
 	}
+	try {
+		event.request = await bounded(event.request, route.id);
+	} catch (refusal) {
+		if (!(refusal instanceof Refusal)) throw refusal;
+		return refusalAnswer(event.request, refusal) ?? error(refusal.status, refusal.message);
+	}
+	return resolve(event);
+}
 
-	const response = await resolve(event);
-	for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
-	response.headers.set('x-request-id', requestId);
-	if (locals.retryAfter) response.headers.set('retry-after', String(locals.retryAfter));
-	if (!url.pathname.startsWith('/_app/')) response.headers.set('cache-control', 'private, no-store');
-	// The path is left out of the log where it is a secret, the query always.
-	const path = url.pathname.replace(/^\/(join|calendar)\/.*/, '/$1/…');
-	locals.log.info(
-		{
-			method: event.request.method,
-			path,
-			status: response.status,
-			ms: Math.round(performance.now() - began)
-		},
-		'request'
-	);
-	return response;
+export const handle: Handle = async ({ event, resolve }) => {
+	const began = performance.now();
+	const requestId = randomUUID().slice(0, 8);
+	const { locals, cookies, url, route, request } = event;
+	locals.app = app;
+	locals.requestId = requestId;
+	locals.log = app.log.child({ request: requestId });
+	locals.visitor = visitorOf(app, cookies, url);
+	locals.coach = null;
+	locals.person = null;
+	const connection = watchConnection(event);
+	locals.gone = connection.gone;
+
+	let status = 500;
+	try {
+		const answer = await answerTo(event, resolve);
+		const response = locals.refused
+			? new Response(answer.body, { status: locals.refused.status, headers: answer.headers })
+			: answer;
+		({ status } = response);
+		response.headers.set('x-request-id', requestId);
+		if (locals.retryAfter) response.headers.set('retry-after', String(locals.retryAfter));
+		return response;
+	} catch (thrown) {
+		if (isHttpError(thrown) || isRedirect(thrown)) ({ status } = thrown);
+		throw thrown;
+	} finally {
+		connection.forget();
+		const ms = Math.round(performance.now() - began);
+		// Addresses hold secrets, and what leads nowhere may be one that was mistyped: the log has the route alone.
+		locals.log.info({ method: request.method, route: route.id ?? '(none)', status, ms }, 'request');
+	}
 };
 
 export const handleError: HandleServerError = ({ error: cause, event, status, message }) => {
+	if (cause instanceof Refusal) {
+		event.locals.refused = cause;
+		return { message: cause.message };
+	}
 	if (status === 404) return { message: 'There is no such page here.' };
 	if (status < 500) return { message };
 	event.locals.log.error({ err: cause, route: event.route.id }, 'request failed');

@@ -1,11 +1,19 @@
+import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
-import { createCoach } from '$lib/server/auth/coach';
+import { array, number, object, string, type Schema } from 'yup';
+import { registerCoach } from '$lib/server/auth/coach';
+import { recordEvent } from '$lib/server/auth/events';
+import { endSecondFactorFor, resetLinkFor } from '$lib/server/auth/operator';
+import { refuseWeak } from '$lib/server/auth/strength';
+import { backUp, restore } from '$lib/server/backup/backup';
+import { controlOf } from '$lib/server/platform/control';
+import { DirectoryInUse } from '$lib/server/db/lock';
 import { realClock } from '$lib/server/platform/clock';
 import { rebuild } from '$lib/server/attendance/projection';
-import { readConfig } from '$lib/server/platform/config';
+import { readConfig, type Config } from '$lib/server/platform/config';
+import { CannotStart } from '$lib/server/platform/cannot-start';
 import type { Context } from '$lib/server/platform/context';
-import { DirectoryInUse } from '$lib/server/db/lock';
 import { migrate, schemaVersion } from '$lib/server/db/migrate';
 import { openDatabase } from '$lib/server/db/open';
 import { Refusal } from '$lib/server/platform/errors';
@@ -16,6 +24,14 @@ const USAGE = `npm run admin -- <verb>
   create-coach   makes a coach who can sign in; asks for what is not given
                  --email runa@example.org --name "Runa Hallgren" --zone Europe/Oslo
                  the password comes from the prompt or from CADREX_PASSWORD
+  reset-password makes a link with which a coach sets a new password
+                 --email runa@example.org
+  second-factor-off
+                 for a coach who has lost phone and recovery codes
+                 --email runa@example.org
+  backup         writes a backup, also while the application runs
+  restore FILE   puts a backup in the place of a database that is not there:
+                 an empty data directory, or an empty database of a server
   rebuild        works out every enrolment's sums anew from its check-ins
   migrate        brings the database to the schema of this version`;
 
@@ -29,43 +45,155 @@ async function ask(question: string, given: string | undefined): Promise<string>
 	}
 }
 
-async function makeCoach(context: Context, args: string[]): Promise<void> {
-	const text = { type: 'string' } as const;
-	const { values } = parseArgs({ args, options: { email: text, name: text, zone: text } });
-	const coach = await createCoach(context, {
-		email: await ask('Email address', values.email),
-		name: await ask('Name', values.name),
-		zone: await ask('Time zone (as in Europe/Oslo)', values.zone),
-		password: await ask('Password (12 letters or more; it is shown as you type)', process.env.CADREX_PASSWORD)
-	});
-	console.log(`${coach.name} can sign in with ${coach.email}.`);
-}
-
-async function main([verb, ...args]: string[]): Promise<number> {
-	const verbs: Record<string, (context: Context) => Promise<void>> = {
-		'create-coach': (context) => makeCoach(context, args),
-		rebuild: async (context) => console.log(`Worked out ${await rebuild(context)} enrolments anew.`),
-		migrate: async ({ db }) => console.log(`The database has schema ${await schemaVersion(db)}.`)
-	};
-	const task = verb ? verbs[verb] : undefined;
-	if (!task) {
-		console.log(USAGE);
-		return verb ? 2 : 0;
-	}
-	const db = await openDatabase(readConfig(process.env));
+/** Does something with a database that no application has open. */
+async function withDatabase<T>(config: Config, work: (context: Context) => Promise<T>): Promise<T> {
+	const db = await openDatabase(config);
 	try {
 		await migrate(db);
-		await task({ db, clock: realClock, ids: randomIds });
-		return 0;
+		return await work({ db, clock: realClock, ids: randomIds });
 	} finally {
 		await db.close();
 	}
 }
 
+const refusedSchema = object({
+	message: string().required(),
+	faults: array(object({ field: string().required(), message: string().required() }).required()).default([])
+});
+
+/**
+ * Does something here, or has the application do it that has the database open.
+ * @param command what the application calls it @param answer what comes of it
+ */
+async function hereOrThere<T>(
+	config: Config,
+	command: string,
+	body: object,
+	answer: Schema<T>,
+	work: (context: Context) => Promise<T>
+): Promise<T> {
+	try {
+		return await withDatabase(config, work);
+	} catch (error) {
+		const control = error instanceof DirectoryInUse ? await controlOf(config.dataDirectory) : null;
+		if (!control) throw error;
+		const response = await fetch(`${control.url}/api/operator/${command}`, {
+			method: 'POST',
+			headers: {
+				authorization: `Bearer ${control.token}`,
+				'content-type': 'application/json',
+				accept: 'application/json'
+			},
+			body: JSON.stringify(body)
+		});
+		const said: unknown = await response.json();
+		if (response.ok) return answer.validateSync(said);
+		const { message, faults } = refusedSchema.validateSync(said);
+		throw new Refusal(400, message, faults);
+	}
+}
+
+async function makeCoach(config: Config, args: string[]): Promise<void> {
+	const text = { type: 'string' } as const;
+	const { values } = parseArgs({ args, options: { email: text, name: text, zone: text } });
+	const input = {
+		email: await ask('Email address', values.email),
+		name: await ask('Name', values.name),
+		zone: await ask('Time zone (as in Europe/Oslo)', values.zone),
+		password: await ask(
+			'Password (12 characters or more; it is shown as you type)',
+			process.env.CADREX_PASSWORD
+		)
+	};
+	const made = object({ name: string().required(), email: string().required() });
+	const { name, email } = await hereOrThere(config, 'create-coach', input, made, async (context) => {
+		const coach = await registerCoach(context, input, refuseWeak);
+		await recordEvent(context, { kind: 'coach-made', coachId: coach.id });
+		return coach;
+	});
+	console.log(`${name} can sign in with ${email}.`);
+}
+
+const backupSchema = object({ name: string().required(), bytes: number().required() });
+
+async function backUpNow(config: Config): Promise<void> {
+	const { name, bytes } = await hereOrThere(config, 'backup', {}, backupSchema, ({ db }) =>
+		backUp(db, config, realClock.now())
+	);
+	console.log(`${join(config.backups.directory, name)}, ${(bytes / 1024 / 1024).toFixed(1)} MB`);
+}
+
+/** The address given after the verb, or asked for. */
+async function emailIn(args: string[]): Promise<{ email: string }> {
+	const { values } = parseArgs({ args, options: { email: { type: 'string' } } });
+	return { email: await ask('Email address of the coach', values.email) };
+}
+
+/** Where the application is reached when nobody says. */
+const DEFAULT_ORIGIN = 'http://localhost:3000';
+
+async function linkForPassword(config: Config, args: string[]): Promise<void> {
+	const body = await emailIn(args);
+	const { link } = await hereOrThere(
+		config,
+		'reset-password',
+		body,
+		object({ link: string().required() }),
+		async (context) => ({
+			link: await resetLinkFor(context, body.email, config.origin ?? DEFAULT_ORIGIN)
+		})
+	);
+	console.log(`This link sets a new password for ${body.email}, once, within 30 minutes:\n${link}`);
+}
+
+async function endSecondFactor(config: Config, args: string[]): Promise<void> {
+	const body = await emailIn(args);
+	await hereOrThere(config, 'second-factor-off', body, object({}), async (context) => {
+		await endSecondFactorFor(context, body.email);
+		return {};
+	});
+	console.log(`Two-step sign-in is off for ${body.email}.`);
+}
+
+async function restoreFrom(config: Config, file: string | undefined): Promise<void> {
+	if (!file) throw new CannotStart('Which backup? npm run admin -- restore FILE');
+	const { at, schema, version } = await restore(file, config);
+	console.log(`Restored what was backed up on ${at} by version ${version} (schema ${schema}).`);
+}
+
+/** Verbs that see to the database themselves. */
+const BESIDE: Record<string, (config: Config, args: string[]) => Promise<void>> = {
+	'create-coach': makeCoach,
+	backup: backUpNow,
+	restore: (config, [file]) => restoreFrom(config, file),
+	'reset-password': linkForPassword,
+	'second-factor-off': endSecondFactor
+};
+
+async function main([verb, ...args]: string[]): Promise<number> {
+	const verbs: Record<string, (context: Context) => Promise<void>> = {
+		rebuild: async (context) => console.log(`Worked out ${await rebuild(context)} enrolments anew.`),
+		migrate: async ({ db }) => console.log(`The database has schema ${await schemaVersion(db)}.`)
+	};
+	const config = readConfig(process.env);
+	const beside = verb ? BESIDE[verb] : undefined;
+	if (beside) {
+		await beside(config, args);
+		return 0;
+	}
+	const task = verb ? verbs[verb] : undefined;
+	if (!task) {
+		console.log(USAGE);
+		return verb ? 2 : 0;
+	}
+	await withDatabase(config, task);
+	return 0;
+}
+
 try {
 	process.exitCode = await main(process.argv.slice(2));
 } catch (error) {
-	if (!(error instanceof Refusal) && !(error instanceof DirectoryInUse)) throw error;
+	if (!(error instanceof Refusal) && !(error instanceof CannotStart)) throw error;
 	console.error(error.message);
 	if (error instanceof Refusal)
 		for (const fault of error.faults) console.error(`  ${fault.field}: ${fault.message}`);

@@ -51,7 +51,13 @@ async function eventsOf(
 			if (!body || !theirs) continue;
 			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body, practice);
 			if (!event || event.at <= from || event.at > to) continue;
-			const person = { enrolmentId: enrolment.id, challengeId, name: enrolment.name, zone: enrolment.zone };
+			const person = {
+				enrolmentId: enrolment.id,
+				challengeId,
+				name: enrolment.name,
+				zone: enrolment.zone,
+				earlierZones: enrolment.earlierZones
+			};
 			events.push({ ...event, person, day });
 		}
 	}

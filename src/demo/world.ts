@@ -1,5 +1,6 @@
 import type { App } from '$lib/server/app';
 import { anyCoach } from '$lib/server/auth/coach';
+import { CannotStart } from '$lib/server/platform/cannot-start';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { forgetAfter, liveUntil } from './live';
 import { writeDemo } from './seed';
@@ -52,10 +53,30 @@ let world: DemoWorld | null = null;
 /** The demo of this process; null on real data. */
 export const demoWorld = (): DemoWorld | null => world;
 
-/** Writes the demo data into an empty database, or brings what is there to the time that the clock shows. */
+/** What the setting `demo` holds until everything is written. */
+const UNFINISHED = 'being written';
+
+/** @throws CannotStart over data that the demo did not write, or did not write to the end */
+async function demoMayLive({ db }: App): Promise<void> {
+	const stamp = await readSetting(db, 'demo');
+	if (stamp === UNFINISHED)
+		throw new CannotStart('The demo data were not written to their end. Give the demo an empty database.');
+	if (stamp === null)
+		throw new CannotStart(
+			'CADREX_DEMO is on, but the database holds data that the demo did not write; nothing was changed. ' +
+				'Take CADREX_DEMO away, or give the demo an empty database.'
+		);
+}
+
+/**
+ * Writes the demo data into an empty database, or brings what is there to the time that the clock shows.
+ * @throws CannotStart over real data
+ */
 export async function startDemo(app: App): Promise<DemoWorld> {
-	if (!(await anyCoach(app))) {
+	if (await anyCoach(app)) await demoMayLive(app);
+	else {
 		app.log.info('writing the demo data');
+		await writeSetting(app.db, 'demo', UNFINISHED);
 		await writeSetting(app.db, 'demo', await writeDemo(app));
 		await writeSetting(app.db, 'demo lived until', app.clock.now());
 	}

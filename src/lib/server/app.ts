@@ -1,13 +1,20 @@
-import pino, { type Logger } from 'pino';
+import type { Logger } from 'pino';
+import { accountNoticeJob, resetJob } from './auth/letters';
 import { TryLimit } from './auth/limits';
+import { backUp, type Backup } from './backup/backup';
+import { Control } from './platform/control';
+import { backupJob } from './backup/job';
 import { Jobs } from './platform/jobs';
 import { DemoClock, fixedClock, realClock, type Clock } from './platform/clock';
 import { readConfig, type Config } from './platform/config';
 import type { Context } from './platform/context';
+import { openLog } from './platform/log';
+import { openMail } from './platform/mail';
 import { migrate } from './db/migrate';
 import { openDatabase } from './db/open';
-import { openPress, type Press } from './exports/pdf/press';
+import { freeIn, Room, withRoom } from './db/room';
 import { randomIds } from './platform/ids';
+import { Threads } from './threads/threads';
 import { purgeJob } from './upkeep/purge';
 
 /** The running application: what use cases are given, and what only the edges need. */
@@ -15,8 +22,15 @@ export interface App extends Context {
 	config: Config;
 	log: Logger;
 	jobs: Jobs;
-	press: Press;
-	limits: { signIn: TryLimit; link: TryLimit };
+	threads: Threads;
+	/** Room on the disk of the embedded database; null with a server, which sees to its own. */
+	room: Room | null;
+	/** Tries by address, and at an account whatever the address: its password at the sign-in and after it, its code, links that set a new one. */
+	limits: Record<'signIn' | 'account' | 'password' | 'code' | 'reset' | 'link', TryLimit>;
+	/** Makes a backup, one at a time. */
+	backUp(): Promise<Backup>;
+	/** Lets commands on this machine in; only with the embedded database, which nobody else may open meanwhile. */
+	control: Control | null;
 	/** The clock that can be moved on; only with the demo data. */
 	demoClock: DemoClock | null;
 }
@@ -26,16 +40,28 @@ const QUARTER_HOUR = 15 * 60;
 /** Opens the database, brings it up to date and puts the application together. */
 export async function startApp(env: Record<string, string | undefined>): Promise<App> {
 	const config = readConfig(env);
-	const log = pino({ level: config.logLevel, base: null, timestamp: pino.stdTimeFunctions.isoTime });
-	const db = await openDatabase(config);
-	const steps = await migrate(db);
+	const log = openLog(config.logLevel);
+	const whole = await openDatabase(config);
+	const steps = await migrate(whole);
+	const room = config.databaseUrl ? null : new Room(config.diskReserve, freeIn(config.dataDirectory));
+	const db = withRoom(whole, room ?? { isLow: () => false });
 	log.info({ database: db.kind, migrated: steps }, 'database is ready');
 	const base: Clock = config.fixedNow === null ? realClock : fixedClock(config.fixedNow);
 	const demoClock = config.demo ? new DemoClock(base) : null;
-	const jobs = await Jobs.start(db, {
+	// Their own upkeep goes on in what little room there is; what they do for us is refused like everything else.
+	const jobs = await Jobs.start(whole, {
 		onError: (error, job) => log.error({ err: error, job }, 'a job failed')
 	});
+	let last: Promise<unknown> = Promise.resolve();
+	/** One after the other: the engine makes one at a time. Named by the real time, whatever the clock of the demo says. */
+	const makeBackup = (): Promise<Backup> => {
+		const next = last.then(() => backUp(whole, config, realClock.now()));
+		last = next.catch(() => undefined);
+		return next;
+	};
 	const app: App = {
+		backUp: makeBackup,
+		control: config.databaseUrl ? null : new Control(config.dataDirectory, randomIds),
 		db,
 		clock: demoClock ?? base,
 		ids: randomIds,
@@ -43,18 +69,27 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		log,
 		demoClock,
 		jobs,
-		press: openPress(config.workers),
+		threads: new Threads(config.workers),
+		room,
 		limits: {
 			signIn: new TryLimit(db, 'sign-in', config.signInTries, QUARTER_HOUR),
+			account: new TryLimit(db, 'account', 2 * config.signInTries, QUARTER_HOUR),
+			password: new TryLimit(db, 'password', config.signInTries, QUARTER_HOUR),
+			code: new TryLimit(db, 'code', config.signInTries, QUARTER_HOUR),
+			reset: new TryLimit(db, 'reset', Math.ceil(config.signInTries / 2), QUARTER_HOUR),
 			link: new TryLimit(db, 'link', 5 * config.signInTries, QUARTER_HOUR)
 		}
 	};
+	const mail = openMail(config.mail, config.dataDirectory, { clock: realClock, ids: randomIds });
+	await jobs.register(resetJob(app, mail));
+	await jobs.register(accountNoticeJob(app, mail));
 	await jobs.register(purgeJob(app));
+	await jobs.register(backupJob(makeBackup, config.backups.kept));
 	return app;
 }
 
 /** Ends what is running in the background, then the database. */
-export async function closeApp(app: Pick<App, 'db' | 'jobs' | 'press'>): Promise<void> {
-	await Promise.all([app.jobs.stop(), app.press.close()]);
+export async function closeApp(app: Pick<App, 'db' | 'jobs' | 'threads' | 'control'>): Promise<void> {
+	await Promise.all([app.jobs.stop(), app.threads.close(), app.control?.close()]);
 	await app.db.close();
 }

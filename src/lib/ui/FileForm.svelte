@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { Submission } from './submission.svelte';
+	import Working from './Working.svelte';
 
-	/** A file, or its text, to be looked at before anything of it is taken in. */
+	/** A file, or its text, previewed before anything of it is imported. */
 	interface Props {
 		action: string;
 		label: string;
@@ -11,6 +13,7 @@
 		text: string;
 	}
 	let { action, label, accept, rows, placeholder, text = $bindable() }: Props = $props();
+	const reading = new Submission();
 </script>
 
 <form
@@ -18,9 +21,7 @@
 	{action}
 	enctype="multipart/form-data"
 	class="panel p-4"
-	use:enhance={() =>
-		async ({ update }) =>
-			update({ reset: false })}
+	use:enhance={reading.watch(({ update }) => update({ reset: false }))}
 >
 	<label class="block"
 		><span class="label-text">{label}</span><input
@@ -41,6 +42,11 @@
 			{placeholder}
 			bind:value={text}></textarea>
 	</label>
-	<button class="btn btn-primary btn-sm mt-3">Look at it</button>
-	<span class="quiet ml-3 text-sm">Nothing is written before you take it in.</span>
+	<div class="mt-3 flex items-center gap-3">
+		{#if reading.cancel}<Working what="Reading the file …" cancel={reading.cancel} />
+		{:else}
+			<button class="btn btn-primary btn-sm">Preview</button>
+			<span class="quiet text-sm">Nothing is saved until you import it.</span>
+		{/if}
+	</div>
 </form>

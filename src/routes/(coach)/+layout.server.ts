@@ -7,7 +7,7 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 	const { app } = locals;
 	const challenges = await challengesOf(app.db, coach.id);
 	return {
-		coach,
+		coach: { id: coach.id, name: coach.name, email: coach.email, zone: coach.zone },
 		now: app.clock.now(),
 		demo: app.demoClock ? { moved: app.demoClock.moved } : null,
 		challenges: challenges.map(({ id, name, startsOn, days, people }) => ({

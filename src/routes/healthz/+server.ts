@@ -3,9 +3,18 @@ import { schemaVersion } from '$lib/server/db/migrate';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) => {
-	const { db } = locals.app;
+	const { db, room } = locals.app;
+	const degraded = room?.isLow()
+		? { degraded: 'The disk is full: people can read, and nothing can be saved.' }
+		: {};
 	try {
-		return Response.json({ ok: true, version, database: db.kind, schema: await schemaVersion(db) });
+		return Response.json({
+			ok: true,
+			version,
+			database: db.kind,
+			schema: await schemaVersion(db),
+			...degraded
+		});
 	} catch (cause) {
 		locals.log.error({ err: cause }, 'the database does not answer');
 		return Response.json(

@@ -13,10 +13,9 @@
 <main class="mx-auto grid min-h-dvh max-w-5xl items-center gap-12 px-6 py-10 md:grid-cols-[1fr_22rem]">
 	<section class="flex flex-col gap-5">
 		<Brand />
-		<h1 class="max-w-md text-4xl leading-tight">A line of days, and everybody on it.</h1>
+		<h1 class="max-w-md text-4xl leading-tight">Run your strength challenge online</h1>
 		<p class="quiet max-w-md text-lg">
-			Build the sessions, lay them over the weeks, let each day out in everyone’s own morning, and see who did
-			what.
+			Build the sessions, plan the weeks, release each day in everyone’s own morning, and see who did what.
 		</p>
 		<svg viewBox="0 0 420 70" class="max-w-md" aria-hidden="true">
 			{#each [46, 52, 38, 4, 50, 44, 4, 54, 48, 40, 4, 56, 50, 4, 58, 30] as height, i (i)}
@@ -38,12 +37,9 @@
 
 	{#if data.firstStart}
 		<section class="panel flex flex-col gap-3 p-6">
-			<h2>There is no coach yet</h2>
-			<p>Whoever runs this installation makes the first one on its command line:</p>
+			<h2>No coach yet</h2>
+			<p>Whoever runs this installation creates the first account on its command line, while it runs:</p>
 			<pre class="bg-base-200 clock overflow-x-auto rounded p-3 text-sm">npm run admin -- create-coach</pre>
-			<p class="quiet text-sm">
-				With the embedded database, stop the application first: one process at a time may use its directory.
-			</p>
 		</section>
 	{:else}
 		<form method="post" use:enhance class="panel flex flex-col gap-4 p-6">
@@ -68,8 +64,10 @@
 					bind:value={$form.password}
 				/>
 			</Field>
+			{#if data.notice && !answer?.message}<p class="remark" role="status">{data.notice}</p>{/if}
 			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
 			<button class="btn btn-primary" disabled={$submitting}>Sign in</button>
+			<a class="link-quiet text-sm" href="/sign-in/forgot">Forgot your password?</a>
 			<p class="quiet text-sm">
 				Taking part in a challenge? Open the personal link that your coach sent you.
 			</p>

@@ -50,7 +50,7 @@
 	<legend class="sr-only">{exercise}</legend>
 	<div class="flex items-center justify-between gap-2">
 		<p class="min-w-0 leading-tight">
-			<b class="block truncate">{exercise}</b>
+			<b class="block">{exercise}</b>
 			<span class="quiet text-[15px]"
 				>{amounts.length > 1 ? `${amounts.length} × ` : ''}{expected}
 				{unit}{or ? ` or ${or}, either counts` : ''}{perSide ? ' per side' : ''}{kg === null

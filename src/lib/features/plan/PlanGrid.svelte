@@ -175,8 +175,8 @@
 						{#if !cancelled.has(day.day)}<p class="quiet truncate text-[12px]">
 								{muscles(day) || KIND_TEXT[day.kind]}
 							</p>{/if}
-						<p class="quiet mt-auto flex justify-between text-[12px]">
-							<span class={[over && 'attention font-bold']}
+						<p class="quiet mt-auto flex justify-between gap-1 text-[12px] tracking-tight whitespace-nowrap">
+							<span class={[over && 'attention font-semibold']}
 								>{day.prescribed ? `${Math.round(day.minutes)} min` : ''}</span
 							>
 							<span>{day.prescribed ? `effort ${day.expected}` : ''}</span>

@@ -18,6 +18,15 @@ export function runSimulation(
 	const failed = new Promise<never>((_, reject) => {
 		worker.onerror = (event) => reject(new Error(event.message));
 	});
-	const outcome = Promise.race([work.simulate(input, assumed, seed, groups, proxy(progress)), failed]);
-	return { outcome: outcome.finally(() => worker.terminate()), stop: () => worker.terminate() };
+	// Progress comes on a channel of its own: the last of it may arrive when the outcome is there already.
+	let over = false;
+	const tell = proxy((share: number) => {
+		if (!over) progress(share);
+	});
+	const stop = () => {
+		over = true;
+		worker.terminate();
+	};
+	const outcome = Promise.race([work.simulate(input, assumed, seed, groups, tell), failed]);
+	return { outcome: outcome.finally(stop), stop };
 }

@@ -18,6 +18,8 @@
 			days: DayResult[];
 			adherence: Adherence;
 			silent: number;
+			/** Silent by the house rules. */
+			isSilent: boolean;
 		};
 		challengeId: string;
 		asOf: number;
@@ -66,7 +68,7 @@
 	<dl class="grid grid-cols-[6rem_1fr] gap-y-1 text-sm">
 		<dt class="quiet">Last seen</dt>
 		<dd>{person.lastSeen === null ? 'never' : dayAndTimeIn(person.zone, person.lastSeen)}</dd>
-		{#if person.silent >= 2}<dt class="quiet">Silent</dt>
+		{#if person.isSilent}<dt class="quiet">Silent</dt>
 			<dd class="attention font-semibold">
 				{counted(person.silent, 'due day')}
 			</dd>{/if}

@@ -1,24 +1,33 @@
 import { checkinSchema, type CheckinInput } from '$contracts/check-in';
-import { creditOf, fullLog, personDay, type LoggedSet, type PersonDay, type Strip } from '$core/day';
+import {
+	creditOf,
+	fullLog,
+	personDay,
+	standingAt,
+	type LoggedSet,
+	type PersonDay,
+	type Standing,
+	type Strip
+} from '$core/day';
 import type { DayKind } from '$core/calendar';
 import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../auth/link';
-import { challengeById, creditPolicyOf, type Challenge } from '../challenge/challenge';
+import { creditPolicyOf, type Challenge } from '../challenge/challenge';
+import { groupNow, type Group } from '../day/group';
 import { prescriptionFor } from '../day/own-day';
 import { windowsOf } from '../day/windows';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { notFound, Refusal } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
-import { practiceOf } from '../practice/practice';
 import { validate } from '../web/validate';
-import { project } from './projection';
+import { projectOne } from './projection';
 
 export interface Receipt {
 	id: string;
 	/** Share of the work done, 0…1, before what a late result is worth. */
 	credit: number;
-	standing: 'on time' | 'late' | 'after close';
+	standing: Standing;
 	/** False when this very check-in had been received before. */
 	fresh: boolean;
 }
@@ -31,14 +40,21 @@ interface DayRow {
 	cancelled: string | null;
 	versionId: VersionId | null;
 	body: Session | null;
+	/** Whether anything is, or ever was, different for them. */
+	differs: boolean;
+	/** Of the coach, as in `groupOf`. */
+	revision: number;
 }
 
 /** The enrolment, held for this transaction, with what its day asks for. A version that it had earlier is good too. */
 async function dayRow(tx: Queries, person: Person, input: CheckinInput): Promise<DayRow> {
 	const [row] = await tx.query<DayRow>(
 		`select e.shift_days as "shiftDays", e.from_day as "fromDay", e.strip, d.kind, d.cancelled,
-			v.id as "versionId", v.body
+			v.id as "versionId", v.body, co.revision,
+			exists (select from override o where o.enrolment_id = e.id) as differs
 		 from enrolment e
+		 join challenge ch on ch.id = e.challenge_id
+		 join coach co on co.id = ch.coach_id
 		 join plan_day d on d.challenge_id = e.challenge_id and d.day = $2
 		 left join session_version now on now.id = d.version_id
 		 left join session_version v on v.session_id = now.session_id
@@ -51,15 +67,35 @@ async function dayRow(tx: Queries, person: Person, input: CheckinInput): Promise
 	return row;
 }
 
-async function sameAgain(tx: Queries, person: Person, id: string): Promise<Receipt | null> {
-	const [known] = await tx.query<Omit<Receipt, 'fresh'> & { enrolmentId: EnrolmentId }>(
-		'select id, credit, standing, enrolment_id as "enrolmentId" from checkin where id = $1',
-		[id]
+interface Known {
+	id: string;
+	enrolmentId: EnrolmentId;
+	credit: number;
+	standing: Standing;
+}
+
+/**
+ * What is known already: the very check-in that comes in, and what stands for its day. Asked once the enrolment is held:
+ * a statement that waited for it would not see what came in meanwhile.
+ */
+async function knownOf(
+	tx: Queries,
+	person: Person,
+	input: CheckinInput
+): Promise<{ again: Receipt | null; current: Known | null }> {
+	const rows = await tx.query<Known & { stands: boolean }>(
+		`select id, enrolment_id as "enrolmentId", credit, standing,
+			enrolment_id = $2 and day = $3 and replaced_at is null as stands
+		 from checkin where id = $1 or (enrolment_id = $2 and day = $3 and replaced_at is null)`,
+		[input.id, person.enrolmentId, input.day]
 	);
-	if (!known) return null;
+	const same = rows.find(({ id }) => id === input.id);
 	// Somebody else's id is no more than a clash of chance or a guess: either way not ours to tell about.
-	if (known.enrolmentId !== person.enrolmentId) throw notFound('check-in');
-	return { id: known.id, credit: known.credit, standing: known.standing, fresh: false };
+	if (same && same.enrolmentId !== person.enrolmentId) throw notFound('check-in');
+	return {
+		again: same ? { id: same.id, credit: same.credit, standing: same.standing, fresh: false } : null,
+		current: rows.find(({ stands }) => stands) ?? null
+	};
 }
 
 /** What was done, set by set; refuses sets that are not asked for. */
@@ -83,11 +119,10 @@ function logOf(input: CheckinInput, asked: PrescribedExercise[]): { log: LoggedS
 	return { log, credit: creditOf(asked, log) };
 }
 
-function standingAt(challenge: Challenge, { open, window }: PersonDay, now: number): Receipt['standing'] {
+function standingOf(challenge: Readonly<Challenge>, { open, window }: PersonDay, now: number): Standing {
 	if (!open) throw notFound('day');
-	if (now < window.due) return 'on time';
-	if (now < window.closes) return 'late';
-	if (challenge.afterClose === 'store') return 'after close';
+	const standing = standingAt(window, now);
+	if (standing !== 'after close' || challenge.afterClose === 'store') return standing;
 	throw new Refusal(
 		409,
 		`This day closed ${challenge.lateHours} hours after its end, and this challenge takes no results after that. ` +
@@ -95,15 +130,31 @@ function standingAt(challenge: Challenge, { open, window }: PersonDay, now: numb
 	);
 }
 
-async function makeRoom(tx: Queries, person: Person, input: CheckinInput, now: number): Promise<void> {
-	const [current] = await tx.query<{ id: string }>(
-		'select id from checkin where enrolment_id = $1 and day = $2 and replaced_at is null',
-		[person.enrolmentId, input.day]
-	);
-	if (!current) return;
+/**
+ * Takes what stood for the day until now out of the way; it stays on record.
+ * @param standing of the new one by the time at which it comes
+ * @returns the standing that it has: within the window a correction keeps that of the result which it corrects; one of a
+ *   day that was said to be left out has its own
+ * @throws Refusal 409 when another stands for the day, or a result that counts would be corrected after the close
+ */
+async function makeRoom(
+	tx: Queries,
+	current: Known | null,
+	input: CheckinInput,
+	standing: Standing,
+	now: number
+): Promise<Standing> {
+	if (!current) return standing;
 	if (current.id !== input.replaces)
 		throw new Refusal(409, 'You have checked in for this day already. Open it to correct what you sent.');
+	const counts = current.credit > 0 && current.standing !== 'after close';
+	if (counts && standing === 'after close')
+		throw new Refusal(
+			409,
+			'This day has closed, and what you sent for it stands. Write to your coach if it is wrong.'
+		);
 	await tx.query('update checkin set replaced_at = $2 where id = $1', [current.id, instant(now)]);
+	return current.credit > 0 ? current.standing : standing;
 }
 
 async function write(
@@ -117,10 +168,15 @@ async function write(
 	now: number
 ): Promise<void> {
 	const done = receipt.credit >= 1 ? 'all' : receipt.credit > 0 ? 'part' : 'none';
+	// In one statement: each costs the embedded database about a millisecond.
 	await tx.query(
-		`insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
-			note, received_at, prescribed)
-		 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
+		`with made as (
+			insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
+				note, received_at, prescribed)
+			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) returning id)
+		 insert into set_log (checkin_id, block, part, set, amount, kg)
+		 select made.id, s.block, s.part, s.set, s.amount, s.kg
+		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8)`,
 		[
 			input.id,
 			person.enrolmentId,
@@ -135,18 +191,45 @@ async function write(
 			input.hurts,
 			input.note,
 			instant(now),
-			prescribed && JSON.stringify(prescribed)
+			prescribed && JSON.stringify(prescribed),
+			JSON.stringify(log)
 		]
 	);
-	if (log.length > 0)
-		await tx.query(
-			`insert into set_log (checkin_id, block, part, set, amount, kg)
-			 select $1, s.block, s.part, s.set, s.amount, s.kg
-			 from jsonb_to_recordset($2::jsonb) as s(block int, part int, set int, amount float8, kg float8)`,
-			[input.id, JSON.stringify(log)]
-		);
-	await project(tx, [person.enrolmentId]);
+	await projectOne(tx, person.enrolmentId);
 }
+
+/** Takes a check-in in a transaction. @returns null when `group` is no longer what the coach has decided */
+async function take(
+	tx: Queries,
+	group: Group,
+	person: Person,
+	input: CheckinInput,
+	now: number
+): Promise<Receipt | null> {
+	const row = await dayRow(tx, person, input);
+	const { again, current } = await knownOf(tx, person, input);
+	if (again) return again;
+	if (row.revision !== group.revision) return null;
+	const { challenge, practice } = group;
+	const window = windowsOf(challenge, { ...person, shiftDays: row.shiftDays })[input.day - 1];
+	if (!window) throw notFound('day');
+	const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), now);
+	const standing = standingOf(challenge, day, now);
+	if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
+	if (!row.body)
+		throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
+	const own = await prescriptionFor(tx, person.enrolmentId, input.day, row.body, row.differs, practice, now);
+	if (!own)
+		throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
+	const { log, credit } = logOf(input, own.asked);
+	const kept = await makeRoom(tx, current, input, standing, now);
+	const receipt: Receipt = { id: input.id, credit, standing: kept, fresh: true };
+	await write(tx, person, row, input, receipt, log, own.changes.length > 0 ? own.asked : null, now);
+	return receipt;
+}
+
+/** How often a check-in is tried again because its coach saved something at that very moment. */
+const TRIES = 5;
 
 /**
  * Takes a check-in. Sending the same one again changes nothing and is answered as the first time.
@@ -154,29 +237,13 @@ async function write(
  * @throws Refusal 400 with faults; 404 for a day that is not open; 409 when the day is closed or another
  *   check-in stands for it
  */
-export async function checkIn({ db, clock }: Context, person: Person, raw: unknown): Promise<Receipt> {
+export async function checkIn(context: Context, person: Person, raw: unknown): Promise<Receipt> {
+	const { db, clock } = context;
 	const input = validate(checkinSchema, raw);
-	return db.transaction(async (tx) => {
-		const row = await dayRow(tx, person, input);
-		const again = await sameAgain(tx, person, input.id);
-		if (again) return again;
-		const now = clock.now();
-		const challenge = await challengeById(tx, person.challengeId);
-		const window = windowsOf(challenge, { zone: person.zone, shiftDays: row.shiftDays })[input.day - 1];
-		if (!window) throw notFound('day');
-		const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), now);
-		const standing = standingAt(challenge, day, now);
-		if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
-		if (!row.body)
-			throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
-		const practice = await practiceOf(tx, challenge.coachId);
-		const own = await prescriptionFor(tx, person.enrolmentId, input.day, row.body, practice, now);
-		if (!own)
-			throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
-		const { log, credit } = logOf(input, own.asked);
-		await makeRoom(tx, person, input, now);
-		const receipt: Receipt = { id: input.id, credit, standing, fresh: true };
-		await write(tx, person, row, input, receipt, log, own.changes.length > 0 ? own.asked : null, now);
-		return receipt;
-	});
+	for (let tries = 0; tries < TRIES; tries++) {
+		const group = await groupNow(context, person.challengeId);
+		const receipt = await db.transaction((tx) => take(tx, group, person, input, clock.now()));
+		if (receipt) return receipt;
+	}
+	throw new Refusal(503, 'Your coach is changing the plan right now. Send this again in a moment.');
 }

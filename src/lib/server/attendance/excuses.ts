@@ -1,4 +1,4 @@
-import { excuseSchema, pauseSchema } from '$contracts/excuse';
+import { excuseSchema, pauseSchema, takenBackSchema } from '$contracts/excuse';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { idOf, notFound } from '../platform/errors';
@@ -20,8 +20,9 @@ export async function excuse({ db, clock }: Context, person: OwnPerson, raw: unk
 	});
 }
 
-/** Takes an excuse back. */
-export async function unexcuse({ db, clock }: Context, person: OwnPerson, day: number): Promise<void> {
+/** Takes an excuse back. @throws Refusal 400 */
+export async function unexcuse({ db, clock }: Context, person: OwnPerson, raw: unknown): Promise<void> {
+	const { day } = validate(takenBackSchema, raw);
 	return db.transaction(async (tx) => {
 		await tx.query('delete from excuse where enrolment_id = $1 and day = $2', [person.id, day]);
 		await daysChanged({ clock }, tx, person.challengeId, [person.id]);

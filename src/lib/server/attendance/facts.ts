@@ -1,10 +1,12 @@
+import type { Standing } from '$core/day';
+
 /** What a check-in says, whoever reads it. */
 export interface CheckinFacts {
 	id: string;
 	done: 'all' | 'part' | 'none';
 	/** Share of the work done, 0…1, before what a late result is worth. */
 	credit: number;
-	standing: 'on time' | 'late' | 'after close';
+	standing: Standing;
 	/** 0…10 */
 	effort: number | null;
 	/** 1…5 */

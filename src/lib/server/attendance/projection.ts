@@ -11,13 +11,14 @@ interface Row extends AttendanceRecords {
 	id: EnrolmentId;
 }
 
-/** Everything written down about some enrolments, which stay as they are until the transaction ends. */
-async function recordsOf(tx: Queries, ids: readonly EnrolmentId[]): Promise<Row[]> {
-	await tx.query('select 1 from enrolment where id = any($1::uuid[]) order by id for update', [ids]);
+/** Everything written down about some enrolments. */
+function recordsOf(tx: Queries, ids: readonly EnrolmentId[]): Promise<Row[]> {
 	return tx.query<Row>(
 		`select e.id, ch.days,
 			coalesce((select jsonb_agg(jsonb_build_object('day', c.day, 'credit', c.credit, 'pain', c.hurts is not null,
-				'at', (extract(epoch from c.received_at) * 1000)::bigint))
+				'standing', c.standing, 'at', (extract(epoch from c.received_at) * 1000)::bigint,
+				'first', (select (extract(epoch from min(f.received_at)) * 1000)::bigint from checkin f
+					where f.enrolment_id = c.enrolment_id and f.day = c.day)))
 				from checkin c where c.enrolment_id = e.id and c.replaced_at is null), '[]') as checkins,
 			coalesce((select jsonb_agg(jsonb_build_object('day', x.day, 'at', (extract(epoch from x.at) * 1000)::bigint))
 				from excuse x where x.enrolment_id = e.id), '[]') as excuses,
@@ -35,6 +36,15 @@ async function recordsOf(tx: Queries, ids: readonly EnrolmentId[]): Promise<Row[
 /** Works out anew what the days of some enrolments add up to. */
 export async function project(tx: Queries, ids: readonly EnrolmentId[]): Promise<void> {
 	if (ids.length === 0) return;
+	// They stay as they are until the transaction ends.
+	await tx.query('select 1 from enrolment where id = any($1::uuid[]) order by id for update', [ids]);
+	await projectHeld(tx, ids);
+}
+
+/** The same for one enrolment, whose row this transaction holds already. */
+export const projectOne = (tx: Queries, id: EnrolmentId): Promise<void> => projectHeld(tx, [id]);
+
+async function projectHeld(tx: Queries, ids: readonly EnrolmentId[]): Promise<void> {
 	const summaries = (await recordsOf(tx, ids)).map(({ id, ...records }) => {
 		const { strip, lastSeen } = foldAttendance(records);
 		return { id, strip, seen: lastSeen === null ? null : instant(lastSeen) };

@@ -1,3 +1,4 @@
+import { isIP } from 'node:net';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Queries } from '../db/database';
 import { Refusal } from '../platform/errors';
@@ -39,10 +40,35 @@ export class TryLimit {
 		}
 	}
 
-	/** Forgets the tries of a key, after one that succeeded. */
-	async clear(key: string): Promise<void> {
-		await this.limiter.delete(key);
+	/** Takes a try for a piece of work and gives it back when that was good. @throws what the work throws; Refusal 429 */
+	async attempt<T>(key: string, work: () => Promise<T>): Promise<T> {
+		await this.take(key);
+		const done = await work();
+		await this.giveBack(key);
+		return done;
 	}
+
+	/** Gives a try back, after one that was good: those of others at the same key stay counted. */
+	async giveBack(key: string): Promise<void> {
+		await this.limiter.reward(key, 1);
+	}
+}
+
+/**
+ * What stands for an address when tries are counted: of IPv6 the network, since whoever has one has all of it
+ * (RFC 6177 gives a site at least a /64).
+ */
+export function networkOf(address: string): string {
+	const bare = address.replace(/^::ffff:(?=\d+\.)/i, '').replace(/%.*$/, '');
+	if (isIP(bare) !== 6) return bare;
+	const [head = '', tail] = bare.toLowerCase().split('::');
+	const [before, after] = [head, tail ?? ''].map((part) => part.split(':').filter(Boolean));
+	const missing = tail === undefined ? 0 : 8 - before!.length - after!.length;
+	const groups = [...before!, ...Array<string>(Math.max(0, missing)).fill('0'), ...after!];
+	return `${groups
+		.slice(0, 4)
+		.map((group) => group.replace(/^0+(?=.)/, ''))
+		.join(':')}::/64`;
 }
 
 export class TooOften extends Refusal {

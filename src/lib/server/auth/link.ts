@@ -1,6 +1,7 @@
+import type { EarlierZone } from '$core/calendar';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
-import { hashToken, type ChallengeId, type EnrolmentId } from '../platform/ids';
+import { hashToken, type ChallengeId, type EnrolmentId, type Ids } from '../platform/ids';
 
 /** A device that opened its link stays known for this long. */
 const LOGIN_LASTS = 120 * 86_400_000;
@@ -11,42 +12,77 @@ export interface Person {
 	challengeId: ChallengeId;
 	name: string;
 	zone: string;
+	earlierZones: EarlierZone[];
 }
 
-/** Makes a link secret for an enrolment; earlier links and the devices that used them end. Only its hash is kept. */
+/** A secret for a personal link, and what is kept of it. */
+export function newSecret(ids: Ids): { secret: string; hash: string } {
+	const secret = ids.secret();
+	return { secret, hash: hashToken(secret) };
+}
+
+/**
+ * Makes a link secret for an enrolment; earlier links, the devices that used them and the calendar link end: whoever had
+ * the one may have had the others. Only its hash is kept.
+ */
 export async function makeLink(
 	tx: Queries,
 	{ clock, ids }: Omit<Context, 'db'>,
 	enrolmentId: EnrolmentId
 ): Promise<string> {
-	const secret = ids.secret();
-	await tx.query('update enrolment set link_hash = $2, link_made_at = $3 where id = $1', [
+	const { secret, hash } = newSecret(ids);
+	await tx.query('update enrolment set link_hash = $2, link_made_at = $3, feed_hash = null where id = $1', [
 		enrolmentId,
-		hashToken(secret),
+		hash,
 		instant(clock.now())
 	]);
 	await tx.query('delete from participant_login where enrolment_id = $1', [enrolmentId]);
 	return secret;
 }
 
-/** Exchanges the secret of a link for the token of a cookie; null when the link is not good (any more). */
-export async function openLink({ db, clock, ids }: Context, secret: string): Promise<string | null> {
-	const [found] = await db.query<{ id: string }>('select id from enrolment where link_hash = $1', [
-		hashToken(secret)
-	]);
+/** Whose link a secret is, and of what; null when it is not good (any more). */
+export async function linkOf(
+	{ db }: Pick<Context, 'db'>,
+	secret: string
+): Promise<{ enrolmentId: EnrolmentId; name: string; challenge: string } | null> {
+	const [found] = await db.query<{ enrolmentId: EnrolmentId; name: string; challenge: string }>(
+		`select e.id as "enrolmentId", p.name, c.name as challenge
+		 from enrolment e join participant p on p.id = e.participant_id join challenge c on c.id = e.challenge_id
+		 where e.link_hash = $1`,
+		[hashToken(secret)]
+	);
+	return found ?? null;
+}
+
+/**
+ * Exchanges the secret of a link for the token of a cookie; null when the link is not good (any more).
+ * @param before the token that this device had until now: a device has one at a time
+ */
+export async function openLink(
+	context: Context,
+	secret: string,
+	before: string | null = null
+): Promise<string | null> {
+	const { db, clock, ids } = context;
+	const found = await linkOf(context, secret);
 	if (!found) return null;
 	const token = ids.secret();
 	const now = clock.now();
-	await db.query(
-		'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
-		[hashToken(token), found.id, instant(now), instant(now + LOGIN_LASTS)]
-	);
+	await db.transaction(async (tx) => {
+		if (before !== null)
+			await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
+		await tx.query(
+			'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
+			[hashToken(token), found.enrolmentId, instant(now), instant(now + LOGIN_LASTS)]
+		);
+	});
 	return token;
 }
 
 export async function personOf({ db, clock }: Context, token: string): Promise<Person | null> {
 	const [found] = await db.query<Person>(
-		`select e.id as "enrolmentId", e.challenge_id as "challengeId", p.name, p.zone
+		`select e.id as "enrolmentId", e.challenge_id as "challengeId", p.name, p.zone,
+			p.earlier_zones as "earlierZones"
 		 from participant_login l
 		 join enrolment e on e.id = l.enrolment_id
 		 join participant p on p.id = e.participant_id

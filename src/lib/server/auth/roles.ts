@@ -1,4 +1,4 @@
-import type { Coach } from './coach';
+import type { SignedInCoach } from './login';
 import type { Person } from './link';
 import type { Visitor } from './visitor';
 
@@ -21,7 +21,7 @@ export function ownerOf(routeId: string | null): 'coach' | 'participant' | null 
  */
 export async function mayEnter(
 	routeId: string | null,
-	request: { visitor: Visitor; coach: Coach | null; person: Person | null }
+	request: { visitor: Visitor; coach: SignedInCoach | null; person: Person | null }
 ): Promise<Answer> {
 	const { visitor } = request;
 	switch (ownerOf(routeId)) {

@@ -1,27 +1,27 @@
 import type { Cookies } from '@sveltejs/kit';
 import type { Context } from '../platform/context';
-import { COACH_COOKIE, keepToken, PERSON_COOKIE } from '../web/cookies';
-import { coachOf, type Coach } from './coach';
+import { keepToken, tokenIn } from '../web/cookies';
+import { coachOf, type SignedInCoach } from './login';
 import { personOf, type Person } from './link';
 
 /** Who asks. Each is looked up when somebody wants to know: what is the same for everybody costs no query. */
 export interface Visitor {
-	coach(): Promise<Coach | null>;
+	coach(): Promise<SignedInCoach | null>;
 	person(): Promise<Person | null>;
 }
 
 /** Whom the cookies of a request belong to; a coach's token that was due to change is changed. */
 export function visitorOf(context: Context, cookies: Cookies, url: URL): Visitor {
-	let coach: Promise<Coach | null> | undefined;
+	let coach: Promise<SignedInCoach | null> | undefined;
 	let person: Promise<Person | null> | undefined;
-	const findCoach = async (token: string | undefined): Promise<Coach | null> => {
+	const findCoach = async (token: string | undefined): Promise<SignedInCoach | null> => {
 		const login = token ? await coachOf(context, token) : null;
-		if (login?.newToken) keepToken(cookies, url, COACH_COOKIE, login.newToken);
+		if (login?.newToken) keepToken(cookies, url, 'coach', login.newToken);
 		return login?.coach ?? null;
 	};
 	const findPerson = async (token: string | undefined) => (token ? personOf(context, token) : null);
 	return {
-		coach: () => (coach ??= findCoach(cookies.get(COACH_COOKIE))),
-		person: () => (person ??= findPerson(cookies.get(PERSON_COOKIE)))
+		coach: () => (coach ??= findCoach(tokenIn(cookies, url, 'coach'))),
+		person: () => (person ??= findPerson(tokenIn(cookies, url, 'person')))
 	};
 }

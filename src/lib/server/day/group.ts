@@ -1,7 +1,8 @@
 /** What everybody of a challenge is shown alike; it is read again only after the coach has changed something. */
 import type { Practice } from '$core/practice';
-import { allAnnouncements, type Announcement } from '../challenge/announcements';
+import { announcementsFor, type Announcement } from '../challenge/announcements';
 import { challengeById, type Challenge } from '../challenge/challenge';
+import { only } from '../db/database';
 import type { Context } from '../platform/context';
 import type { ChallengeId } from '../platform/ids';
 import { kept } from '../platform/kept';
@@ -18,6 +19,17 @@ export interface Group {
 	revision: number;
 }
 
+/** The same under the revision that holds now. Not from within a transaction: it asks the database beside it. */
+export async function groupNow(context: Context, challengeId: ChallengeId): Promise<Group> {
+	const { revision } = only(
+		await context.db.query<{ revision: number }>(
+			'select co.revision from challenge ch join coach co on co.id = ch.coach_id where ch.id = $1',
+			[challengeId]
+		)
+	);
+	return groupOf(context, challengeId, revision);
+}
+
 /** @param revision of the coach, read in this request */
 export const groupOf = ({ db, clock }: Context, challengeId: ChallengeId, revision: number): Promise<Group> =>
 	kept(db, `group ${challengeId}`, revision, async () => {
@@ -26,7 +38,7 @@ export const groupOf = ({ db, clock }: Context, challengeId: ChallengeId, revisi
 			challenge,
 			plan: await planOf(db, challenge),
 			practice: await practiceOf(db, challenge.coachId),
-			announcements: await allAnnouncements({ db, clock }, challengeId),
+			announcements: await announcementsFor({ db, clock }, challengeId),
 			revision
 		};
 	});

@@ -54,7 +54,12 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 	);
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
-	const days = daysOf(group.challenge, group.plan, { ...own, zone: person.zone }, now);
+	const days = daysOf(
+		group.challenge,
+		group.plan,
+		{ ...own, zone: person.zone, earlierZones: person.earlierZones },
+		now
+	);
 	const opened = days.filter(({ window }) => window.opens <= now).length;
 	return {
 		...group,
@@ -66,16 +71,20 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 	};
 }
 
-/** What a version of a session asks of one person on a day, as it was at an instant. */
+/**
+ * What a version of a session asks of one person on a day, as it was at an instant.
+ * @param differs whether anything is, or ever was, different for them
+ */
 export async function prescriptionFor(
 	db: Queries,
 	enrolmentId: EnrolmentId,
 	day: number,
 	body: Session,
+	differs: boolean,
 	practice: Practice,
 	at: number
 ) {
-	return personalSession(body, day, await overridesOf(db, enrolmentId, at), practice);
+	return personalSession(body, day, differs ? await overridesOf(db, enrolmentId, at) : [], practice);
 }
 
 /** A session as a participant's page needs it: nothing is left to look up or to work out. */
@@ -179,7 +188,7 @@ async function ownSession(
 			asked: own.asked,
 			changes: own.changes
 		};
-	if (differs) return made(await prescriptionFor(db, enrolmentId, day, version.body, practice, at));
+	if (differs) return made(await prescriptionFor(db, enrolmentId, day, version.body, differs, practice, at));
 	// Without differences it is the same for everybody, whatever the day.
 	return kept(db, `session ${versionId}`, revision, () =>
 		Promise.resolve(made(personalSession(version.body, day, [], practice)))

@@ -1,12 +1,10 @@
 import { personDay, type PersonDay, type Strip } from '$core/day';
 import { creditPolicyOf, type Challenge } from '../challenge/challenge';
 import type { PlanDay } from '../plan/plan-days';
-import { windowsOf } from './windows';
+import { windowsOf, type WhereAndWhen } from './windows';
 
 /** What of an enrolment decides its days. */
-export interface OwnDays {
-	zone: string;
-	shiftDays: number;
+export interface OwnDays extends WhereAndWhen {
 	fromDay: number;
 	strip: Strip;
 }
@@ -20,8 +18,10 @@ export function daysOf(
 ): PersonDay[] {
 	const policy = creditPolicyOf(challenge);
 	const windows = windowsOf(challenge, own);
-	return plan.flatMap((planned, i) => {
+	const days: PersonDay[] = [];
+	plan.forEach((planned, i) => {
 		const window = windows[i];
-		return window ? [personDay(planned, window, own, policy, asOf)] : [];
+		if (window) days.push(personDay(planned, window, own, policy, asOf));
 	});
+	return days;
 }

@@ -1,18 +1,35 @@
 import { LRUCache } from 'lru-cache';
-import { dueWindow, type DueWindow } from '$core/calendar';
+import { dueWindow, windowOfMoved, type DueWindow, type EarlierZone } from '$core/calendar';
 import { releasePolicyOf, type Challenge } from '../challenge/challenge';
 
 /** Windows by policy and zone: the same for everybody who shares a zone, and a matter of arithmetic only. */
 const cache = new LRUCache<string, DueWindow[]>({ max: 2000 });
 
-/** The windows of all days of a challenge for somebody in a zone, day 1 first. */
-export function windowsOf(challenge: Challenge, person: { zone: string; shiftDays: number }): DueWindow[] {
+/** What of a person decides when their days are. */
+export interface WhereAndWhen {
+	zone: string;
+	earlierZones: readonly EarlierZone[];
+	shiftDays: number;
+}
+
+/** The windows of all days of a challenge for somebody, day 1 first. */
+export function windowsOf(challenge: Challenge, person: WhereAndWhen): DueWindow[] {
+	const { zone, earlierZones } = person;
+	const now = windowsIn(challenge, zone, person.shiftDays);
+	if (earlierZones.length === 0 || challenge.releaseZone !== null) return now;
+	const before = earlierZones.map((earlier) => windowsIn(challenge, earlier.zone, person.shiftDays));
+	const until = earlierZones.map((earlier) => earlier.until);
+	return now.map((window, i) => windowOfMoved([...before.map((windows) => windows[i]!), window], until));
+}
+
+function windowsIn(challenge: Challenge, zone: string, shiftDays: number): DueWindow[] {
 	const policy = releasePolicyOf(challenge);
-	const zone = policy.zone ?? person.zone;
-	const key = `${zone} ${person.shiftDays} ${policy.startsOn} ${policy.opensAt} ${policy.lateHours} ${challenge.days}`;
+	const key = `${policy.zone ?? zone} ${shiftDays} ${policy.startsOn} ${policy.opensAt} ${policy.lateHours} ${challenge.days}`;
 	const known = cache.get(key);
 	if (known) return known;
-	const windows = Array.from({ length: challenge.days }, (_, i) => dueWindow(i + 1, person, policy));
+	const windows = Array.from({ length: challenge.days }, (_, i) =>
+		dueWindow(i + 1, { zone, shiftDays }, policy)
+	);
 	cache.set(key, windows);
 	return windows;
 }

@@ -1,13 +1,22 @@
+import { closeSync, fstatSync, openSync } from 'node:fs';
 import { mkdir } from 'node:fs/promises';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
 import lockfile from 'proper-lockfile';
 import { object, number, string } from 'yup';
+import { CannotStart } from '../platform/cannot-start';
 import { filesIn, type Files } from '../platform/files';
 
 /** A directory is in use by another process; the sentence says by whom. */
-export class DirectoryInUse extends Error {
+export class DirectoryInUse extends CannotStart {
 	override name = 'DirectoryInUse';
+}
+
+/** A data directory that is this process's, as long as it holds on to it. */
+export interface DirectoryLock {
+	/** Whether nobody has taken the directory meanwhile; looks at the disk each time. */
+	isOurs(): boolean;
+	release(): Promise<void>;
 }
 
 const holderSchema = object({
@@ -26,33 +35,61 @@ async function holderOf(files: Files) {
 	}
 }
 
+/** Milliseconds without a touch after which a lock may be taken over. */
+const STALE = { ownerGone: 5000, ownerRuns: 60_000 };
+
 /**
  * Takes a data directory for this process alone: a second writer would lose what it acknowledged.
  *
  * The lock is a directory that its owner touches every two seconds. One whose recorded owner no longer runs is
  * waited for until it is five seconds old and then taken over; one whose owner runs has a minute, since a long
- * query may keep the owner from touching it.
+ * query may keep the owner from touching it. An owner that stood still for longer (a machine put to sleep) and wakes
+ * finds another name in the directory, or its own and goes on.
  *
- * @returns gives the directory back
+ * @param lost called when another process has taken the directory; the next write would be on its files
  * @throws DirectoryInUse
  */
-export async function lockDirectory(directory: string): Promise<() => Promise<void>> {
+export async function lockDirectory(directory: string, lost: () => void): Promise<DirectoryLock> {
 	await mkdir(directory, { recursive: true });
 	const files = filesIn(directory);
-	try {
-		const gone = await ownerIsGone(files);
-		const release = await lockfile.lock(directory, {
-			stale: gone ? 5000 : 60_000,
+	const mine = { pid: process.pid, host: hostname(), since: new Date().toISOString() };
+	/**
+	 * Our name in the directory, kept open: whoever takes the directory puts another file in its place, and then this one
+	 * has no name any more. Asked of the open file, the answer needs no other and cannot fail for want of one.
+	 */
+	let held: number | null = null;
+	const isOurs = (): boolean => held === null || fstatSync(held).nlink > 0;
+	const take = (gone: boolean): Promise<() => Promise<void>> =>
+		lockfile.lock(directory, {
+			stale: gone ? STALE.ownerGone : STALE.ownerRuns,
 			update: 2000,
 			retries: gone ? { retries: 16, minTimeout: 500, maxTimeout: 500 } : 0,
 			lockfilePath: join(directory, 'in-use.lock'),
-			// Raised when this process stood still for longer than its own limit. Nobody takes the directory from a
-			// running process before a minute, so it is still ours; ending here would only lose the work at hand.
-			onCompromised: () => undefined
+			onCompromised: () => void takeAgain()
 		});
-		const holder = { pid: process.pid, host: hostname(), since: new Date().toISOString() };
-		await files.write(HOLDER, JSON.stringify(holder));
-		return release;
+	let release: () => Promise<void>;
+	/** Raised when this process stood still for longer than its own limit, or somebody else touched the lock. */
+	async function takeAgain(): Promise<void> {
+		try {
+			if (isOurs()) release = await take(false);
+			else lost();
+		} catch {
+			lost();
+		}
+	}
+	try {
+		release = await take(await ownerIsGone(files));
+		await files.write(HOLDER, JSON.stringify(mine));
+		const name = openSync(join(directory, HOLDER), 'r');
+		held = name;
+		return {
+			isOurs,
+			async release() {
+				held = null;
+				closeSync(name);
+				await release();
+			}
+		};
 	} catch (error) {
 		if ((error as { code?: string }).code !== 'ELOCKED') throw error;
 		const holder = await holderOf(files);

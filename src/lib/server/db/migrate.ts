@@ -1,4 +1,5 @@
 import { Umzug, type UmzugStorage } from 'umzug';
+import { CannotStart } from '../platform/cannot-start';
 import type { Database, Queries } from './database';
 
 /** Steps in SQL, and those that need the program itself to read what was kept as text. */
@@ -62,7 +63,7 @@ const storageOf = (db: Database): UmzugStorage => ({
  * Brings a database to the newest schema, each step in a transaction of its own.
  *
  * @returns names of the steps taken
- * @throws Error when the database is newer than this program
+ * @throws CannotStart when the database is newer than this program
  */
 export async function migrate(db: Database): Promise<string[]> {
 	await db.script(
@@ -70,7 +71,9 @@ export async function migrate(db: Database): Promise<string[]> {
 	);
 	const before = await schemaVersion(db);
 	if (before > NEWEST)
-		throw new Error(`The database has schema ${before}; this program knows ${NEWEST}. Start a newer one.`);
+		throw new CannotStart(
+			`The database has schema ${before}; this program knows ${NEWEST}. Start a newer program on it.`
+		);
 	const umzug = new Umzug({
 		migrations: STEPS.map((step) => ({ name: step.name, up: () => take(db, step) })),
 		storage: storageOf(db),

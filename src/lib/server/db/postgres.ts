@@ -8,8 +8,14 @@ const types: pg.CustomTypesConfig = {
 
 const queriesOf = (runner: pg.Pool | pg.PoolClient): Queries => ({
 	async query<Row>(text: string, values: unknown[] = []) {
-		const result = await runner.query<Row & pg.QueryResultRow>(text, values);
-		return result.rows;
+		try {
+			const result = await runner.query<Row & pg.QueryResultRow>(text, values);
+			return result.rows;
+		} catch (error) {
+			// The embedded database says by itself which statement it was.
+			if (error instanceof Error) Object.assign(error, { query: text });
+			throw error;
+		}
 	},
 	async script(sql) {
 		await runner.query(sql);

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { ValidationError } from 'yup';
-import { needText, readNeed, STANDARD, type Exercise, type Library } from '$core/exercise';
+import { EXERCISE_LIMITS, needText, readNeed, STANDARD, type Exercise, type Library } from '$core/exercise';
 import { bodyOf, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
+import { readAs } from '$contracts/read';
 
 /** The columns in order; docs/formats/exercises-csv.md says what stands in each. */
 const COLUMNS = [
@@ -100,11 +101,15 @@ function inputOf(row: Partial<Record<Column, string>>): unknown {
 	};
 }
 
+/** Lines that are read at most: all that a library may have of its own, and the standard ones that an export holds. */
+const MOST_LINES = EXERCISE_LIMITS.own + 500;
+
 /** Reads exercises of a coach's own from CSV; every fault with its line, nothing is written. */
 export function readExercisesCsv(text: string, library: Library): ReadExercises {
 	const { data, errors } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
 		header: true,
 		skipEmptyLines: 'greedy',
+		preview: MOST_LINES + 1,
 		transformHeader: (header) => header.trim().toLowerCase()
 	});
 	const result: ReadExercises = { inputs: [], known: [], faults: [] };
@@ -116,6 +121,10 @@ export function readExercisesCsv(text: string, library: Library): ReadExercises 
 			...result,
 			faults: [{ line: 1, message: `the first line names the columns: ${COLUMNS.join(', ')}` }]
 		};
+	if (data.length > MOST_LINES) {
+		const message = `more than ${MOST_LINES.toLocaleString('en')} lines; as many are read at most`;
+		return { ...result, faults: [{ line: MOST_LINES + 2, message }] };
+	}
 	const names = new Set<string>();
 	data.forEach((row, i) => {
 		const line = i + 2;
@@ -127,9 +136,9 @@ export function readExercisesCsv(text: string, library: Library): ReadExercises 
 		try {
 			if (names.has(name.toLowerCase())) throw new ValidationError(`${name} stands twice in the file`);
 			names.add(name.toLowerCase());
-			result.inputs.push(
-				bodyOf(exerciseSchema.validateSync(inputOf(row), { abortEarly: false, stripUnknown: true }))
-			);
+			const { value, faults } = readAs(exerciseSchema, inputOf(row), { stripUnknown: true });
+			if (value) result.inputs.push(bodyOf(value));
+			for (const { message } of faults ?? []) result.faults.push({ line, message });
 		} catch (cause) {
 			if (!(cause instanceof ValidationError)) throw cause;
 			for (const message of cause.errors) result.faults.push({ line, message });

@@ -61,20 +61,20 @@ async function nameIsFree(db: Queries, coachId: CoachId, name: string, except: s
 	]);
 }
 
+/** @returns their ids, in the same order */
 async function insert(
 	tx: Queries,
 	{ clock, ids }: Context,
 	coachId: CoachId,
-	input: ExerciseInput
-): Promise<string> {
-	const { name, ...body } = input;
-	const id = ids.uuid();
-	const now = instant(clock.now());
+	inputs: readonly ExerciseInput[]
+): Promise<string[]> {
+	const rows = inputs.map(({ name, ...body }) => ({ id: ids.uuid(), name, body }));
 	await tx.query(
-		'insert into exercise (id, coach_id, name, body, created_at, changed_at) values ($1, $2, $3, $4, $5, $5)',
-		[id, coachId, name, JSON.stringify(body), now]
+		`insert into exercise (id, coach_id, name, body, created_at, changed_at)
+		 select id, $2, name, body, $3, $3 from jsonb_to_recordset($1) as r(id uuid, name text, body jsonb)`,
+		[JSON.stringify(rows), coachId, instant(clock.now())]
 	);
-	return id;
+	return rows.map(({ id }) => id);
 }
 
 async function roomFor(tx: Queries, coachId: CoachId, more: number): Promise<void> {
@@ -94,7 +94,8 @@ export async function createExercise(context: Context, coachId: CoachId, raw: un
 	return context.db.transaction(async (tx) => {
 		await nameIsFree(tx, coachId, input.name, null);
 		await roomFor(tx, coachId, 1);
-		return insert(tx, context, coachId, input);
+		const [id] = await insert(tx, context, coachId, [input]);
+		return id!;
 	});
 }
 
@@ -106,10 +107,14 @@ export async function createExercises(
 ): Promise<number> {
 	await context.db.transaction(async (tx) => {
 		await roomFor(tx, coachId, inputs.length);
-		for (const input of inputs) {
-			await nameIsFree(tx, coachId, input.name, null);
-			await insert(tx, context, coachId, input);
-		}
+		const [taken] = await tx.query<{ name: string }>(
+			`select name from exercise where coach_id = $1
+				and lower(name) = any(select lower(wanted) from unnest($2::text[]) wanted) limit 1`,
+			[coachId, inputs.map(({ name }) => name)]
+		);
+		const ships = inputs.find(({ name }) => STANDARD.find(name));
+		if (taken ?? ships) await nameIsFree(tx, coachId, (taken ?? ships)!.name, null);
+		await insert(tx, context, coachId, inputs);
 	});
 	return inputs.length;
 }

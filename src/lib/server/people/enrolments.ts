@@ -1,7 +1,8 @@
+import { setImmediate as breath } from 'node:timers/promises';
 import type { Strip } from '$core/day';
-import { dayInZone } from '$core/calendar';
+import { dayInZone, type EarlierZone } from '$core/calendar';
 import type { Level, RosterRow } from '$core/people';
-import { makeLink } from '../auth/link';
+import { newSecret } from '../auth/link';
 import type { Group } from '$core/analysis';
 import type { Kit, Limitation } from '$core/kit';
 import { peopleJoined } from '../day/changed';
@@ -20,6 +21,7 @@ export interface Enrolment {
 	name: string;
 	email: string;
 	zone: string;
+	earlierZones: EarlierZone[];
 	level: Level;
 	kit: Kit;
 	/** What of their equipment was not understood, as it was written. */
@@ -41,7 +43,7 @@ declare const owned: unique symbol;
 export type OwnPerson = Enrolment & { readonly [owned]: true };
 
 const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
-		e.challenge_id as "challengeId", p.name, p.email, p.zone, p.level,
+		e.challenge_id as "challengeId", p.name, p.email, p.zone, p.earlier_zones as "earlierZones", p.level,
 		p.kit, p.kit_unread as "kitUnread", p.limits,
 		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
@@ -106,60 +108,113 @@ function startOf(challenge: Challenge, zone: string, now: number): { fromDay: nu
 		: { fromDay: dayNow, shiftDays: 0 };
 }
 
+/** People enrolled in one transaction: hundreds at a time would make everybody else wait for them. */
+const AT_ONCE = 25;
+
 /**
  * Enrols people, all of them or none. Somebody whom the coach knows from another challenge keeps their
- * record and takes over what the list says now.
+ * record and takes over what the list says now. Others are answered between one transaction and the next; should the
+ * process end in between, those who are enrolled by then stay so.
  *
  * @returns a link for each
  * @throws Refusal 409 when one of them is enrolled already, or the challenge is over
  */
-export function enrol(context: Context, challenge: OwnedChallenge, rows: RosterRow[]): Promise<NewLink[]> {
-	const { db, clock, ids } = context;
+export async function enrol(
+	context: Context,
+	challenge: OwnedChallenge,
+	rows: readonly RosterRow[]
+): Promise<NewLink[]> {
+	const { clock, ids } = context;
 	const now = clock.now();
-	return db.transaction(async (tx) => {
-		const links: NewLink[] = [];
-		for (const row of rows) {
-			const { id: participantId } = only(
-				await tx.query<{ id: ParticipantId }>(
-					`insert into participant (id, coach_id, name, email, zone, level, kit, kit_unread, created_at)
-					 values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
-					 on conflict (coach_id, email) do update
-						set name = excluded.name, zone = excluded.zone, level = excluded.level, kit = excluded.kit,
-							kit_unread = excluded.kit_unread
-					 returning id`,
-					[
-						ids.uuid(),
-						challenge.coachId,
-						row.name,
-						row.email,
-						row.zone,
-						row.level,
-						JSON.stringify(row.kit),
-						row.unread,
-						instant(now)
-					]
-				)
-			);
-			const start = startOf(challenge, row.zone, now);
-			const enrolmentId = newId<'enrolment'>(ids);
-			const made = await tx.query(
-				`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, created_at)
-				 values ($1, $2, $3, $4, $5, $6) on conflict (challenge_id, participant_id) do nothing returning id`,
-				[enrolmentId, challenge.id, participantId, start.fromDay, start.shiftDays, instant(now)]
-			);
-			if (made.length === 0)
-				throw new Refusal(409, `${row.name} (${row.email}) is enrolled already. Nobody was enrolled.`);
-			const secret = await makeLink(tx, context, enrolmentId);
-			links.push({ enrolmentId, name: row.name, email: row.email, secret });
+	const zones = [...new Set(rows.map(({ zone }) => zone))];
+	const starts = new Map(zones.map((zone) => [zone, startOf(challenge, zone, now)]));
+	const people = rows.map((row) => {
+		const { secret, hash } = newSecret(ids);
+		const id = newId<'enrolment'>(ids);
+		return { ...row, ...starts.get(row.zone)!, id, participant: ids.uuid(), secret, hash };
+	});
+	await breath();
+	const enrolled = await enrolledMails(context.db, challenge.id);
+	for (const { name, email } of people) {
+		if (enrolled.has(email)) throw enrolledAlready(name, email);
+		enrolled.add(email);
+	}
+	let done = 0;
+	try {
+		for (; done < people.length; done += AT_ONCE) {
+			await enrolSome(context, challenge, people.slice(done, done + AT_ONCE), now);
+			// The embedded database answers within this thread: without a pause nothing else is even read.
+			await breath();
 		}
+	} catch (cause) {
+		const before = people.slice(0, done).map(({ id }) => id);
+		await context.db.query('delete from enrolment where id = any($1::uuid[])', [before]);
+		throw cause;
+	}
+	return people.map(({ id, name, email, secret }) => ({ enrolmentId: id, name, email, secret }));
+}
+
+const enrolledAlready = (name: string, email: string): Refusal =>
+	new Refusal(409, `${name} (${email}) is enrolled already. Nobody was enrolled.`);
+
+/** Moves that are remembered of somebody; the earliest are forgotten. No challenge is longer than twelve weeks. */
+const MOST_MOVES = 40;
+
+/**
+ * SQL of the zones that somebody was in before, once their zone becomes another.
+ * @param zone @param at the new zone and the instant at which it begins, as SQL
+ */
+export const zonesAfter = (zone: string, at: string): string =>
+	`case when participant.zone = ${zone} then participant.earlier_zones
+		else (case when jsonb_array_length(participant.earlier_zones) < ${MOST_MOVES} then participant.earlier_zones
+			else participant.earlier_zones - 0 end) || jsonb_build_array(jsonb_build_object('zone', participant.zone,
+			'until', (extract(epoch from ${at}::timestamptz) * 1000)::bigint)) end`;
+
+interface Joining extends RosterRow {
+	id: EnrolmentId;
+	participant: string;
+	fromDay: number;
+	shiftDays: number;
+	hash: string;
+}
+
+function enrolSome(
+	context: Context,
+	challenge: OwnedChallenge,
+	people: Joining[],
+	now: number
+): Promise<void> {
+	const list = JSON.stringify(people);
+	return context.db.transaction(async (tx) => {
+		await tx.query(
+			`insert into participant (id, coach_id, name, email, zone, level, kit, kit_unread, created_at)
+			 select participant, $2, name, email, zone, level, kit, unread, $3
+			 from jsonb_to_recordset($1) as r(participant uuid, name text, email text, zone text, level text, kit jsonb,
+				unread text[])
+			 on conflict (coach_id, email) do update
+				set name = excluded.name, earlier_zones = ${zonesAfter('excluded.zone', '$3')}, zone = excluded.zone, level = excluded.level, kit = excluded.kit,
+					kit_unread = excluded.kit_unread`,
+			[list, challenge.coachId, instant(now)]
+		);
+		const made = await tx.query<{ id: string }>(
+			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, created_at, link_hash, link_made_at)
+			 select r.id, $2, p.id, r."fromDay", r."shiftDays", $4, r.hash, $4
+			 from jsonb_to_recordset($1) as r(id uuid, email text, "fromDay" int, "shiftDays" int, hash text)
+			 join participant p on p.coach_id = $3 and p.email = r.email
+			 on conflict (challenge_id, participant_id) do nothing returning id`,
+			[list, challenge.id, challenge.coachId, instant(now)]
+		);
+		// Somebody else has enrolled one of them meanwhile.
+		const ids = new Set(made.map(({ id }) => id));
+		const other = people.find(({ id }) => !ids.has(id));
+		if (other) throw enrolledAlready(other.name, other.email);
 		// Days that are cancelled for everyone are cancelled for them too.
 		await peopleJoined(
 			context,
 			tx,
 			challenge.id,
-			links.map(({ enrolmentId }) => enrolmentId)
+			people.map(({ id }) => id)
 		);
-		return links;
 	});
 }
 

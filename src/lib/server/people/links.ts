@@ -2,7 +2,7 @@ import { makeLink } from '../auth/link';
 import type { Context } from '../platform/context';
 import type { OwnPerson } from './enrolments';
 
-/** Makes a person's link anew. */
+/** Makes a person's link anew; their calendar link ends with the old one. */
 export const renewLink = (context: Context, person: OwnPerson): Promise<string> =>
 	context.db.transaction((tx) => makeLink(tx, context, person.id));
 

@@ -1,10 +1,7 @@
+import type { FieldFault } from '$contracts/sizes';
 import type { Id } from './ids';
 
-/** A field of the input and what is wrong with it. */
-export interface FieldFault {
-	field: string;
-	message: string;
-}
+export type { FieldFault };
 
 /** Says no in words that a person can act on; carries the HTTP status that says the same. */
 export class Refusal extends Error {

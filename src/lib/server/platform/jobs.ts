@@ -1,5 +1,6 @@
 import PgBoss from 'pg-boss';
 import type { Database, Queries } from '../db/database';
+import { loggedError } from './log';
 
 /** Work done apart from requests: named, tried again when it fails, and kept for the operator when it gives up. */
 export interface Job<Data extends object> {
@@ -112,7 +113,10 @@ export class Jobs {
 					await job.run(taken!.data);
 				} catch (error) {
 					this.options.onError?.(error as Error, name);
-					throw error;
+					// What is thrown is kept beside the job, where the operator reads it: no more of it than a log has.
+					const { type, message, code, query } = loggedError(error);
+					// eslint-disable-next-line preserve-caught-error -- the queue would keep the cause with all that is in it
+					throw new Error([message ?? type, code, query].filter(Boolean).join(' '));
 				}
 			}
 		);

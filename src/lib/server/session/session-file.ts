@@ -1,9 +1,9 @@
-import { ValidationError } from 'yup';
 import { nearest } from '$core/text/nearest';
 import type { Practice } from '$core/practice';
 import { formatSessionText, parseSessionText, type Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../web/file-fault';
 import { parseJson } from '../web/json';
+import { MOST_FAULTS, readAs } from '$contracts/read';
 import { readSession } from '$contracts/session';
 import { FILE_KIND, FILE_VERSION, NOT_A_SESSION, sessionFileSchema } from '$contracts/session-file';
 
@@ -38,7 +38,12 @@ interface Found extends Omit<ReadFile, 'body' | 'unknown'> {
 const refused = (...faults: FileFault[]): Found => ({ name: '', tags: [], body: null, faults });
 
 /** A file of which nothing can be taken. */
-const nothing = (found: Found): ReadFile => ({ ...found, body: null, unknown: [] });
+const nothing = (found: Found): ReadFile => ({
+	...found,
+	body: null,
+	faults: found.faults.slice(0, MOST_FAULTS),
+	unknown: []
+});
 
 function readJson(text: string): Found {
 	let raw: unknown;
@@ -56,15 +61,11 @@ function readJson(text: string): Found {
 			place: 'version',
 			message: `this file is of version ${version}, version ${FILE_VERSION} is the newest that is known here`
 		});
-	try {
-		const { name, tags } = headSchema.validateSync(raw, { abortEarly: false });
-		if (!session) return refused({ place: 'session', message: 'the session itself is missing' });
-		return { name, tags, body: session, faults: [] };
-	} catch (cause) {
-		if (!(cause instanceof ValidationError)) throw cause;
-		const each = cause.inner.length > 0 ? cause.inner : [cause];
-		return refused(...each.map(({ path, message }) => ({ place: path ?? 'the file', message })));
-	}
+	const { value: head, faults } = readAs(headSchema, raw);
+	if (faults)
+		return refused(...faults.map(({ field, message }) => ({ place: field || 'the file', message })));
+	if (!session) return refused({ place: 'session', message: 'the session itself is missing' });
+	return { name: head.name, tags: head.tags, body: session, faults: [] };
 }
 
 /**

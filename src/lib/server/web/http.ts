@@ -21,14 +21,19 @@ export interface Refused {
 	faults: FieldFault[];
 }
 
-/** Gives a refusal back to the form that asked, with what it was given. */
+/**
+ * Gives a refusal back to the form that asked, with what it was given.
+ * @param locals of the request, where a refusal may have to say how long to wait
+ */
 export async function orFail<T, More extends object>(
 	work: Promise<T>,
-	more: More = {} as More
+	more: More = {} as More,
+	locals?: { retryAfter?: number }
 ): Promise<{ ok: T } | { failed: ActionFailure<Refused & More> }> {
 	try {
 		return { ok: await work };
 	} catch (cause) {
+		if (locals && cause instanceof TooOften) locals.retryAfter = cause.retryAfter;
 		if (cause instanceof Refusal)
 			return { failed: fail(cause.status, { message: cause.message, faults: cause.faults, ...more }) };
 		throw cause;

@@ -1,4 +1,5 @@
 import { Refusal } from '../platform/errors';
+import { formText } from './form-text';
 
 /** Bytes of a text file that are taken at most. */
 export const LARGEST_FILE = 6 * 1024 * 1024;
@@ -43,10 +44,26 @@ export function decodeText(bytes: Uint8Array): { text: string; notes: string[] }
 	}
 }
 
-/** What a form brings as text: the file, or what was pasted into the field of that name. @throws Refusal 400, 413 */
-export async function textOf(form: FormData, field: string): Promise<{ text: string; notes: string[] }> {
+/** A file as it came, or what was pasted. */
+export interface Given {
+	bytes: Uint8Array | null;
+	pasted: string;
+}
+
+/** Letters of a pasted text that are sent back at most: a page holds them twice. */
+const MOST_GIVEN_BACK = 1_000_000;
+
+/**
+ * What goes back into the box: the text of a file, which takes the file's place there, or what was pasted.
+ * @returns undefined for a very long pasted text: it is in the box already and stays there
+ */
+export function givenBack(given: Given, text = given.pasted): string | undefined {
+	return given.bytes || text.length <= MOST_GIVEN_BACK ? text : undefined;
+}
+
+/** What a form brings: the bytes of its file, or what was pasted into the field of that name. */
+export async function givenIn(form: FormData, field: string): Promise<Given> {
 	const file = form.get('file');
-	if (file instanceof File && file.size > 0) return decodeText(new Uint8Array(await file.arrayBuffer()));
-	const pasted = form.get(field);
-	return { text: typeof pasted === 'string' ? pasted : '', notes: [] };
+	const bytes = file instanceof File && file.size > 0 ? new Uint8Array(await file.arrayBuffer()) : null;
+	return { bytes, pasted: formText(form, field) };
 }

@@ -1,4 +1,5 @@
-import { ValidationError, type Schema } from 'yup';
+import type { Schema } from 'yup';
+import { readAs } from '$contracts/read';
 import { Refusal } from '../platform/errors';
 
 /** Faults as one sentence: the forms that have no place beside a field show it. */
@@ -8,16 +9,11 @@ function sentence(messages: string[]): string {
 }
 
 /**
- * Checks input from outside against its schema, all faults at once.
+ * Checks input from outside against its schema, its faults at once.
  * @throws Refusal 400 with the list of faults
  */
 export function validate<T>(schema: Schema<T>, input: unknown): T {
-	try {
-		return schema.validateSync(input, { abortEarly: false, stripUnknown: true });
-	} catch (error) {
-		if (!(error instanceof ValidationError)) throw error;
-		const each = error.inner.length > 0 ? error.inner : [error];
-		const faults = each.map((fault) => ({ field: fault.path ?? '', message: fault.message }));
-		throw new Refusal(400, sentence(faults.map((fault) => fault.message)), faults);
-	}
+	const { value, faults } = readAs(schema, input, { stripUnknown: true });
+	if (faults) throw new Refusal(400, sentence(faults.map(({ message }) => message)), faults);
+	return value;
 }

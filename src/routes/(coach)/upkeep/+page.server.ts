@@ -1,13 +1,26 @@
 import { fail } from '@sveltejs/kit';
+import { CannotStart } from '$lib/server/platform/cannot-start';
+import { installation } from '$lib/server/upkeep/state';
 import { formText } from '$lib/server/web/form-text';
+import { noteEvent } from '$lib/server/web/security';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-	const { jobs } = locals.app;
-	return { jobs: await jobs.states(), dead: await jobs.dead() };
+	const { app } = locals;
+	return { state: await installation(app), jobs: await app.jobs.states(), dead: await app.jobs.dead() };
 };
 
 export const actions: Actions = {
+	backup: async (event) => {
+		try {
+			const backup = await event.locals.app.backUp();
+			await noteEvent(event, 'backup-made');
+			return { backup };
+		} catch (cause) {
+			if (!(cause instanceof CannotStart)) throw cause;
+			return fail(503, { message: cause.message });
+		}
+	},
 	again: async ({ request, locals }) => {
 		const id = formText(await request.formData(), 'job');
 		if (!(await locals.app.jobs.again(id)))

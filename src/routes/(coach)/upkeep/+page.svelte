@@ -1,10 +1,19 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { Submission } from '$lib/ui/submission.svelte';
+	import Working from '$lib/ui/Working.svelte';
 	import { counted, dayAndTimeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
 	const at = (ms: number) => dayAndTimeIn(data.coach.zone, ms);
+	const backingUp = new Submission();
+	const MB = 1024 * 1024;
+	const GB = 1024 * MB;
+	const size = (bytes: number) =>
+		bytes >= GB ? `${(bytes / GB).toFixed(1)} GB` : `${(bytes / MB).toFixed(bytes < 10 * MB ? 1 : 0)} MB`;
+	const age = $derived(data.state.backups[0] ? data.now - data.state.backups[0].at : null);
+	const STALE = 36 * 3_600_000;
 	const tries = (count: number) => counted(count, 'try', 'tries');
 </script>
 
@@ -12,14 +21,71 @@
 <main class="mx-auto flex max-w-4xl flex-col gap-5 px-5 py-8">
 	<h1>Upkeep</h1>
 	<p class="quiet">
-		What this installation does by itself, apart from anybody’s page. A job that fails is tried again, each
-		time after a longer wait; what was given up stands here for 30 days.
+		The state of this installation, its backups and its background jobs. A job that fails is tried again, each
+		time after a longer wait; when it is given up, it is listed here for 30 days.
 	</p>
+	{#if form && 'message' in form && form.message}<p
+			role="alert"
+			class="remark remark-attention font-semibold"
+		>
+			{form.message}
+		</p>{/if}
 	<section class="panel flex flex-col gap-3 p-4">
-		<h2>Given up</h2>
-		{#if form && 'message' in form}<p role="alert" class="text-error">{form.message}</p>{/if}
+		<h2>This installation</h2>
+		<dl class="grid grid-cols-[9rem_1fr] gap-y-1.5">
+			<dt class="quiet">Version</dt>
+			<dd>Cadrex {data.state.version}, schema {data.state.schema}</dd>
+			<dt class="quiet">Database</dt>
+			<dd>
+				{data.state.database === 'pglite' ? 'Embedded' : 'PostgreSQL server'}, {size(
+					data.state.databaseBytes
+				)}
+			</dd>
+			{#if data.state.disk}
+				<dt class="quiet">Disk</dt>
+				<dd class:attention={data.state.disk.free < 4 * data.state.disk.reserve}>
+					{size(data.state.disk.free)} free; below {size(data.state.disk.reserve)} nothing can be saved
+				</dd>
+			{/if}
+		</dl>
+	</section>
+	<section class="panel flex flex-col gap-3 p-4" aria-labelledby="backups">
+		<div class="flex flex-wrap items-center justify-between gap-3">
+			<h2 id="backups">Backups</h2>
+			<form method="post" action="?/backup" use:enhance={backingUp.watch()}>
+				{#if backingUp.cancel}<Working what="Backing up …" />
+				{:else}<button class="btn btn-sm btn-primary">Back up now</button>{/if}
+			</form>
+		</div>
+		<p class="quiet">
+			{#if data.state.kept > 0}Made every night; the last {data.state.kept} are kept.
+			{:else}No automatic backups here.{/if}
+			To restore one: <code class="clock">npm run admin -- restore</code> (see docs/operations.md).
+		</p>
+		{#if data.state.kept > 0 && (age === null || age > STALE)}
+			<p class="remark remark-attention">
+				{age === null ? 'There is no backup yet.' : 'The last backup is more than a day and a half old.'}
+			</p>
+		{/if}
+		{#if data.state.backups.length > 0}
+			<table class="sheet">
+				<thead><tr><th scope="col">Made</th><th scope="col">Size</th><th scope="col">File</th></tr></thead>
+				<tbody>
+					{#each data.state.backups as backup (backup.name)}
+						<tr
+							><td>{at(backup.at)}</td><td class="figures">{size(backup.bytes)}</td><td class="clock text-sm"
+								>{backup.name}</td
+							></tr
+						>
+					{/each}
+				</tbody>
+			</table>
+		{/if}
+	</section>
+	<section class="panel flex flex-col gap-3 p-4">
+		<h2>Failed jobs</h2>
 		{#if data.dead.length === 0}
-			<p>Nothing. Every job came to its end.</p>
+			<p>None. Every job has finished.</p>
 		{:else}
 			<ul class="flex flex-col gap-3">
 				{#each data.dead as job (job.id)}
@@ -48,7 +114,7 @@
 					<tr>
 						<td>{job.what}</td>
 						<td class="figures">{job.waiting}</td>
-						<td>{job.doneAt === null ? 'Not yet, or longer ago than two days' : at(job.doneAt)}</td>
+						<td>{job.doneAt === null ? 'Not in the last two days' : at(job.doneAt)}</td>
 					</tr>
 				{/each}
 			</tbody>

@@ -2,9 +2,9 @@ import { redirect } from '@sveltejs/kit';
 import { adherence } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { signOutDevice } from '$lib/server/auth/link';
-import { PERSON_COOKIE } from '$lib/server/web/cookies';
+import { dropToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
-import { upAt } from '$lib/server/challenge/announcements';
+import { upFor } from '$lib/server/challenge/announcements';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
@@ -31,7 +31,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		/** Which of the sessions today’s is, and how many are left: what keeps people going. */
 		place: shown ? placeAmong(milestones, shown.day) : null,
 		halfway: shown !== null && shown.day === milestones.halfway,
-		announcements: upAt(standing.announcements, app.clock.now()),
+		announcements: upFor(standing.announcements, days, app.clock.now()),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: adherence(days)
@@ -39,10 +39,10 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 export const actions: Actions = {
-	leave: async ({ locals, cookies }) => {
-		const token = cookies.get(PERSON_COOKIE);
+	leave: async ({ locals, cookies, url }) => {
+		const token = tokenIn(cookies, url, 'person');
 		if (token) await signOutDevice(locals.app, token);
-		cookies.delete(PERSON_COOKIE, { path: '/' });
+		dropToken(cookies, url, 'person');
 		redirect(303, '/sign-in');
 	}
 };

@@ -92,7 +92,7 @@
 		<SessionList outline={day.session.outline} name={day.session.name} changes={day.session.changes} />
 		<StopSigns />
 		{#if !checkedIn}
-			<div class="bg-base-200/95 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
+			<div class="bg-base-200 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
 				<a class="btn btn-primary mx-auto flex min-h-14 max-w-xl text-lg" href="/me/day/{day.day}/check-in"
 					>Check in for day {day.day}</a
 				>

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { networkOf } from '$lib/server/auth/limits';
 import { ownerOf } from '$lib/server/exports/calendar/links';
 import { coachCalendar, personCalendar } from '$lib/server/exports/calendar/calendars';
 import { orError } from '$lib/server/web/http';
@@ -11,7 +12,7 @@ export const GET: RequestHandler = async ({ params, locals, url, request, getCli
 	const owner = await ownerOf(app.db, params.secret);
 	if (!owner) {
 		// Only guesses are counted: one service may ask for many people's calendars from one address.
-		await orError(app.limits.link.take(getClientAddress()), locals);
+		await orError(app.limits.link.take(networkOf(getClientAddress())), locals);
 		error(404, 'This calendar address is not good any more.');
 	}
 	const wanted = { withdrawn: false, origin: url.origin };

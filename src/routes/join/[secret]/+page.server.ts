@@ -1,16 +1,33 @@
 import { error, redirect } from '@sveltejs/kit';
-import { openLink } from '$lib/server/auth/link';
-import { keepToken, PERSON_COOKIE } from '$lib/server/web/cookies';
+import { linkOf, openLink } from '$lib/server/auth/link';
+import { keepToken, tokenIn } from '$lib/server/web/cookies';
 import { orError } from '$lib/server/web/http';
-import type { PageServerLoad } from './$types';
+import { networkIn, noteEvent } from '$lib/server/web/security';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals, cookies, url, getClientAddress }) => {
-	const { app } = locals;
-	const address = getClientAddress();
-	await orError(app.limits.link.take(address), locals);
-	const token = await openLink(app, params.secret);
-	if (!token) error(404, 'This link is not good any more. Ask your coach for a new one.');
-	await app.limits.link.clear(address);
-	keepToken(cookies, url, PERSON_COOKIE, token);
-	redirect(303, '/me');
+/** Answers a link that is not good. Only these are counted: many people may open theirs from one address. */
+async function refuse(event: RequestEvent): Promise<never> {
+	await orError(event.locals.app.limits.link.take(networkIn(event)), event.locals);
+	error(404, 'This link is not good any more. Ask your coach for a new one.');
+}
+
+/** Says whose link it is; opening it is left to them, so that whoever only looks at an address changes nothing. */
+export const load: PageServerLoad = async (event) => {
+	const { app, visitor } = event.locals;
+	const link = (await linkOf(app, event.params.secret)) ?? (await refuse(event));
+	const now = await visitor.person();
+	if (now?.enrolmentId === link.enrolmentId) redirect(303, '/me');
+	return { name: link.name, challenge: link.challenge, other: now?.name ?? null };
+};
+
+export const actions: Actions = {
+	default: async (event) => {
+		const { locals, params, cookies, url } = event;
+		const before = tokenIn(cookies, url, 'person') ?? null;
+		const { enrolmentId } = (await linkOf(locals.app, params.secret)) ?? (await refuse(event));
+		const token = (await openLink(locals.app, params.secret, before)) ?? (await refuse(event));
+		await noteEvent(event, 'link-opened', { enrolmentId });
+		keepToken(cookies, url, 'person', token);
+		redirect(303, '/me');
+	}
 };

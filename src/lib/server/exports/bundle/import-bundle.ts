@@ -190,12 +190,13 @@ export function importBundle(
 		});
 		for (const { day, text } of bundle.messages)
 			await tx.query(
-				'insert into announcement (id, challenge_id, text, at, once) values ($1, $2, $3, $4, false)',
+				'insert into announcement (id, challenge_id, text, at, once, day) values ($1, $2, $3, $4, false, $5)',
 				[
 					inside.ids.uuid(),
 					id,
 					text,
-					instant(instantOf(dateOfDay(day, challenge.startsOn), challenge.opensAt, challenge.coachZone))
+					instant(instantOf(dateOfDay(day, challenge.startsOn), challenge.opensAt, challenge.coachZone)),
+					day
 				]
 			);
 		return id;

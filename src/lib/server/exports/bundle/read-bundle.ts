@@ -1,10 +1,10 @@
-import { ValidationError } from 'yup';
 import { libraryOf, type Exercise, type Library } from '$core/exercise';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../../web/file-fault';
 import { parseJson } from '../../web/json';
 import { bodyOf } from '$contracts/exercise';
+import { MOST_FAULTS, readAs } from '$contracts/read';
 import { readSession } from '$contracts/session';
 import { BUNDLE_KIND, BUNDLE_VERSION, bundleSchema } from '$contracts/bundle';
 import type { Bundle } from './bundle';
@@ -18,22 +18,22 @@ export interface ReadBundle {
 	unknown: string[];
 }
 
-const refused = (...faults: FileFault[]): ReadBundle => ({ bundle: null, faults, unknown: [] });
+const refused = (...faults: FileFault[]): ReadBundle => ({
+	bundle: null,
+	faults: faults.slice(0, MOST_FAULTS),
+	unknown: []
+});
 const NOT_ONE = `this is not a challenge: kind is “${BUNDLE_KIND}” in one`;
 
 /** A file of the right shape, or the faults of its fields; places as in `plan.days[3].kind`. Its sessions are looked at by their own rules. */
 function shapeOf(raw: unknown) {
-	try {
-		const read = bundleSchema.validateSync(raw, { abortEarly: false, strict: true });
-		return { shape: { ...read, exercises: read.exercises.map(bodyOf) }, faults: [] };
-	} catch (cause) {
-		if (!(cause instanceof ValidationError)) throw cause;
-		const each = cause.inner.length > 0 ? cause.inner : [cause];
+	const { value, faults } = readAs(bundleSchema, raw, { strict: true });
+	if (faults)
 		return {
 			shape: null,
-			faults: each.map(({ path, message }) => ({ place: path || 'the file', message }))
+			faults: faults.map(({ field, message }) => ({ place: field || 'the file', message }))
 		};
-	}
+	return { shape: { ...value, exercises: value.exercises.map(bodyOf) }, faults: [] };
 }
 
 /** Things that should be there once: where one stands for the second time. */

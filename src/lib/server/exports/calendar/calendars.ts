@@ -9,6 +9,7 @@ import {
 	placeAmong,
 	trainingStart,
 	type DayKind,
+	type EarlierZone,
 	type Milestones
 } from '$core/calendar';
 import { numbered, type Ledger } from '$core/calendar/sequence';
@@ -16,6 +17,7 @@ import type { PersonDay, Strip } from '$core/day';
 import { counted, dayAndTimeIn, minutesText } from '$lib/format';
 import { challengeById, releasePolicyOf, type Challenge } from '../../challenge/challenge';
 import { daysOf } from '../../day/person-days';
+import { windowsOf } from '../../day/windows';
 import { only, type Queries } from '../../db/database';
 import type { Context } from '../../platform/context';
 import { hashToken, type ChallengeId, type EnrolmentId } from '../../platform/ids';
@@ -105,6 +107,7 @@ interface CalendarPerson {
 	id: EnrolmentId;
 	challengeId: ChallengeId;
 	zone: string;
+	earlierZones: EarlierZone[];
 	trainsAt: number | null;
 	strip: Strip;
 	fromDay: number;
@@ -115,7 +118,8 @@ interface CalendarPerson {
 	since: number;
 }
 
-const PERSON = `select e.id, e.challenge_id as "challengeId", p.zone, p.trains_at as "trainsAt", e.strip,
+const PERSON = `select e.id, e.challenge_id as "challengeId", p.zone,
+		p.earlier_zones as "earlierZones", p.trains_at as "trainsAt", e.strip,
 		e.from_day as "fromDay", e.shift_days as "shiftDays", e.calendar, ch.group_calendar as "groupCalendar",
 		e.created_at as since
 	from enrolment e join participant p on p.id = e.participant_id join challenge ch on ch.id = e.challenge_id`;
@@ -126,7 +130,11 @@ const timeFor =
 		const planned = plan[day - 1];
 		return {
 			// One that the plan has no more is withdrawn at the time at which it would have been.
-			start: trainingStart(dueWindow(day, person, releasePolicyOf(challenge)), person.zone, person.trainsAt),
+			start: trainingStart(
+				windowsOf(challenge, person)[day - 1] ?? dueWindow(day, person, releasePolicyOf(challenge)),
+				person.zone,
+				person.trainsAt
+			),
 			minutes: planned ? minutesOf(planned, challenge) : challenge.budgetMinutes,
 			zone: person.zone
 		};
@@ -174,6 +182,7 @@ const groupMarks = (challenge: Challenge, plan: PlanDay[], milestones: Milestone
 const NOBODY: Omit<CalendarPerson, 'challengeId' | 'since'> = {
 	id: '' as EnrolmentId,
 	zone: 'UTC',
+	earlierZones: [],
 	trainsAt: null,
 	strip: {},
 	fromDay: 1,

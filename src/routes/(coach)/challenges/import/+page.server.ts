@@ -4,7 +4,7 @@ import { isDate, weekdayOf } from '$core/calendar';
 import type { Bundle } from '$lib/server/exports/bundle/bundle';
 import { bundleText } from '$lib/server/exports/bundle/bundle';
 import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
-import { LARGEST_BUNDLE, readBundle } from '$lib/server/exports/bundle/read-bundle';
+import { LARGEST_BUNDLE } from '$lib/server/exports/bundle/read-bundle';
 import { planImport, importBundle } from '$lib/server/exports/bundle/import-bundle';
 import { challengeOf } from '$lib/server/challenge/challenge';
 import { defaultStart } from '$lib/server/challenge/default-start';
@@ -12,7 +12,8 @@ import { Refusal } from '$lib/server/platform/errors';
 import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { practiceOf } from '$lib/server/practice/practice';
-import { textOf } from '$lib/server/web/text-file';
+import { givenIn } from '$lib/server/web/text-file';
+import { plainOf } from '$lib/server/threads/tasks';
 import { validate } from '$lib/server/web/validate';
 import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
@@ -49,9 +50,11 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 
 async function read({ request, locals }: RequestEvent) {
 	const form = await request.formData();
-	const { text } = await textOf(form, 'text');
-	const timing = await practiceOf(locals.app.db, coachIn(locals).id);
-	return { form, text, read: readBundle(text, timing) };
+	const given = await givenIn(form, 'text');
+	const coach = coachIn(locals);
+	const practice = plainOf(await practiceOf(locals.app.db, coach.id));
+	const found = await locals.app.threads.run('bundle', { given, practice }, coach.id, locals.gone);
+	return { form, text: found.text, read: found };
 }
 
 const asSchema = object({
@@ -65,8 +68,7 @@ export const actions: Actions = {
 	look: async (event) => {
 		try {
 			const { text, read: found } = await read(event);
-			if (!found.bundle)
-				return fail(400, { text: text.slice(0, LARGEST_BUNDLE), faults: found.faults.slice(0, 200) });
+			if (!found.bundle) return fail(400, { text: text.slice(0, LARGEST_BUNDLE), faults: found.faults });
 			return { look: await lookAt(event.locals, found.bundle, text, found.unknown, false) };
 		} catch (refusal) {
 			if (!(refusal instanceof Refusal)) throw refusal;
@@ -74,9 +76,11 @@ export const actions: Actions = {
 		}
 	},
 	take: async (event) => {
-		const { form, text, read: found } = await read(event);
+		const done = await orFail(read(event));
+		if ('failed' in done) return done.failed;
+		const { form, text, read: found } = done.ok;
 		const { bundle } = found;
-		if (!bundle) return fail(400, { text, faults: found.faults.slice(0, 200) });
+		if (!bundle) return fail(400, { text, faults: found.faults });
 		const { app } = event.locals;
 		const typed = { name: formText(form, 'name'), startsOn: formText(form, 'startsOn') };
 		const look = { ...(await lookAt(event.locals, bundle, text, found.unknown, false)), ...typed };

@@ -4,6 +4,7 @@ import { challengeById, releasePolicyOf } from '$lib/server/challenge/challenge'
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { calendarSettingOf, setHour } from '$lib/server/people/hour';
+import { noteEvent } from '$lib/server/web/security';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -25,12 +26,17 @@ export const actions: Actions = {
 		const done = await orFail(setHour(locals.app, personIn(locals).enrolmentId, { hour }));
 		return 'failed' in done ? done.failed : { hourSaved: true };
 	},
-	make: async ({ locals, url }) => {
-		const secret = await createPersonCalendarLink(locals.app, personIn(locals).enrolmentId);
+	make: async (event) => {
+		const { locals, url } = event;
+		const { enrolmentId } = personIn(locals);
+		const secret = await createPersonCalendarLink(locals.app, enrolmentId);
+		await noteEvent(event, 'calendar-link-made', { enrolmentId });
 		return { address: `${url.origin}/calendar/${secret}.ics` };
 	},
-	end: async ({ locals }) => {
-		await revokePersonCalendarLink(locals.app.db, personIn(locals).enrolmentId);
+	end: async (event) => {
+		const { enrolmentId } = personIn(event.locals);
+		await revokePersonCalendarLink(event.locals.app.db, enrolmentId);
+		await noteEvent(event, 'calendar-link-ended', { enrolmentId });
 		return { ended: true };
 	}
 };

@@ -5,5 +5,5 @@ import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) => {
 	const packet = await ownPacket(locals.app, personIn(locals));
-	return paperAnswer(locals.app.press, { kind: 'packet', packet }, `${packet.challenge}, on paper.pdf`);
+	return paperAnswer(locals, { kind: 'packet', packet }, `${packet.challenge}, on paper.pdf`);
 };

@@ -1,13 +1,14 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays, dateIn, instantOf } from '$core/calendar';
 import { demoWorld } from '$demo/world';
+import { wayBack } from '$lib/server/web/way-back';
 import type { RequestHandler } from './$types';
 
 const HOUR = 3_600_000;
 const MORNING = 7 * 60 + 40;
 
 /** Moves the demo clock on and lets the invented people live through the time between, or goes back. */
-export const POST: RequestHandler = async ({ request, locals }) => {
+export const POST: RequestHandler = async ({ request, locals, url }) => {
 	const { app, visitor } = locals;
 	const world = demoWorld();
 	const coach = await visitor.coach();
@@ -25,6 +26,5 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 		app.demoClock.moveTo(move === 'hour' ? before + HOUR : next);
 		await world.catchUp();
 	} else error(400, 'The clock moves by an hour, to the next morning, or back to the real time.');
-	const back = form.get('back');
-	redirect(303, typeof back === 'string' && /^\/(?![/\\])/.test(back) ? back : '/');
+	redirect(303, wayBack(form.get('back'), url.origin, '/'));
 };

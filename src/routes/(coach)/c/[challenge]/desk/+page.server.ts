@@ -4,6 +4,8 @@ import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
+/** Days that are shown of somebody to reach. */
+const RECENT = 14;
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
@@ -11,15 +13,16 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const plan = await planIn(locals, challenge);
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const house = await houseOf(app.db, challenge.coachId);
-	const silent = silentOf(rows, house).map(({ person, days, silent, adherence, trend }) => ({
+	const until = day ?? RECENT;
+	const since = Math.max(0, until - RECENT);
+	const silent = silentOf(rows, house).map(({ person, days, silent, adherence }) => ({
 		id: person.id,
 		name: person.name,
 		zone: person.zone,
 		lastSeen: person.lastSeen,
-		days,
+		days: days.slice(since, until).map(({ state, credit, pain }) => ({ state, credit, pain })),
 		silent,
-		adherence,
-		trend
+		adherence
 	}));
 	return {
 		planned: day === null ? null : (plan[day - 1] ?? null),
@@ -27,6 +30,8 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		openings: day === null ? [] : openingsOf(rows, day),
 		people: rows.length,
 		silent,
+		silentFrom: house.silentFrom,
+		firstShown: since + 1,
 		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)
 	};
 };

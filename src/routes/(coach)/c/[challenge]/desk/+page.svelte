@@ -112,7 +112,9 @@
 
 	<section aria-labelledby="reach-out">
 		<h2 id="reach-out">Reach out</h2>
-		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">no check-in for two due days or more</p>
+		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">
+			No check-in for {counted(data.silentFrom, 'due day')} or more
+		</p>
 		{#if data.silent.length === 0}
 			<div class="mt-3">
 				<Empty
@@ -144,9 +146,9 @@
 							</p>
 						</div>
 						<PlateStrip
-							days={person.days.slice(Math.max(0, (data.day ?? 14) - 14), data.day ?? 14)}
-							firstDay={Math.max(0, (data.day ?? 14) - 14) + 1}
-							name="{person.name}, the last 14 days"
+							days={person.days}
+							firstDay={data.firstShown}
+							name="{person.name}, the last {person.days.length} days"
 							scale={0.8}
 						/>
 					</li>

@@ -1,15 +1,17 @@
 import { fail } from '@sveltejs/kit';
-import { packDays } from '$core/attendance';
+import { isFading, isSilent, packDays } from '$core/attendance';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { excuse, unexcuse } from '$lib/server/attendance/excuses';
 import { rollIn } from '$lib/server/attendance/of-request';
+import { houseOf } from '$lib/server/practice/practice';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge, asOf } = await parent();
 	const { rows, group, totals } = await rollIn(locals, challenge, asOf);
+	const house = await houseOf(locals.app.db, challenge.coachId);
 	return {
 		group,
 		totals,
@@ -23,7 +25,9 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 			days: packDays(days),
 			adherence,
 			trend,
-			silent
+			fading: isFading({ trend }, house),
+			silent,
+			isSilent: isSilent({ silent }, house)
 		}))
 	};
 };
@@ -47,7 +51,7 @@ export const actions: Actions = {
 	unexcuse: async (event) => {
 		const form = await event.request.formData();
 		const person = await ownPerson(event, formText(form, 'person'));
-		const done = await orFail(unexcuse(event.locals.app, person, Number(form.get('day'))));
+		const done = await orFail(unexcuse(event.locals.app, person, { day: form.get('day') }));
 		return 'failed' in done ? done.failed : { excused: 0 };
 	}
 };

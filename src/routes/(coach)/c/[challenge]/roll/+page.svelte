@@ -39,7 +39,7 @@
 		return row ? { ...row, days: unpackDays(row.days) } : null;
 	});
 	const inOn = (row: { days: string }, day: number) => (unpackDays(row.days)[day - 1]?.credit ?? 0) > 0;
-	const fading = $derived(data.rows.filter((row) => row.trend !== null && row.trend <= -25).length);
+	const fading = $derived(data.rows.filter((row) => row.fading).length);
 	const todayTotal = $derived(data.today === null ? null : data.totals[data.today - 1]);
 	const inToday = $derived(
 		data.today === null ? 0 : data.rows.filter((row) => inOn(row, data.today ?? 0)).length
@@ -77,9 +77,11 @@
 		visible = virtual.getVirtualItems();
 		return release;
 	});
+	/** Rows of a tall window. */
+	const SCREENFUL = 30;
 	// Before the browser has measured, and for those who read without scripts: the first screenful.
 	const shown = $derived(
-		visible.length > 0 ? visible : rows.slice(0, 40).map((_, index) => ({ index, start: index * ROW }))
+		visible.length > 0 ? visible : rows.slice(0, SCREENFUL).map((_, index) => ({ index, start: index * ROW }))
 	);
 
 	function onkeydown(event: KeyboardEvent) {
@@ -191,9 +193,7 @@
 												)}">{percent(row.adherence.rate)}</b
 											><span class="quiet pl-1 text-sm">of {row.adherence.due}</span>{/if}
 									</span>
-									<span
-										role="cell"
-										class={['text-sm', row.trend !== null && row.trend <= -25 && 'attention font-bold']}
+									<span role="cell" class={['text-sm', row.fading && 'attention font-bold']}
 										>{row.trend === null ? '–' : signed(row.trend)}</span
 									>
 									<span role="cell"

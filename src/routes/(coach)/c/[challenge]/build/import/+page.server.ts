@@ -4,9 +4,9 @@ import { Refusal } from '$lib/server/platform/errors';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { practiceOf } from '$lib/server/practice/practice';
-import { readSessionFile } from '$lib/server/session/session-file';
 import { importSession } from '$lib/server/session/sessions';
-import { textOf } from '$lib/server/web/text-file';
+import { plainOf } from '$lib/server/threads/tasks';
+import { givenBack, givenIn } from '$lib/server/web/text-file';
 import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, RequestEvent } from './$types';
 
@@ -19,24 +19,27 @@ function renamedIn(form: FormData): Record<string, string> {
 
 async function read({ request, locals }: RequestEvent) {
 	const form = await request.formData();
-	const { text } = await textOf(form, 'text');
-	const timing = await practiceOf(locals.app.db, coachIn(locals).id);
-	return { form, text, timing, file: readSessionFile(text, timing, renamedIn(form)) };
+	const given = await givenIn(form, 'text');
+	const coach = coachIn(locals);
+	const practice = await practiceOf(locals.app.db, coach.id);
+	const of = { given, practice: plainOf(practice), renamed: renamedIn(form) };
+	const file = await locals.app.threads.run('session', of, coach.id, locals.gone);
+	return { form, text: givenBack(given, file.text), practice, file };
 }
 
 export const actions: Actions = {
 	preview: async (event) => {
 		try {
-			const { text, timing, file } = await read(event);
+			const { text, practice, file } = await read(event);
 			const body = file.faults.length === 0 ? file.body : null;
 			return {
-				text: text.slice(0, 500_000),
-				faults: file.faults.slice(0, 200),
+				text,
+				faults: file.faults,
 				unknown: file.unknown,
 				preview: body && {
 					name: file.name,
 					lines: body.blocks.map(formatLine),
-					length: clockText(compileSession(body, timing).totals.duration)
+					length: clockText(compileSession(body, practice).totals.duration)
 				}
 			};
 		} catch (refusal) {
@@ -45,8 +48,10 @@ export const actions: Actions = {
 		}
 	},
 	accept: async (event) => {
-		const { form, text, file } = await read(event);
-		if (file.faults.length > 0 || !file.body) return fail(400, { text, faults: file.faults.slice(0, 200) });
+		const found = await orFail(read(event));
+		if ('failed' in found) return found.failed;
+		const { form, text, file } = found.ok;
+		if (file.faults.length > 0 || !file.body) return fail(400, { text, faults: file.faults });
 		const name = formText(form, 'name').trim() || file.name;
 		const made = await orFail(
 			importSession(event.locals.app, coachIn(event.locals).id, { name, body: file.body, tags: file.tags }),

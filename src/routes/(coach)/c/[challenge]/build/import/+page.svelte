@@ -49,7 +49,13 @@
 	/>{/if}
 {#if answer?.preview}
 	{@const preview = answer.preview}
-	<form method="post" action="?/accept" class="panel mt-4 p-4" aria-labelledby="found">
+	<form
+		method="post"
+		action="?/accept"
+		enctype="multipart/form-data"
+		class="panel mt-4 p-4"
+		aria-labelledby="found"
+	>
 		<h2 id="found" class="mb-2">What it holds</h2>
 		<input type="hidden" name="text" value={text} />
 		<label class="block"
@@ -74,8 +80,8 @@
 					<li class="flex flex-wrap items-center gap-2">
 						<input type="hidden" name="unknown" value={one.name} /><b class="w-56 truncate">{one.name}</b>
 						<select class="select select-sm w-64" name="choice" aria-label="What {one.name} is">
-							<option value="">keep it as my own</option>
-							{#if one.nearest}<option value={one.nearest} selected>take it for {one.nearest}</option>{/if}
+							<option value="">keep it under this name</option>
+							{#if one.nearest}<option value={one.nearest} selected>use {one.nearest}</option>{/if}
 							{#each names as name (name)}{#if name !== one.nearest}<option value={name}>{name}</option
 									>{/if}{/each}
 						</select>
@@ -83,6 +89,6 @@
 				{/each}
 			</ul>
 		{/if}
-		<button class="btn btn-primary btn-sm mt-3">Take it in</button>
+		<button class="btn btn-primary btn-sm mt-3">Import session</button>
 	</form>
 {/if}

@@ -13,6 +13,7 @@ import { unenrol } from '$lib/server/people/enrolments';
 import { formText, overrideFrom } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import { noteEvent, requireProof } from '$lib/server/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async (event) => {
@@ -42,15 +43,21 @@ const person = (event: RequestEvent) => ownPerson(event, event.params.person);
 
 export const actions: Actions = {
 	link: async (event) => {
-		const secret = await renewLink(event.locals.app, await person(event));
+		const own = await person(event);
+		const secret = await renewLink(event.locals.app, own);
+		await noteEvent(event, 'link-made', { enrolmentId: own.id });
 		return { link: `${event.url.origin}/join/${secret}` };
 	},
 	revoke: async (event) => {
-		await revokeLink(event.locals.app, await person(event));
+		const own = await person(event);
+		await revokeLink(event.locals.app, own);
+		await noteEvent(event, 'link-revoked', { enrolmentId: own.id });
 		return { revoked: true };
 	},
 	endCalendar: async (event) => {
-		await revokePersonCalendarLink(event.locals.app.db, (await person(event)).id);
+		const { id } = await person(event);
+		await revokePersonCalendarLink(event.locals.app.db, id);
+		await noteEvent(event, 'calendar-link-ended', { enrolmentId: id });
 		return { calendarEnded: true };
 	},
 	change: async (event) => {
@@ -93,8 +100,11 @@ export const actions: Actions = {
 	},
 	unenrol: async (event) => {
 		const challenge = await ownChallenge(event);
-		const done = await orFail(unenrol(event.locals.app, await person(event)));
+		const own = await person(event);
+		requireProof(event, `/c/${challenge.id}/people/${own.id}`);
+		const done = await orFail(unenrol(event.locals.app, own));
 		if ('failed' in done) return done.failed;
+		await noteEvent(event, 'person-removed');
 		redirect(303, `/c/${challenge.id}/people`);
 	}
 };

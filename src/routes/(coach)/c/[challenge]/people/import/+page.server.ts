@@ -4,9 +4,12 @@ import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { importRoster, previewRoster, type RosterPreview } from '$lib/server/people/import';
 import { Refusal } from '$lib/server/platform/errors';
-import { textOf } from '$lib/server/web/text-file';
+import { givenBack, givenIn } from '$lib/server/web/text-file';
 import { ownChallenge } from '$lib/server/web/own';
 import type { Actions } from './$types';
+
+/** The application as a list is read with: no longer than somebody waits for it. */
+const readerOf = ({ app, gone }: App.Locals) => ({ ...app, gone });
 
 /** The columns that the coach chose, null before they were asked. */
 function chosenColumns(form: FormData): Record<string, number | null> | null {
@@ -21,8 +24,10 @@ function chosenColumns(form: FormData): Record<string, number | null> | null {
 
 /** Lines shown of each kind; the counts say how many there are. */
 const SHOWN = 200;
-const shown = (preview: RosterPreview) => ({
+const shown = ({ text: _, ...preview }: RosterPreview) => ({
 	...preview,
+	known: preview.known.slice(0, SHOWN),
+	knownCount: preview.known.length,
 	lines: [
 		...preview.lines.filter((line) => line.row === null).slice(0, SHOWN),
 		...preview.lines.filter((line) => line.row !== null).slice(0, SHOWN)
@@ -33,28 +38,24 @@ export const actions: Actions = {
 	preview: async (event) => {
 		const challenge = await ownChallenge(event);
 		const form = await event.request.formData();
-		let list = { text: formText(form, 'list'), notes: [] as string[] };
+		const given = await givenIn(form, 'list');
 		try {
-			list = await textOf(form, 'list');
-			const preview = await previewRoster(event.locals.app, challenge, list.text, chosenColumns(form));
-			return { list: list.text, preview: { ...shown(preview), notes: [...list.notes, ...preview.notes] } };
+			const preview = await previewRoster(readerOf(event.locals), challenge, given, chosenColumns(form));
+			return { list: givenBack(given, preview.text), preview: shown(preview) };
 		} catch (refusal) {
 			if (!(refusal instanceof Refusal)) throw refusal;
-			return fail(refusal.status, { list: list.text.slice(0, 200_000), message: refusal.message });
+			return fail(refusal.status, { list: givenBack(given), message: refusal.message });
 		}
 	},
 	accept: async (event) => {
 		const challenge = await ownChallenge(event);
 		const form = await event.request.formData();
-		const text = formText(form, 'list');
-		const work = importRoster(
-			event.locals.app,
-			challenge,
-			text,
-			chosenColumns(form),
-			form.get('goodOnly') === 'yes'
-		);
-		const made = await orFail(work, { list: text });
+		const given = { bytes: null, pasted: formText(form, 'list') };
+		const work = importRoster(readerOf(event.locals), challenge, given, chosenColumns(form), {
+			goodOnly: form.get('goodOnly') === 'yes',
+			updateKnown: form.get('updateKnown') === 'yes'
+		});
+		const made = await orFail(work, { list: givenBack(given) });
 		if ('failed' in made) return made.failed;
 		return {
 			links: made.ok.map(({ name, email, secret }) => ({

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { kitText } from '$core/kit';
+	import { Submission } from '$lib/ui/submission.svelte';
+	import Working from '$lib/ui/Working.svelte';
 	import { enhance } from '$app/forms';
 	import { ROSTER_FIELDS } from '$core/people';
 	import CopyText from '$lib/ui/CopyText.svelte';
@@ -19,7 +21,8 @@
 	const preview = $derived(answer?.preview ?? null);
 	const links = $derived(answer?.links ?? null);
 	let list = $state('');
-	let working = $state(false);
+	const reading = new Submission();
+	const enrolling = new Submission();
 	$effect(() => {
 		if (answer?.list !== undefined) list = answer.list;
 	});
@@ -28,6 +31,8 @@
 	const linkList = $derived(links?.map((row) => `${row.name}\t${row.email}\t${row.link}`).join('\n') ?? '');
 	let fileInput: HTMLInputElement | undefined = $state();
 	let copied = $state(false);
+	/** People up to which each link has a row with a button of its own. */
+	const MOST_ROWS = 100;
 
 	const EXAMPLE =
 		'name,email,time zone,level,equipment\nOren Falkestad,oren@hutseason.example,Europe/Lisbon,trained,pair of dumbbells 12 kg; mat\n';
@@ -60,13 +65,20 @@
 			>
 			<a class="btn btn-ghost btn-sm" href={people}>To the people</a>
 		</div>
-		<ul class="panel divide-base-300 divide-y">
-			{#each links as row (row.email)}
-				<li class="grid grid-cols-[14rem_minmax(0,1fr)] items-center gap-3 px-3 py-1.5">
-					<span class="truncate"><b>{row.name}</b></span><CopyText text={row.link} label="Copy" />
-				</li>
-			{/each}
-		</ul>
+		{#if links.length > MOST_ROWS}
+			<label class="label-text" for="links">Name, email address and link, one line a person</label>
+			<textarea id="links" class="textarea clock w-full text-[13px]" rows="24" wrap="off" readonly
+				>{linkList}</textarea
+			>
+		{:else}
+			<ul class="panel divide-base-300 divide-y">
+				{#each links as row (row.email)}
+					<li class="grid grid-cols-[14rem_minmax(0,1fr)] items-center gap-3 px-3 py-1.5">
+						<span class="truncate"><b>{row.name}</b></span><CopyText text={row.link} label="Copy" />
+					</li>
+				{/each}
+			</ul>
+		{/if}
 	</section>
 {:else}
 	<div class="grid items-start gap-5 xl:grid-cols-[26rem_minmax(0,1fr)]">
@@ -75,15 +87,11 @@
 			action="?/preview"
 			enctype="multipart/form-data"
 			class="panel flex flex-col gap-3 p-4"
-			use:enhance={() => {
-				working = true;
-				return async ({ update }) => {
-					await update({ reset: false });
-					// What was in the file stands in the box from here on.
-					if (fileInput) fileInput.value = '';
-					working = false;
-				};
-			}}
+			use:enhance={reading.watch(async ({ update }) => {
+				await update({ reset: false });
+				// What was in the file stands in the box from here on.
+				if (fileInput) fileInput.value = '';
+			})}
 		>
 			<label class="label-text" for="list">Paste the list</label>
 			<textarea
@@ -104,11 +112,11 @@
 				class="file-input file-input-sm w-full"
 			/>
 			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
-			<button class="btn btn-primary btn-sm" disabled={working}>{working ? 'Reading …' : 'Look at it'}</button
-			>
+			{#if reading.cancel}<Working what="Reading the list …" cancel={reading.cancel} />
+			{:else}<button class="btn btn-primary btn-sm">Preview</button>{/if}
 			<p class="quiet text-sm">
-				The first line holds the headings. Commas, semicolons and tabs are understood. Nothing is written
-				before you accept it.
+				The first line holds the headings. Commas, semicolons and tabs are understood. Nothing is saved until
+				you enrol.
 			</p>
 		</form>
 
@@ -118,12 +126,13 @@
 					<b class="text-lg">{preview.good}</b> can be enrolled{#if preview.bad > 0}, <b
 							class="attention text-lg">{preview.bad}</b
 						>
-						{preview.bad === 1 ? 'has' : 'have'} faults{/if}.
+						{preview.bad === 1 ? 'has' : 'have'} problems{/if}.
 					{#each preview.notes as note (note)}<span class="quiet">{note} </span>{/each}
 				</p>
 				<form
 					method="post"
 					action="?/preview"
+					enctype="multipart/form-data"
 					use:enhance={() =>
 						({ update }) =>
 							update({ reset: false })}
@@ -147,9 +156,61 @@
 						</label>
 					{/each}
 				</form>
+				<form
+					method="post"
+					action="?/accept"
+					enctype="multipart/form-data"
+					use:enhance={enrolling.watch(({ update }) => update({ reset: false }))}
+					class="flex flex-wrap items-center gap-3"
+				>
+					<input type="hidden" name="list" value={list} />
+					{#each ROSTER_FIELDS as field (field)}<input
+							type="hidden"
+							name="column-{field}"
+							value={preview.match[field] ?? ''}
+						/>{/each}
+					<input type="hidden" name="goodOnly" value={preview.bad > 0 ? 'yes' : 'no'} />
+					{#if preview.known.length > 0}
+						<fieldset class="panel flex w-full max-w-3xl flex-col gap-2 p-3 text-sm">
+							<legend class="font-semibold"
+								>{counted(preview.known.length, 'person is', 'people are')} known from another challenge</legend
+							>
+							<ul>
+								{#each preview.known as { email, name, differences } (email)}
+									<li>
+										<b>{name}</b> ({email}): {differences
+											.map(({ what, known, listed }) => `${what} ${known}, in the list ${listed}`)
+											.join('; ')}
+									</li>
+								{/each}
+							</ul>
+							{#if preview.knownCount > preview.known.length}<p class="quiet">
+									The first {preview.known.length} of {preview.knownCount} are shown.
+								</p>{/if}
+							<label class="flex items-center gap-2"
+								><input type="radio" class="radio radio-sm" name="updateKnown" value="no" checked /> Keep what you
+								know of them</label
+							>
+							<label class="flex items-center gap-2"
+								><input type="radio" class="radio radio-sm" name="updateKnown" value="yes" /> Use what the list
+								says, in their other challenges too: results keep what they counted, days ahead follow the new time
+								zone</label
+							>
+						</fieldset>
+					{/if}
+					{#if enrolling.cancel}<Working what="Enrolling …" />
+					{:else}<button class="btn btn-primary" disabled={preview.good === 0}
+							>{preview.bad > 0
+								? `Enrol ${preview.good} of ${preview.good + preview.bad}`
+								: `Enrol ${counted(preview.good, 'person', 'people')}`}</button
+						>{/if}
+					{#if preview.bad > 0}<span class="quiet text-sm"
+							>or fix the list on the left and preview it again</span
+						>{/if}
+				</form>
 				{#if bad.length > 0}
 					<table class="sheet panel text-sm">
-						<thead><tr><th class="pl-3">Line</th><th>What is wrong, and what would be right</th></tr></thead>
+						<thead><tr><th class="pl-3">Line</th><th>Problem, and what would be right</th></tr></thead>
 						<tbody>
 							{#each bad as line (line.line)}
 								<tr
@@ -193,29 +254,6 @@
 							The first {good.length} of {preview.good} are shown.
 						</p>{/if}
 				{/if}
-				<form
-					method="post"
-					action="?/accept"
-					use:enhance={() =>
-						({ update }) =>
-							update({ reset: false })}
-					class="flex items-center gap-3"
-				>
-					<input type="hidden" name="list" value={list} />
-					{#each ROSTER_FIELDS as field (field)}<input
-							type="hidden"
-							name="column-{field}"
-							value={preview.match[field] ?? ''}
-						/>{/each}
-					<input type="hidden" name="goodOnly" value={preview.bad > 0 ? 'yes' : 'no'} />
-					<button class="btn btn-primary" disabled={preview.good === 0}
-						>{preview.bad > 0
-							? `Enrol ${preview.good} of ${preview.good + preview.bad}`
-							: `Enrol ${counted(preview.good, 'person', 'people')}`}</button
-					>
-					{#if preview.bad > 0}<span class="quiet text-sm">or mend the list on the left and look again</span
-						>{/if}
-				</form>
 			</section>
 		{/if}
 	</div>

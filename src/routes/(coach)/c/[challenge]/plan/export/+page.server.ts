@@ -9,6 +9,7 @@ import { orError, orFail } from '$lib/server/web/http';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/challenge/announcements';
 import { ownChallenge } from '$lib/server/web/own';
+import { noteEvent } from '$lib/server/web/security';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -26,10 +27,12 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 export const actions: Actions = {
 	make: async (event) => {
 		const secret = await createCoachCalendarLink(event.locals.app, await ownChallenge(event));
+		await noteEvent(event, 'calendar-link-made');
 		return { address: `${event.url.origin}/calendar/${secret}.ics` };
 	},
 	end: async (event) => {
 		await revokeCoachCalendarLink(event.locals.app.db, await ownChallenge(event));
+		await noteEvent(event, 'calendar-link-ended');
 		return { ended: true };
 	},
 	announce: async (event) => {

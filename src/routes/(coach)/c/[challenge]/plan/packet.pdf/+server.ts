@@ -11,5 +11,5 @@ export const GET: RequestHandler = async (event) => {
 	const ahead = searchParams.get('ahead') === 'yes';
 	const packet = await coachPacket(event.locals.app, await ownChallenge(event), person, ahead);
 	const name = [packet.challenge, packet.person, 'on paper'].filter(Boolean).join(', ');
-	return paperAnswer(event.locals.app.press, { kind: 'packet', packet }, `${name}.pdf`);
+	return paperAnswer(event.locals, { kind: 'packet', packet }, `${name}.pdf`);
 };

@@ -5,5 +5,5 @@ import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {
 	const sheet = await challengeSheet(event.locals.app, await ownChallenge(event));
-	return paperAnswer(event.locals.app.press, { kind: 'plan sheet', sheet }, `${sheet.name}, plan.pdf`);
+	return paperAnswer(event.locals, { kind: 'plan sheet', sheet }, `${sheet.name}, plan.pdf`);
 };

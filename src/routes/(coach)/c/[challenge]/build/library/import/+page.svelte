@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { Submission } from '$lib/ui/submission.svelte';
+	import Working from '$lib/ui/Working.svelte';
 	import { counted } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -21,6 +23,7 @@
 	$effect(() => {
 		if (answer?.list !== undefined) list = answer.list;
 	});
+	const reading = new Submission();
 	const keep =
 		() =>
 		async ({ update }: { update: (options: { reset: boolean }) => Promise<void> }) =>
@@ -34,10 +37,16 @@
 <h1 class="mb-3">Exercises from a file</h1>
 {#if answer?.taken !== undefined}
 	<p class="remark mb-3" role="status">
-		{counted(answer.taken, 'exercise')} taken in. <a class="link-quiet" href={base}>To the library</a>
+		{counted(answer.taken, 'exercise')} imported. <a class="link-quiet" href={base}>To the library</a>
 	</p>
 {/if}
-<form method="post" action="?/preview" enctype="multipart/form-data" use:enhance={keep} class="panel p-4">
+<form
+	method="post"
+	action="?/preview"
+	enctype="multipart/form-data"
+	use:enhance={reading.watch(({ update }) => update({ reset: false }))}
+	class="panel p-4"
+>
 	<label class="block"
 		><span class="label-text">CSV file</span><input
 			type="file"
@@ -60,19 +69,22 @@
 		The columns are those of the <a class="link-quiet" href="{base}/file.csv" download>library as CSV</a>;
 		name, pattern, muscles and cues are needed. Names that are there already are passed over.
 	</p>
-	<button class="btn btn-primary btn-sm mt-3">Look at it</button>
+	<div class="mt-3">
+		{#if reading.cancel}<Working what="Reading the file …" cancel={reading.cancel} />
+		{:else}<button class="btn btn-primary btn-sm">Preview</button>{/if}
+	</div>
 </form>
 {#if answer?.message}<p class="remark remark-attention mt-4 font-semibold" role="alert">
 		{answer.message}
 	</p>{/if}
 {#if answer?.names}
 	<section class="panel mt-4 p-4" aria-labelledby="found">
-		<h2 id="found" class="mb-1">{counted(answer.names.length, 'exercise')} to take in</h2>
+		<h2 id="found" class="mb-1">{counted(answer.names.length, 'exercise')} to import</h2>
 		{#if answer.known}<p class="quiet text-sm">
-				{counted(answer.known, 'name')} that the library has already: passed over.
+				{counted(answer.known, 'name')} already in the library: skipped.
 			</p>{/if}
 		{#if answer.faultCount}
-			<h3 class="mt-2">{counted(answer.faultCount, 'fault')}</h3>
+			<h3 class="mt-2">{counted(answer.faultCount, 'problem')}</h3>
 			<ul class="text-sm">
 				{#each answer.faults ?? [] as fault, i (i)}<li>
 						<span class="clock quiet">line {fault.line}</span>
@@ -82,7 +94,13 @@
 		{/if}
 		{#if answer.names.length > 0}
 			<p class="mt-2 text-sm">{answer.names.slice(0, 30).join(', ')}{answer.names.length > 30 ? ' …' : ''}</p>
-			<form method="post" action="?/accept" use:enhance={keep} class="mt-3 flex items-center gap-3">
+			<form
+				method="post"
+				action="?/accept"
+				enctype="multipart/form-data"
+				use:enhance={keep}
+				class="mt-3 flex items-center gap-3"
+			>
 				<input type="hidden" name="list" value={list} />
 				{#if answer.faultCount}<label class="flex items-center gap-1.5 text-sm"
 						><input
@@ -91,10 +109,10 @@
 							name="goodOnly"
 							value="yes"
 							bind:checked={goodOnly}
-						/> leave out the lines with faults</label
+						/> skip the lines with problems</label
 					>{/if}
 				<button class="btn btn-primary btn-sm" disabled={(answer.faultCount ?? 0) > 0 && !goodOnly}
-					>Take them in</button
+					>Import</button
 				>
 			</form>
 		{/if}

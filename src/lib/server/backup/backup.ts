@@ -1,0 +1,226 @@
+import { execFile } from 'node:child_process';
+import { cp, mkdir, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import { promisify } from 'node:util';
+import { version } from '../../../../package.json';
+import { migrate, NEWEST, schemaVersion } from '../db/migrate';
+import { only, type Database } from '../db/database';
+import { DATABASE_FOLDER, MARK } from '../db/directory';
+import { sync, syncTree } from '../db/disk';
+import { openPglite } from '../db/pglite';
+import { openPostgres } from '../db/postgres';
+import { freeIn } from '../db/room';
+import { CannotStart } from '../platform/cannot-start';
+import type { Config } from '../platform/config';
+import { BackupDamaged, pack, unpack, type Manifest } from './archive';
+
+type Where = Pick<Config, 'dataDirectory' | 'databaseUrl' | 'backups'>;
+
+const NAME = /^cadrex-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ)\.tar\.gz$/;
+const DUMP = 'database.dump';
+
+export interface Backup {
+	/** Name of its file. */
+	name: string;
+	/** Epoch milliseconds at which it was begun. */
+	at: number;
+	bytes: number;
+}
+
+/** The backups in a directory, the newest first. */
+export async function backupsIn(directory: string): Promise<Backup[]> {
+	const names = await readdir(directory).catch(() => []);
+	const found = await Promise.all(
+		names.map(async (name): Promise<Backup[]> => {
+			const at = NAME.exec(name)?.[1];
+			if (!at) return [];
+			const instant = Date.parse(at.replace(/T(\d\d)-(\d\d)-(\d\d)Z/, 'T$1:$2:$3Z'));
+			return [{ name, at: instant, bytes: (await stat(join(directory, name))).size }];
+		})
+	);
+	return found.flat().sort((a, b) => b.at - a.at);
+}
+
+/**
+ * Backs up the database of this process while it goes on, with what else is in the data directory.
+ * @param now epoch milliseconds, for its name
+ * @returns the backup; older ones than are kept are gone
+ */
+export async function backUp(
+	db: Database,
+	{ dataDirectory, databaseUrl, backups }: Where,
+	now: number
+): Promise<Backup> {
+	await mkdir(backups.directory, { recursive: true });
+	if (!databaseUrl) await checkRoom(join(dataDirectory, DATABASE_FOLDER), backups.directory);
+	const stamp = `${new Date(now).toISOString().slice(0, 19).replaceAll(':', '-')}Z`;
+	const name = `cadrex-${stamp}.tar.gz`;
+	const copy = join(backups.directory, `.${name}.files`);
+	await rm(copy, { recursive: true, force: true });
+	await mkdir(copy);
+	try {
+		if (databaseUrl) await dumpServer(databaseUrl, join(copy, DUMP));
+		else await copyEmbedded(db, dataDirectory, copy);
+		const facts = {
+			database: db.kind,
+			version,
+			schema: await schemaVersion(db),
+			at: new Date(now).toISOString()
+		};
+		const bytes = await pack(copy, join(backups.directory, name), facts);
+		sync(backups.directory);
+		await forgetOld(backups.directory, backups.kept);
+		return { name, at: now, bytes };
+	} finally {
+		await rm(copy, { recursive: true, force: true });
+	}
+}
+
+/** A copy and its packed form have to fit beside what the database still needs. @throws CannotStart */
+async function checkRoom(database: string, directory: string): Promise<void> {
+	let bytes = 0;
+	for (const entry of await readdir(database, { withFileTypes: true, recursive: true }))
+		if (entry.isFile())
+			bytes += (await stat(join(entry.parentPath, entry.name)).catch(() => ({ size: 0 }))).size;
+	const needed = 2 * bytes + SPARE;
+	const free = freeIn(directory)();
+	if (free < needed)
+		throw new CannotStart(
+			`There is not enough room for a backup in ${directory}: ${megabytes(needed)} MB are needed, ${megabytes(free)} MB are free.`
+		);
+}
+/** What stays free for the database while a backup is made, in bytes. */
+const SPARE = 128 * 1024 * 1024;
+const megabytes = (bytes: number): string => Math.ceil(bytes / 1024 / 1024).toLocaleString('en-GB');
+
+async function forgetOld(directory: string, kept: number): Promise<void> {
+	for (const { name } of (await backupsIn(directory)).slice(Math.max(1, kept)))
+		await rm(join(directory, name));
+}
+
+/**
+ * Copies the files of the embedded database while it writes on, in the way of PostgreSQL's own base backups
+ * (documentation of PostgreSQL 18, 25.3.2.1): what is copied is torn, and the log from before the copy to after it makes
+ * it whole. Until the end of that log is reached the engine refuses to open it.
+ */
+async function copyEmbedded(db: Database, dataDirectory: string, copy: string): Promise<void> {
+	const from = join(dataDirectory, DATABASE_FOLDER);
+	const to = join(copy, DATABASE_FOLDER);
+	const log = join(from, 'pg_wal');
+	await db.query('select pg_backup_start($1, true)::text', ['cadrex']);
+	/** Ends the backup, which the engine would otherwise think is still being made. */
+	const stop = async (): Promise<string> => {
+		const sql = 'select labelfile as label from pg_backup_stop(false)';
+		return only(await db.query<{ label: string }>(sql)).label;
+	};
+	try {
+		await cp(from, to, {
+			recursive: true,
+			filter: (path) => path !== join(from, 'postmaster.pid') && (path === log || !path.startsWith(log))
+		});
+	} catch (error) {
+		await stop();
+		throw error;
+	}
+	await writeFile(join(to, 'backup_label'), await stop());
+	await cp(log, join(to, 'pg_wal'), { recursive: true });
+	await cp(join(dataDirectory, MARK), join(copy, MARK));
+}
+
+/** A program of the PostgreSQL client, which has to be installed beside a server's address. */
+async function client(program: string, args: string[]): Promise<void> {
+	try {
+		await promisify(execFile)(program, args, { maxBuffer: 1 << 20 });
+	} catch (error) {
+		const { code, stderr = '' } = error as { code?: unknown; stderr?: string };
+		throw new CannotStart(
+			code === 'ENOENT'
+				? `${program} is not installed: backups of a PostgreSQL server need its client programs.`
+				: `${program} did not come to its end: ${stderr.trim().slice(0, 300)}`
+		);
+	}
+}
+
+const dumpServer = (url: string, file: string): Promise<void> =>
+	client('pg_dump', ['--format=custom', '--no-owner', '--no-privileges', '--file', file, '--dbname', url]);
+
+/**
+ * Restores a backup: into the data directory, which must not have a database, or into the server's database, which must
+ * be empty. Checked before anything is put in its place, and opened once.
+ * @returns what the backup says of itself
+ * @throws BackupDamaged, CannotStart
+ */
+export async function restore(file: string, where: Where): Promise<Manifest> {
+	const { dataDirectory, databaseUrl } = where;
+	await stat(file).catch(() => {
+		throw new CannotStart(`There is no file ${file}.`);
+	});
+	const beside = join(databaseUrl ? where.backups.directory : dataDirectory, `.restoring-${basename(file)}`);
+	await rm(beside, { recursive: true, force: true });
+	try {
+		const manifest = await unpack(file, beside);
+		if (manifest.schema > NEWEST)
+			throw new CannotStart(
+				`The backup ${file} has schema ${manifest.schema}; this program knows ${NEWEST}. Restore it with a newer program.`
+			);
+		if (manifest.database !== (databaseUrl ? 'postgres' : 'pglite'))
+			throw new CannotStart(
+				manifest.database === 'postgres'
+					? `The backup ${file} is of a PostgreSQL server: give its address with DATABASE_URL.`
+					: `The backup ${file} is of the embedded database: leave DATABASE_URL out.`
+			);
+		if (databaseUrl) await restoreServer(databaseUrl, join(beside, DUMP));
+		else await restoreEmbedded(file, beside, dataDirectory);
+		return manifest;
+	} finally {
+		await rm(beside, { recursive: true, force: true });
+	}
+}
+
+async function restoreEmbedded(file: string, from: string, dataDirectory: string): Promise<void> {
+	for (const name of [DATABASE_FOLDER, MARK])
+		if (await stat(join(dataDirectory, name)).catch(() => null))
+			throw new CannotStart(
+				`The data directory ${dataDirectory} has a database. Move it away first; a restore takes the place of nothing.`
+			);
+	// Opened where it was unpacked: the engine works the log off, and refuses what is torn.
+	try {
+		const db = await openPglite(from);
+		await migrate(db);
+		await db.close();
+	} catch (error) {
+		throw new BackupDamaged(file, (error as Error).message);
+	}
+	syncTree(join(from, DATABASE_FOLDER));
+	await rename(join(from, DATABASE_FOLDER), join(dataDirectory, DATABASE_FOLDER));
+	await rename(join(from, MARK), join(dataDirectory, MARK));
+	sync(dataDirectory);
+}
+
+async function restoreServer(url: string, dump: string): Promise<void> {
+	const db = openPostgres(url);
+	try {
+		const tables = await db.query("select 1 from pg_tables where schemaname = 'public' limit 1");
+		if (tables.length > 0)
+			throw new CannotStart(
+				'The database is not empty. Restore into a new one; a restore takes the place of nothing.'
+			);
+	} finally {
+		await db.close();
+	}
+	await client('pg_restore', [
+		'--no-owner',
+		'--no-privileges',
+		'--exit-on-error',
+		'--single-transaction',
+		'--dbname',
+		url,
+		dump
+	]);
+	const restored = openPostgres(url);
+	try {
+		await migrate(restored);
+	} finally {
+		await restored.close();
+	}
+}

@@ -1,0 +1,86 @@
+/**
+ * Work that is done apart from the thread that answers requests: what takes long, or as long as somebody else likes.
+ * Each takes and gives plain values, so that both can be handed to another thread.
+ */
+import { isZone } from '$core/calendar';
+import { libraryOf, type Exercise } from '$core/exercise';
+import { checkRoster, matchColumns, type ColumnMatch, type RosterLine } from '$core/people';
+import type { Practice } from '$core/practice';
+import { refuseWeak, type NewPassword } from '../auth/strength';
+import { readExercisesCsv } from '../exercise/exercise-file';
+import { readBundle } from '../exports/bundle/read-bundle';
+import { pdfOf, type Paper } from '../exports/pdf/pdf';
+import { readRosterText } from '../people/roster-file';
+import { readSessionFile } from '../session/session-file';
+import { decodeText, type Given } from '../web/text-file';
+
+/** A coach’s practice without its library’s functions. */
+export interface PlainPractice extends Omit<Practice, 'library'> {
+	own: readonly Exercise[];
+}
+export const plainOf = ({ library, ...rest }: Practice): PlainPractice => ({
+	...rest,
+	own: library.all.filter(({ ownId }) => ownId)
+});
+const practiceFrom = ({ own, ...rest }: PlainPractice): Practice => ({ ...rest, library: libraryOf(own) });
+
+const textOf = ({ bytes, pasted }: Given): { text: string; notes: string[] } =>
+	bytes ? decodeText(bytes) : { text: pasted, notes: [] };
+
+export interface RosterRead {
+	text: string;
+	headings: string[];
+	match: ColumnMatch;
+	lines: RosterLine[];
+	notes: string[];
+}
+
+let zones: string[] | null = null;
+
+export const TASKS = {
+	paper: (paper: Paper) => pdfOf(paper),
+
+	/** Whether a password may be taken. @throws Refusal 400 for a weak one */
+	password: (wish: NewPassword) => refuseWeak(wish),
+
+	/** A list of people. @throws Refusal 400, 413 */
+	roster: ({
+		given,
+		columns,
+		enrolled
+	}: {
+		given: Given;
+		columns: ColumnMatch | null;
+		enrolled: Set<string>;
+	}) => {
+		const { text, notes } = textOf(given);
+		const read = readRosterText(text);
+		const match = columns ?? matchColumns(read.headings);
+		zones ??= Intl.supportedValuesOf('timeZone');
+		const lines = checkRoster(read.lines, match, { zones, isZone, enrolled });
+		return { text, headings: read.headings, match, lines, notes: [...notes, ...read.notes] };
+	},
+
+	/** Exercises of a coach's own. @throws Refusal 400, 413 */
+	exercises: ({ given, own }: { given: Given; own: readonly Exercise[] }) => {
+		const { text } = textOf(given);
+		return { text, ...readExercisesCsv(text, libraryOf(own)) };
+	},
+
+	/** A session as a file or as text. @throws Refusal 400, 413 */
+	session: (of: { given: Given; practice: PlainPractice; renamed: Readonly<Record<string, string>> }) => {
+		const { text } = textOf(of.given);
+		return { text, ...readSessionFile(text, practiceFrom(of.practice), of.renamed) };
+	},
+
+	/** A challenge as a file. @throws Refusal 400, 413 */
+	bundle: ({ given, practice }: { given: Given; practice: PlainPractice }) => {
+		const { text } = textOf(given);
+		return { text, ...readBundle(text, practiceFrom(practice)) };
+	}
+};
+
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+export type TaskInput<Name extends TaskName> = Parameters<Tasks[Name]>[0];
+export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<Tasks[Name]>>;

@@ -1,0 +1,42 @@
+import { object } from 'yup';
+import { email } from '$contracts/values';
+import { coachByEmail } from '$lib/server/auth/coach';
+import { sendReset } from '$lib/server/auth/letters';
+import { hashToken } from '$lib/server/platform/ids';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { networkIn, noteEvent } from '$lib/server/web/security';
+import { validate } from '$lib/server/web/validate';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
+
+/**
+ * The address that a letter may name: what the operator has set, or this machine’s own. Any other would be whatever the
+ * request says, and so whatever a stranger likes.
+ */
+const originFor = ({ locals, url }: Pick<RequestEvent, 'locals' | 'url'>): string | null =>
+	locals.app.config.origin ?? (LOCAL.has(url.hostname) ? url.origin : null);
+
+export const load: PageServerLoad = (event) => ({ possible: originFor(event) !== null });
+
+const schema = object({ email: email('your email address') });
+
+async function asked(event: RequestEvent, typed: string): Promise<void> {
+	const { app } = event.locals;
+	const { email } = validate(schema, { email: typed });
+	await app.limits.signIn.take(networkIn(event));
+	await app.limits.reset.take(hashToken(email));
+	const coach = await coachByEmail(app, email);
+	const origin = originFor(event);
+	await noteEvent(event, 'reset-asked', { coachId: coach?.id ?? null });
+	if (coach && origin) await sendReset(app, { coachId: coach.id, origin });
+}
+
+export const actions: Actions = {
+	default: async (event) => {
+		const email = formText(await event.request.formData(), 'email');
+		const done = await orFail(asked(event, email), { email }, event.locals);
+		return 'failed' in done ? done.failed : { email, sent: true };
+	}
+};

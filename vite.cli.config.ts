@@ -23,7 +23,7 @@ export default defineConfig({
 				admin: 'src/cli/admin.ts',
 				bench: 'tests/load/bench.ts',
 				schemas: 'src/cli/schemas.ts',
-				paper: 'src/lib/server/exports/pdf/worker.ts'
+				threads: 'src/lib/server/threads/worker.ts'
 			}
 		}
 	}

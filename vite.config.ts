@@ -2,17 +2,37 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
 
+const globalSetup = ['tests/support/global-setup.ts'];
+/** Measures how long others wait: nothing else may be at work meanwhile. */
+const ALONE = ['tests/faults/hostile.test.ts'];
+
+function suites() {
+	// `npm run soak` has a file of its own.
+	if (process.env.SOAK_SECONDS) return [{ name: 'soak', include: ['tests/load/*.test.ts'], globalSetup }];
+	// With a PostgreSQL server at hand: what touches the database, once more on that one.
+	if (process.env.TEST_DATABASE_URL)
+		return [{ name: 'postgres', include: ['tests/{server,postgres}/**/*.test.ts'], globalSetup }];
+	return [
+		{
+			name: 'all',
+			include: ['src/**/*.test.ts', 'tests/{reference,server,faults,house}/**/*.test.ts'],
+			exclude: ALONE,
+			globalSetup,
+			sequence: { groupOrder: 1 }
+		},
+		{ name: 'alone', include: ALONE, globalSetup, maxWorkers: 1, sequence: { groupOrder: 2 } }
+	];
+}
+
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	build: { chunkSizeWarningLimit: 700 },
 	test: {
-		// With a PostgreSQL server at hand: what touches the database, once more on that one.
-		include: process.env.TEST_DATABASE_URL
-			? ['tests/{server,postgres}/**/*.test.ts']
-			: ['src/**/*.test.ts', 'tests/{reference,server,faults,house}/**/*.test.ts'],
-		globalSetup: ['tests/support/global-setup.ts'],
+		projects: suites().map((suite) => ({ extends: true as const, test: suite })),
 		// One process a core: the longest files wait for a child process or a clock, not for the core.
 		maxWorkers: '100%',
+		// The files of a process share what they import: loading it anew for each took a third of the time.
+		isolate: false,
 		testTimeout: 30_000,
 		hookTimeout: 60_000
 	}

@@ -17,6 +17,8 @@ export default defineConfig({
 		include: ['src/core/**/*.test.ts', 'tests/house/formats.test.ts', 'tests/reference/*.test.ts'],
 		// The first three are not about the core; the last takes two minutes a run.
 		exclude: ['tests/reference/{rfc4180,rfc5545,session-schema,windows}.test.ts'],
+		env: { FEW_RUNS: '1' },
+		setupFiles: ['tests/support/runs.ts'],
 		testTimeout: 60_000
 	}
 });

@@ -10,7 +10,18 @@ const cookieOf = (response) => (response.headers.get('set-cookie') ?? '').split(
  * Opens a personal link as a device that has never been here.
  * @param {string} link
  */
-const join = async (link) => cookieOf(await fetch(link, { redirect: 'manual' }));
+export const cookieOfLink = async (link) =>
+	cookieOf(
+		await fetch(link, {
+			method: 'POST',
+			redirect: 'manual',
+			headers: {
+				origin: new URL(link).origin,
+				accept: 'text/html',
+				'content-type': 'application/x-www-form-urlencoded'
+			}
+		})
+	);
 
 /**
  * @param {string} base
@@ -134,7 +145,7 @@ async function whilePrinting(base, cookie) {
 /** @param {string} base of a demo that nobody else uses */
 export async function serving(base) {
 	const { links } = await (await fetch(`${base}/api/demo/sign-in`)).json();
-	const person = await join(`${base}/join/${links['Noor Bastani']}`);
+	const person = await cookieOfLink(`${base}/join/${links['Noor Bastani']}`);
 	const coach = await signIn(base);
 	const page = await ratioOf({ url: `${base}/me`, cookie: person }, { url: `${base}/sign-in` });
 	const known = await ratioOf({ url: `${base}/healthz` }, { url: `${base}/healthz`, cookie: coach });
@@ -142,6 +153,6 @@ export async function serving(base) {
 	const waits = [];
 	for (let i = 0; i < 5; i++) waits.push(...(await whilePrinting(base, person)));
 	const cookies = [];
-	for (const link of await enrol(base, coach, 1000)) cookies.push(await join(link));
+	for (const link of await enrol(base, coach, 1000)) cookies.push(await cookieOfLink(link));
 	return { page, known, waits: waits.sort((a, b) => a - b), opens: await opens(base, cookies, 60) };
 }

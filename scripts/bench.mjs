@@ -4,7 +4,7 @@ import { readFileSync, rmSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { serving } from './bench-serving.mjs';
+import { cookieOfLink, serving } from './bench-serving.mjs';
 import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, ROOT } from './setup.mjs';
 
@@ -67,8 +67,7 @@ async function startDemo() {
  */
 async function scriptWeight() {
 	const { links } = await (await fetch(`${BASE}/api/demo/sign-in`)).json();
-	const opened = await fetch(`${BASE}/join/${links['Noor Bastani']}`, { redirect: 'manual' });
-	const cookie = (opened.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+	const cookie = await cookieOfLink(`${BASE}/join/${links['Noor Bastani']}`);
 	const answer = await fetch(`${BASE}/me`, { headers: { cookie } });
 	// The page's own modules are named in the Link header, the entry in the page.
 	const asked = `${answer.headers.get('link')} ${await answer.text()}`;

@@ -1,7 +1,7 @@
 // npm run demo: everything from a fresh machine to the demo in the browser.
-import { existsSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { ensureBuilt, ensureInstalled, failStart, ROOT } from './setup.mjs';
+import { ensureBuilt, ensureInstalled, fail, failStart, ROOT } from './setup.mjs';
 import { serve } from './serve.mjs';
 
 ensureInstalled();
@@ -21,12 +21,26 @@ function inUse(path) {
 	}
 }
 
+/**
+ * Refuses a directory that holds something and is not the demo's own: it is thrown away whenever the day changes.
+ * @param {string} path
+ * @param {string} mark
+ */
+function refuseOthers(path, mark) {
+	if (!existsSync(path) || existsSync(mark) || readdirSync(path).length === 0) return;
+	fail(
+		`The directory ${path} was not made by the demo, so the demo leaves it alone. ` +
+			'Give it an empty one with CADREX_DATA, or leave CADREX_DATA out.'
+	);
+}
+
 // Dates hang on today: data of another day, or of another version of the scenario, is written anew.
 const directory = resolve(process.env.CADREX_DATA ?? join(ROOT, 'data', 'demo'));
 const stampFile = join(directory, 'written-for.txt');
+refuseOthers(directory, stampFile);
 const built = Math.round(statSync(join(ROOT, 'build', 'index.js')).mtimeMs);
 const today = `${(process.env.CADREX_FIXED_NOW ?? new Date().toISOString()).slice(0, 10)} ${built}`;
-const stale = existsSync(directory) && (!existsSync(stampFile) || readFileSync(stampFile, 'utf8') !== today);
+const stale = existsSync(stampFile) && readFileSync(stampFile, 'utf8') !== today;
 if (stale && !inUse(directory)) rmSync(directory, { recursive: true });
 
 process.env.CADREX_DATA = directory;
@@ -34,10 +48,14 @@ process.env.CADREX_DEMO = '1';
 process.env.CADREX_LOG ??= 'warn';
 delete process.env.DATABASE_URL;
 const port = Number(process.env.PORT ?? 3000);
-if (!existsSync(directory)) console.log('Writing the demo data (once a day) …');
+if (!existsSync(stampFile)) {
+	console.log('Writing the demo data (once a day) …');
+	mkdirSync(directory, { recursive: true });
+	// Marked before anything is in it: what a start that was cut off leaves behind is the demo’s as well.
+	writeFileSync(stampFile, 'being written');
+}
 try {
 	const { url } = await serve({ host: process.env.HOST ?? 'localhost', port });
-	mkdirSync(directory, { recursive: true });
 	writeFileSync(stampFile, today);
 	const answer = await fetch(`${url}/api/demo/sign-in`);
 	const { email, password, links } = await answer.json();

@@ -24,9 +24,17 @@ const browser = await chromium.launch({
 	args: CHROMIUM_FLAGS
 });
 
-/** @param {{ width: number, height: number }} viewport */
-async function window(viewport) {
-	const page = await (await browser.newContext({ viewport, reducedMotion: 'reduce' })).newPage();
+/**
+ * @param {{ width: number, height: number }} viewport
+ * @param {string} [userAgent] of the device that it stands for
+ */
+async function window(viewport, userAgent) {
+	const context = await browser.newContext({
+		viewport,
+		reducedMotion: 'reduce',
+		...(userAgent && { userAgent })
+	});
+	const page = await context.newPage();
 	return {
 		page,
 		/** @param {string} path */
@@ -35,8 +43,27 @@ async function window(viewport) {
 			await page.waitForLoadState('networkidle');
 		},
 		/** @param {string} name */
-		shoot: (name) => page.screenshot({ path: join(directory, `${name}.png`) })
+		shoot: (name) => page.screenshot({ path: join(directory, `${name}.png`) }),
+		/** For a picture of several: as an address that a page can show. */
+		picture: async () => `data:image/png;base64,${(await page.screenshot()).toString('base64')}`
 	};
+}
+
+/**
+ * Several pictures of a phone as one, side by side.
+ * @param {string} name @param {string[]} pictures
+ */
+async function sideBySide(name, pictures) {
+	const { page, shoot } = await window({
+		width: 390 * pictures.length + 24 * (pictures.length + 1),
+		height: 844 + 48
+	});
+	await page.setContent(
+		`<body style="margin:24px;display:flex;gap:24px;background:#d9d5c8">${pictures
+			.map((picture) => `<img width="390" height="844" alt="" src="${picture}">`)
+			.join('')}</body>`
+	);
+	await shoot(name);
 }
 
 const desk = await window({ width: 1280, height: 800 });
@@ -97,15 +124,32 @@ await desk.go('/challenges/new');
 await desk.page.fill('#name', 'Path weeks');
 await desk.page.fill('#goal', 'Carry 10 kg for an hour on a marked path');
 await desk.shoot('challenge');
+await desk.go('/upkeep');
+await desk.shoot('upkeep');
 
-const phone = await window({ width: 390, height: 844 });
+const phone = await window(
+	{ width: 390, height: 844 },
+	'Mozilla/5.0 (Android 14; Mobile; rv:128.0) Gecko/128.0 Firefox/128.0'
+);
 await phone.go(`/join/${links['Noor Bastani']}`);
-await phone.shoot('me-today');
+await phone.page.getByRole('button', { name: /^Yes, I’m / }).click();
+await phone.page.waitForURL('**/me');
+const today = await phone.picture();
 await phone.go('/me/calendar');
-await phone.shoot('me-calendar');
+const calendar = await phone.picture();
 await phone.go('/me/day/24/check-in');
 await phone.page.getByText('Otherwise', { exact: true }).click();
 await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'other' }).click();
-await phone.shoot('me-check-in');
+await sideBySide('me', [today, await phone.picture(), calendar]);
+
+// The coach's own phone is a second device of the account.
+await phone.go('/sign-in');
+await phone.page.fill('#email', email);
+await phone.page.fill('#password', password);
+await phone.page.click('form button');
+await phone.page.waitForURL('**/challenges');
+await desk.page.setViewportSize({ width: 1280, height: 1180 });
+await desk.go('/account');
+await desk.shoot('account');
 await browser.close();
 process.exit(0);

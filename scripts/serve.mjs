@@ -2,10 +2,13 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { isMeant, protect } from './headers.mjs';
 import { ROOT } from './setup.mjs';
 
-/** A roster of 6 MB and a little around it; SvelteKit's own default is 512 kB. */
-const BODY_LIMIT = '7M';
+/** What comes in is read to its end up to here; what each route takes of it is said in src/lib/server/web/body.ts. */
+const BODY_LIMIT = '32M';
+/** Milliseconds that requests have to come to their end when the server is stopped. */
+const PATIENCE = 10_000;
 
 /**
  * Starts the server in this process.
@@ -21,7 +24,22 @@ export async function serve({ host, port }) {
 	// Only now: before it is asked to serve, this machine may have no packages yet.
 	const { default: compression } = await import('compression');
 	const compress = compression();
+	// Once begun, the end is not cut short: a second signal (a shell and its child both get one) changes nothing.
+	/** @type {Promise<void> | null} */
+	let ending = null;
 	const server = createServer((request, response) => {
+		protect(request, response);
+		if (!isMeant(request, host)) {
+			// RFC 9110, 15.5.20
+			response.writeHead(421, { 'content-type': 'text/plain' });
+			response.end('This server is not at that address.');
+			return;
+		}
+		if (ending) {
+			response.writeHead(503, { connection: 'close', 'retry-after': '10', 'content-type': 'text/plain' });
+			response.end('The server is being stopped. Try again in a moment; nothing of this was saved.');
+			return;
+		}
 		request.headers['x-forwarded-proto'] ??= 'http';
 		// The typings are those of a web framework; it takes what Node gives.
 		compress(/** @type {any} */ (request), /** @type {any} */ (response), () => handler(request, response));
@@ -36,16 +54,20 @@ export async function serve({ host, port }) {
 	});
 	const address = server.address();
 	const actual = typeof address === 'object' && address ? address.port : port;
+	const own = `http://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host.includes(':') ? `[${host}]` : host}:${actual}`;
+	process.emit(/** @type {any} */ ('cadrex:listening'), /** @type {any} */ (own));
 	const close = async () => {
-		server.closeAllConnections();
-		await new Promise((resolve) => server.close(resolve));
+		const closed = new Promise((resolve) => server.close(resolve));
+		// What is being answered is answered to its end; a connection that then waits for more is closed.
+		const idle = setInterval(() => server.closeIdleConnections(), 50);
+		const late = setTimeout(() => server.closeAllConnections(), PATIENCE);
+		await closed;
+		clearInterval(idle);
+		clearTimeout(late);
 		const done = new Promise((resolve) => process.once('cadrex:closed', resolve));
 		process.emit(/** @type {any} */ ('sveltekit:shutdown'));
 		await Promise.race([done, new Promise((resolve) => setTimeout(resolve, 5000))]);
 	};
-	// Once begun, the end is not cut short: a second signal (a shell and its child both get one) changes nothing.
-	/** @type {Promise<void> | null} */
-	let ending = null;
 	const end = () => (ending ??= close().then(() => process.exit(0)));
 	process.on('SIGINT', end);
 	process.on('SIGTERM', end);

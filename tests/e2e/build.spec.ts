@@ -6,14 +6,14 @@ import {
 	openSession,
 	ready,
 	save,
-	signIn,
+	asCoach,
 	test,
 	total,
 	typeBlock
 } from './support';
 
 test.beforeEach(async ({ page, demo }) => {
-	await signIn(page, demo);
+	await asCoach(page, demo);
 });
 
 test('typing is completed, shown before it is taken, and every format is understood', async ({ page }) => {

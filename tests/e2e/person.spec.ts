@@ -1,5 +1,5 @@
 /** What is one person's own: what differs for them, pauses; and what the installation does by itself. */
-import { expect, noBarriers, openPlace, ready, signIn, test } from './support';
+import { expect, noBarriers, openPlace, ready, asCoach, test, openLink } from './support';
 
 test('a difference is shown to the person it is for, with its reason, until it is removed', async ({
 	page,
@@ -7,7 +7,7 @@ test('a difference is shown to the person it is for, with its reason, until it i
 	browser,
 	site
 }) => {
-	await signIn(page, demo);
+	await asCoach(page, demo);
 	await openPlace(page, 'People');
 	await page.getByRole('link', { name: 'Noor Bastani' }).click();
 	await ready(page);
@@ -16,7 +16,7 @@ test('a difference is shown to the person it is for, with its reason, until it i
 
 	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
 	const phone = await context.newPage();
-	await phone.goto(`/join/${demo.links['Noor Bastani']}`);
+	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
 	await ready(phone);
 	await expect(phone.getByText('Stair climb').first()).toBeVisible();
 	await expect(phone.getByText('Changed for you')).toHaveCount(0);
@@ -50,7 +50,7 @@ test('a difference is shown to the person it is for, with its reason, until it i
 });
 
 test('days of a pause ask for nothing and count for nobody', async ({ page, demo }) => {
-	await signIn(page, demo);
+	await asCoach(page, demo);
 	await openPlace(page, 'People');
 	await page.getByRole('link', { name: 'Oren Falkestad' }).click();
 	await ready(page);
@@ -66,10 +66,10 @@ test('days of a pause ask for nothing and count for nobody', async ({ page, demo
 });
 
 test('upkeep says what is done by itself, and that nothing was given up', async ({ page, demo }) => {
-	await signIn(page, demo);
+	await asCoach(page, demo);
 	await page.goto('/upkeep');
 	await ready(page);
-	await expect(page.getByText('Nothing. Every job came to its end.')).toBeVisible();
+	await expect(page.getByText('None. Every job has finished.')).toBeVisible();
 	await expect(page.getByRole('row', { name: /sign-ins/i })).toBeVisible();
 	await noBarriers(page, 'upkeep');
 });

@@ -1,4 +1,4 @@
-import { expect, openPlace, ready, signIn, test } from './support';
+import { expect, openPlace, ready, asCoach, signIn, test, openLink } from './support';
 
 /** The demo stands on Wednesday 13 May 2026, 07:40 in Oslo. */
 const TODAY = '2026-05-13';
@@ -77,7 +77,7 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 			.fill(
 				'name;mail;time zone;level;equipment\nVesna Radko;vesna@hutseason.example;Europe/Ljubljana;beginner;mat\nOdd One;odd;Mars/Base;superb;\n'
 			);
-		await page.getByRole('button', { name: 'Look at it' }).click();
+		await page.getByRole('button', { name: 'Preview', exact: true }).click();
 		await expect(page.getByText('Read with semicolons')).toBeVisible();
 		await expect(page.getByRole('row', { name: /^3/ })).toContainText('not an email address');
 		await expect(page.getByRole('row', { name: /^3/ })).toContainText('there is no zone “Mars/Base”');
@@ -90,7 +90,7 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 	const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
 	const me = await phone.newPage();
 	await test.step('the participant opens the link on a phone, does the day and checks in', async () => {
-		await me.goto(link);
+		await openLink(me, link);
 		await expect(me.getByRole('heading', { name: 'Day 1' })).toBeVisible();
 		await expect(me.getByText('Have ready')).toBeVisible();
 		await expect(me.getByText('dumbbell of 12 kg')).toBeVisible();
@@ -141,7 +141,7 @@ test('a correction takes the place of what was sent, and a check-in sent twice s
 }) => {
 	const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
 	const me = await phone.newPage();
-	await me.goto(`/join/${demo.links['Aroha Pene']}`);
+	await openLink(me, `/join/${demo.links['Aroha Pene']}`);
 	await me.getByRole('link', { name: 'Correct it' }).click();
 	await ready(me);
 	await me.getByText('Not at all', { exact: true }).click();
@@ -157,7 +157,7 @@ test('a correction takes the place of what was sent, and a check-in sent twice s
 });
 
 test('what was typed stays when the server refuses it', async ({ page, demo }) => {
-	await page.goto(`/join/${demo.links['Noor Bastani']}`);
+	await openLink(page, `/join/${demo.links['Noor Bastani']}`);
 	await page.goto('/me/day/24/check-in');
 	await ready(page);
 	await page.getByText('As planned', { exact: true }).click();
@@ -170,7 +170,7 @@ test('what was typed stays when the server refuses it', async ({ page, demo }) =
 });
 
 test('an excuse given on the roll shows as one and can be taken back', async ({ page, demo }) => {
-	await signIn(page, demo);
+	await asCoach(page, demo);
 	await openPlace(page, 'Roll');
 	await page.getByRole('button', { name: 'Mirela Codrean' }).click();
 	const panel = page.getByRole('complementary', { name: 'Mirela Codrean' });
@@ -201,7 +201,7 @@ test('a link made anew ends the one before, and a revoked one lets nobody in', a
 	const link = await page.getByLabel('Copy the link').first().inputValue();
 	const phone = await browser.newContext();
 	const me = await phone.newPage();
-	await me.goto(link);
+	await openLink(me, link);
 	await expect(me.getByText('Sefa Leota')).toBeVisible();
 	await page.reload();
 	await ready(page);
@@ -215,7 +215,7 @@ test('a link made anew ends the one before, and a revoked one lets nobody in', a
 });
 
 test('the demo clock moves on, and the invented people with it', async ({ page, demo }) => {
-	await signIn(page, demo);
+	await asCoach(page, demo);
 	await openPlace(page, 'Roll');
 	const before = await page
 		.getByText(/of \d+ in today/)
@@ -241,7 +241,7 @@ test('without a connection the check-in is kept, and sent again it counts once',
 	complaints
 }) => {
 	await page.setViewportSize({ width: 390, height: 844 });
-	await page.goto(`/join/${demo.links['Noor Bastani']}`);
+	await openLink(page, `/join/${demo.links['Noor Bastani']}`);
 	await page.goto('/me/day/24/check-in');
 	await ready(page);
 	await page.getByText('As planned', { exact: true }).click();

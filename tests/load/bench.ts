@@ -16,7 +16,7 @@ import { createCoach } from '$lib/server/auth/coach';
 import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
-import { createPglite } from '$lib/server/db/pglite';
+import { memoryDatabase } from '$lib/server/db/pglite';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
 import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
@@ -32,7 +32,7 @@ const NOW = Date.parse('2026-11-25T12:00:00Z');
 const TWENTY_SETS = read('5 x 10 squat\n5 x 10 push-up\n5 x 10 per side one-arm row @ 12 kg\n5 x 30 s plank');
 
 async function world(): Promise<{ context: Context; coachId: CoachId }> {
-	const db = await createPglite();
+	const db = await memoryDatabase();
 	await migrate(db);
 	const context: Context = { db, ids: randomIds, clock: { now: () => NOW } };
 	const coach = await createCoach(context, {
@@ -101,7 +101,8 @@ async function roll(context: Context, coachId: CoachId): Promise<void> {
 				kind: 'check-in',
 				credit: i % 5 === 0 ? 0.6 : 1,
 				at: NOW - (30 - i) * 86_400_000,
-				pain: false
+				pain: false,
+				standing: 'on time'
 			})
 		])
 	);
@@ -138,7 +139,13 @@ async function checkins(context: Context, coachId: CoachId): Promise<void> {
 	const through: number[] = [];
 	let spare = 0;
 	for (const link of links) {
-		const person = { enrolmentId: link.enrolmentId, challengeId: challenge.id, name: link.name, zone: 'UTC' };
+		const person = {
+			enrolmentId: link.enrolmentId,
+			challengeId: challenge.id,
+			name: link.name,
+			zone: 'UTC',
+			earlierZones: []
+		};
 		for (const day of days.slice(0, 8)) {
 			through.push(
 				await timed(() => checkIn(context, person, { id: randomIds.uuid(), day, done: 'part', sets }))

@@ -1,13 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import {
-	anyCoach,
-	coachOf,
-	createCoach,
-	signIn,
-	signOut,
-	signOutEverywhere,
-	type Coach
-} from '$lib/server/auth/coach';
+import { anyCoach, createCoach } from '$lib/server/auth/coach';
+import { coachOf, signIn, signOut, signOutEverywhere, type SignedInCoach } from '$lib/server/auth/login';
 import { openLink, personOf, type Person } from '$lib/server/auth/link';
 import { renewLink, revokeLink } from '$lib/server/people/links';
 import { TooOften, TryLimit } from '$lib/server/auth/limits';
@@ -36,9 +29,13 @@ beforeAll(async () => {
 });
 afterAll(() => context.db.close());
 
+/** The token of a good sign-in. */
+const tokenOf = async (on: TestContext, email = 'runa@example.org'): Promise<string> =>
+	(await signIn(on, email, PASSWORD)).token;
+
 describe('coaches', () => {
 	it('sign in with the exact pair only, and are not told which half was wrong', async () => {
-		const token = await signIn(context, ' RUNA@example.org ', PASSWORD);
+		const token = await tokenOf(context, ' RUNA@example.org ');
 		expect((await coachOf(context, token))?.coach.name).toBe('Runa');
 		const answers = await Promise.all(
 			[signIn(context, 'runa@example.org', 'wrong'), signIn(context, 'nobody@example.org', PASSWORD)].map(
@@ -63,7 +60,7 @@ describe('coaches', () => {
 	});
 
 	it('keep only hashes of passwords and tokens', async () => {
-		const token = await signIn(context, 'runa@example.org', PASSWORD);
+		const token = await tokenOf(context);
 		const rows = await context.db.query(
 			'select c.password_hash, l.token_hash from coach c join coach_login l on l.coach_id = c.id'
 		);
@@ -71,30 +68,53 @@ describe('coaches', () => {
 		expect(rows[0]?.password_hash).toMatch(/^\$argon2id\$/);
 	});
 
-	it('get a new token after an hour; the old one lasts a minute more, and then ends the login', async () => {
+	/** A token that was due to change at 13:01, and the one given in its place. */
+	async function changed(): Promise<{ first: string; second: string }> {
 		context.at('2026-11-25T12:00:00Z');
-		const first = await signIn(context, 'runa@example.org', PASSWORD);
+		const first = await tokenOf(context);
 		context.at('2026-11-25T13:01:00Z');
 		const second = (await coachOf(context, first))?.newToken;
 		expect(second).toBeTruthy();
-		expect((await coachOf(context, first))?.newToken).toBeNull();
-		context.at('2026-11-25T13:05:00Z');
+		// Other requests of the same page are still under way.
+		expect(await coachOf(context, first)).toMatchObject({ newToken: null });
+		return { first, second: second! };
+	}
+
+	it('get a new token after an hour; used, it leaves the old one a minute, and then that ends the login', async () => {
+		const { first, second } = await changed();
+		context.at('2026-11-25T13:20:00Z');
+		expect(await coachOf(context, second)).toMatchObject({ newToken: null });
+		context.at('2026-11-25T13:20:59Z');
+		expect(await coachOf(context, first)).toMatchObject({ newToken: null });
+		context.at('2026-11-25T13:21:01Z');
 		expect(await coachOf(context, first)).toBeNull();
-		expect(await coachOf(context, second ?? '')).toBeNull();
+		expect(await coachOf(context, second)).toBeNull();
+	});
+
+	it('are not signed out by an answer that was lost on the way', async () => {
+		const { first, second } = await changed();
+		context.at('2026-11-25T18:00:00Z');
+		const third = (await coachOf(context, first))?.newToken;
+		expect(third).toBeTruthy();
+		expect(await coachOf(context, third!)).toMatchObject({ newToken: null });
+		// What never arrived is good for nobody.
+		expect(await coachOf(context, second)).toBeNull();
+		context.at('2026-11-25T18:02:00Z');
+		expect(await coachOf(context, first)).toBeNull();
 	});
 
 	it('are signed out after thirty days without use', async () => {
-		const token = await signIn(context, 'runa@example.org', PASSWORD);
+		const token = await tokenOf(context);
 		context.at('2026-12-26T00:00:00Z');
 		expect(await coachOf(context, token)).toBeNull();
 		context.at('2026-11-25T12:00:00Z');
 	});
 
 	it('sign out here or everywhere', async () => {
-		const [a, b, c] = await Promise.all([1, 2, 3].map(() => signIn(context, 'runa@example.org', PASSWORD)));
+		const [a, b, c] = await Promise.all([1, 2, 3].map(() => tokenOf(context)));
 		await signOut(context, a!);
 		expect([await coachOf(context, a!), (await coachOf(context, b!)) !== null]).toEqual([null, true]);
-		await signOutEverywhere(context, world.coach.id);
+		await signOutEverywhere(context.db, world.coach.id);
 		expect([await coachOf(context, b!), await coachOf(context, c!)]).toEqual([null, null]);
 	});
 });
@@ -133,20 +153,28 @@ describe('personal links', () => {
 });
 
 describe('roles', () => {
-	const RUNA = {
+	const RUNA: SignedInCoach = {
 		id: newId<'coach'>(randomIds),
 		email: 'runa@example.org',
 		name: 'Runa',
-		zone: 'Europe/Oslo'
+		zone: 'Europe/Oslo',
+		login: { id: randomIds.uuid(), provenAt: 0 }
 	};
 	const NOOR = {
 		enrolmentId: newId<'enrolment'>(randomIds),
 		challengeId: newId<'challenge'>(randomIds),
 		name: 'Noor',
-		zone: 'Asia/Tehran'
+		zone: 'Asia/Tehran',
+		earlierZones: []
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
-	const requestOf = ({ coach = null, person = null }: { coach?: Coach | null; person?: Person | null }) => {
+	const requestOf = ({
+		coach = null,
+		person = null
+	}: {
+		coach?: SignedInCoach | null;
+		person?: Person | null;
+	}) => {
 		const asked: string[] = [];
 		const look = <T>(what: string, answer: T) => {
 			asked.push(what);
@@ -155,7 +183,7 @@ describe('roles', () => {
 		return {
 			asked,
 			visitor: { coach: () => look('coach', coach), person: () => look('person', person) },
-			coach: null as Coach | null,
+			coach: null as SignedInCoach | null,
 			person: null as Person | null
 		};
 	};
@@ -190,7 +218,13 @@ describe('the limit on tries', () => {
 		expect(refusal).toBeInstanceOf(TooOften);
 		expect((refusal as TooOften).retryAfter).toBeGreaterThan(800);
 		await limit.take('10.0.0.2');
-		await limit.clear('10.0.0.1');
+	});
+
+	it('takes a try back that was good, and no other', async () => {
+		const limit = new TryLimit(context.db, 'good', 3, 900);
+		for (let i = 0; i < 3; i++) await limit.take('10.0.0.1');
+		await limit.giveBack('10.0.0.1');
 		await limit.take('10.0.0.1');
+		await expect(limit.take('10.0.0.1')).rejects.toBeInstanceOf(TooOften);
 	});
 });

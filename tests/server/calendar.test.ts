@@ -137,7 +137,7 @@ describe('a person’s calendar', () => {
 			reason: 'Away'
 		});
 		expect((await feed()).some(({ day }) => day === 11)).toBe(false);
-		await unexcuse(context, await ownPersonOf(context, world, person!.enrolmentId), 11);
+		await unexcuse(context, await ownPersonOf(context, world, person!.enrolmentId), { day: 11 });
 		expect((await feed()).find(({ day }) => day === 11)?.sequence).toBe((mine[11] ?? 0) + 2);
 		// What somebody else’s record says changes nobody’s calendar but theirs.
 		expect(sequences(await feed(1))[11]).toBe(others[11]);

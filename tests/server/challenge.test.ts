@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { createChallenge } from '$lib/server/challenge/change';
 import { changeChallenge } from '$lib/server/challenge/change';
 import { challengeOf, challengesOf, inputOf } from '$lib/server/challenge/challenge';
@@ -6,26 +6,9 @@ import { checkIn } from '$lib/server/attendance/check-in';
 import { layDays } from '$lib/server/plan/plan';
 import { planOf } from '$lib/server/plan/plan-days';
 import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/session/sessions';
-import {
-	body,
-	FRAME,
-	makeChallenge,
-	makeCoach,
-	makeWorld,
-	SMALL,
-	testContext,
-	type TestContext,
-	type World
-} from '../support/context';
+import { body, FRAME, makeChallenge, makeCoach, SMALL, sharedWorld } from '../support/context';
 
-let context: TestContext;
-let world: World;
-
-beforeAll(async () => {
-	context = await testContext();
-	world = await makeWorld(context);
-});
-afterAll(() => context.db.close());
+const { context, world } = await sharedWorld();
 
 describe('challenges', () => {
 	it('begin with a plan of training and rest days', async () => {

@@ -1,9 +1,9 @@
-import { beforeAll, afterAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import type { Person } from '$lib/server/auth/link';
 import { enrolmentById } from '$lib/server/people/enrolments';
 import { openDay, ownCheckin, standingOf } from '$lib/server/day/own-day';
-import { makeWorld, testContext, type TestContext, type World } from '../support/context';
+import { makeWorld, testContext, type TestContext, sharedWorld } from '../support/context';
 
 /** What stands for a day, after corrections. */
 const received = async (at: TestContext, person: Person, day: number) => {
@@ -14,21 +14,11 @@ const received = async (at: TestContext, person: Person, day: number) => {
 	return rows[0] ? ownCheckin(at, person, rows[0].id) : null;
 };
 
-let context: TestContext;
-let world: World;
-let oslo: Person;
-let auckland: Person;
-let bogota: Person;
+const { context, world } = await sharedWorld();
+const [oslo, auckland, bogota] = world.people as [Person, Person, Person];
 
 /** Wednesday 25 November 2026, day 3: opened at 04:30Z in Oslo, 16:30Z on Tuesday in Auckland, 10:30Z in Bogotá. */
 const NOON = '2026-11-25T12:00:00Z';
-
-beforeAll(async () => {
-	context = await testContext();
-	world = await makeWorld(context);
-	[oslo, auckland, bogota] = world.people as [Person, Person, Person];
-});
-afterAll(() => context.db.close());
 
 const send = (person: Person, day: number, more: object = {}) =>
 	checkIn(context, person, { id: context.ids.uuid(), day, done: 'all', ...more });
@@ -191,5 +181,37 @@ describe('after the window, where the challenge takes nothing', () => {
 		});
 		expect(await received(strict, people[0]!, 1)).toBeNull();
 		await strict.db.close();
+	});
+
+	it('holds from the moment at which the coach decides it, also for one that is just coming in', async () => {
+		const lenient = await testContext();
+		const { people } = await makeWorld(lenient);
+		let decided = false;
+		const between: TestContext['db'] = {
+			...lenient.db,
+			transaction: async (work) => {
+				if (!decided) await lenient.db.query("update challenge set after_close = 'refuse'");
+				decided = true;
+				return lenient.db.transaction(work);
+			}
+		};
+		const input = { id: lenient.ids.uuid(), day: 1, done: 'all' };
+		const late = checkIn({ ...lenient, db: between }, people[0]!, input);
+		await expect(late).rejects.toMatchObject({ status: 409 });
+		expect(decided).toBe(true);
+		// Whoever never stops changing something is not waited for.
+		let changes = 0;
+		const always: TestContext['db'] = {
+			...lenient.db,
+			transaction: async (work) => {
+				await lenient.db.query('update challenge set goal = $1', [`goal ${++changes}`]);
+				return lenient.db.transaction(work);
+			}
+		};
+		await expect(checkIn({ ...lenient, db: always }, people[0]!, input)).rejects.toMatchObject({
+			status: 503
+		});
+		expect(changes).toBe(5);
+		await lenient.db.close();
 	});
 });

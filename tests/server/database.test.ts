@@ -5,11 +5,11 @@ import { seededIds } from '$lib/server/platform/ids';
 import type { Database } from '$lib/server/db/database';
 import { migrate, NEWEST, schemaVersion } from '$lib/server/db/migrate';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
-import { emptyDatabase } from '../support/context';
+import { newDatabase } from '../support/database';
 
 let db: Database;
 beforeAll(async () => {
-	db = await emptyDatabase();
+	db = await newDatabase();
 });
 afterAll(() => db.close());
 
@@ -64,6 +64,10 @@ describe('configuration', () => {
 	it('has defaults, and names what is wrong', () => {
 		expect(readConfig({})).toMatchObject({ databaseUrl: null, demo: false, logLevel: 'info' });
 		expect(() => readConfig({ DATABASE_URL: 'mysql://x' })).toThrow(/DATABASE_URL begins with postgres/);
+		for (const ORIGIN of ['localhost:3000', 'ftp://huts.example'])
+			expect(() => readConfig({ ORIGIN })).toThrow(/ORIGIN is an address/);
+		expect(readConfig({ ORIGIN: 'http://localhost:3000/' }).origin).toBe('http://localhost:3000');
+		expect(() => readConfig({ CADREX_SMTP: 'mail.huts.example' })).toThrow(/CADREX_SMTP begins with smtp/);
 		expect(() => readConfig({ CADREX_FIXED_NOW: 'soon' })).toThrow(/CADREX_FIXED_NOW is an instant/);
 	});
 });

@@ -9,7 +9,7 @@ import { rebuild } from '$lib/server/attendance/projection';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll, type Roll } from '$lib/server/attendance/roll';
-import { emptyDatabase } from '../support/context';
+import { newDatabase } from '../support/database';
 
 const NOW = Date.parse('2026-05-13T05:40:00Z');
 const HOUR = 3_600_000;
@@ -17,7 +17,7 @@ let one: Database;
 let other: Database;
 
 beforeAll(async () => {
-	[one, other] = [await emptyDatabase(), await emptyDatabase()];
+	[one, other] = [await newDatabase(), await newDatabase()];
 	for (const db of [one, other]) await writeDemo({ db, clock: { now: () => NOW } });
 }, 120_000);
 afterAll(() => Promise.all([one.close(), other.close()]));

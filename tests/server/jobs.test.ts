@@ -4,7 +4,8 @@ import { hashToken } from '$lib/server/platform/ids';
 import { Jobs, type Job } from '$lib/server/platform/jobs';
 import { purgeSignIns } from '$lib/server/upkeep/purge';
 import { instant, type Database } from '$lib/server/db/database';
-import { emptyDatabase, testContext } from '../support/context';
+import { testContext } from '../support/context';
+import { newDatabase } from '../support/database';
 
 const SOON = { timeout: 15_000, interval: 100 };
 
@@ -28,7 +29,7 @@ describe('jobs', () => {
 
 	beforeEach(async () => {
 		failures.length = 0;
-		db = await emptyDatabase();
+		db = await newDatabase();
 		jobs = await start();
 	});
 	afterEach(async () => {
@@ -127,8 +128,8 @@ describe('the purge of sign-ins', () => {
 			['new', now + 1]
 		] as const)
 			await context.db.query(
-				`insert into coach_login (id, coach_id, token_hash, rotated_at, created_at, expires_at)
-				 values ($1, $2, $3, $4, $4, $5)`,
+				`insert into coach_login (id, coach_id, token_hash, rotated_at, created_at, proven_at, expires_at)
+				 values ($1, $2, $3, $4, $4, $4, $5)`,
 				[context.ids.uuid(), coach.id, hashToken(token), instant(now - 1000), instant(ends)]
 			);
 		expect(await purgeSignIns(context)).toBe(1);

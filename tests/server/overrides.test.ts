@@ -1,20 +1,13 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { pause, pausesOf, removePause } from '$lib/server/attendance/excuses';
 import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overrides';
 import { openDay, standingOf } from '$lib/server/day/own-day';
 import { coachPacket } from '$lib/server/exports/packet';
-import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
+import { ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
-let context: TestContext;
-let world: World;
-beforeAll(async () => {
-	context = await testContext();
-	context.at('2026-11-25T12:00:00Z');
-	world = await makeWorld(context);
-});
-afterAll(() => context.db.close());
+const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 
 const own = (i = 0) => ownPersonOf(context, world, world.people[i]!.enrolmentId);
 const WALL = {

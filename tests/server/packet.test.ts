@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { newBenchmark, putDays } from '$core/plan';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { challengeOf } from '$lib/server/challenge/challenge';
@@ -8,26 +8,10 @@ import { coachPacket, ownPacket } from '$lib/server/exports/packet';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { saveSession } from '$lib/server/session/sessions';
 import { refusal } from '../support/refusal';
-import {
-	body,
-	makeCoach,
-	makeWorld,
-	testContext,
-	type TestContext,
-	type World,
-	ownPersonOf
-} from '../support/context';
+import { body, makeCoach, ownPersonOf, sharedWorld } from '../support/context';
 
-let context: TestContext;
-let world: World;
-
-beforeAll(async () => {
-	context = await testContext();
-	// Wednesday of week 1 at 07:00 UTC: day 3 is released in Oslo and Auckland, not yet in Bogota.
-	context.at('2026-11-25T07:00:00Z');
-	world = await makeWorld(context);
-});
-afterAll(() => context.db.close());
+// Wednesday of week 1 at 07:00 UTC: day 3 is released in Oslo and Auckland, not yet in Bogota.
+const { context, world } = await sharedWorld('2026-11-25T07:00:00Z');
 
 const packetOf = async (person: number | null, ahead = false) => {
 	const own = person === null ? null : await ownPersonOf(context, world, world.people[person]!.enrolmentId);

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { changePerson } from '$lib/server/people/change';
 import { enrolmentOf, enrolmentsOf, unenrol } from '$lib/server/people/enrolments';
@@ -7,37 +7,26 @@ import { importRoster, previewRoster } from '$lib/server/people/import';
 import { standingOf } from '$lib/server/day/own-day';
 import { kitText } from '$core/kit';
 import { rollRow } from '$lib/server/attendance/roll';
+import type { OwnedChallenge } from '$lib/server/challenge/challenge';
 import { planOf } from '$lib/server/plan/plan-days';
 import { openingsOf } from '$lib/server/desk/desk';
-import {
-	makeChallenge,
-	makeWorld,
-	testContext,
-	type TestContext,
-	type World,
-	ownPersonOf
-} from '../support/context';
+import { makeChallenge, ownPersonOf, sharedWorld } from '../support/context';
 
-let context: TestContext;
-let world: World;
-
-beforeAll(async () => {
-	context = await testContext();
-	world = await makeWorld(context);
-});
-afterAll(() => context.db.close());
+const { context, world } = await sharedWorld();
 
 const LIST = `name,mail,time zone,level,equipment
 Oren Falkestad,oren@hutseason.example,Europe/Lisbon,trained,"dumbbell 12 kg, mat"
 Bao Trinh,bao@hutseason.example,Asia/Saigon,some experience,
 ,nobody@hutseason.example,Europe/Olso,superb,
 Maarit,oren@hutseason.example,Europe/Helsinki,beginner,`;
+const pasted = (text: string) => ({ bytes: null, pasted: text });
+const AS_IT_IS = { goodOnly: false, updateKnown: false };
 const count = async () => (await enrolmentsOf(context.db, world.challenge.id)).length;
 
 describe('enrolling from a list', () => {
 	it('shows what is wrong by line and writes nothing', async () => {
 		const before = await count();
-		const preview = await previewRoster(context, world.challenge, LIST, null);
+		const preview = await previewRoster(context, world.challenge, pasted(LIST), null);
 		expect([preview.good, preview.bad]).toEqual([2, 2]);
 		expect(preview.lines[2]).toMatchObject({ line: 4, row: null });
 		expect(preview.lines[2]?.faults.map((fault) => fault.field)).toEqual(['name', 'zone', 'level']);
@@ -47,25 +36,28 @@ describe('enrolling from a list', () => {
 
 	it('enrols nobody of a list with faults unless told to take the good ones', async () => {
 		const before = await count();
-		await expect(importRoster(context, world.challenge, LIST, null, false)).rejects.toMatchObject({
+		await expect(importRoster(context, world.challenge, pasted(LIST), null, AS_IT_IS)).rejects.toMatchObject({
 			status: 400
 		});
 		expect(await count()).toBe(before);
-		const links = await importRoster(context, world.challenge, LIST, null, true);
+		const links = await importRoster(context, world.challenge, pasted(LIST), null, {
+			...AS_IT_IS,
+			goodOnly: true
+		});
 		expect(links.map((link) => link.name)).toEqual(['Oren Falkestad', 'Bao Trinh']);
 		expect(new Set(links.map((link) => link.secret)).size).toBe(2);
 		expect(await count()).toBe(before + 2);
 	});
 
 	it('says of the same list that its people are enrolled already', async () => {
-		const preview = await previewRoster(context, world.challenge, LIST, null);
+		const preview = await previewRoster(context, world.challenge, pasted(LIST), null);
 		expect(preview.good).toBe(0);
 		expect(preview.lines[0]?.faults[0]?.message).toContain('enrolled already');
 	});
 
 	it('follows the columns that the coach chose', async () => {
 		const text = 'a,b,c\nEurope/Oslo,Sefa,sefa@hutseason.example';
-		const preview = await previewRoster(context, world.challenge, text, {
+		const preview = await previewRoster(context, world.challenge, pasted(text), {
 			name: 1,
 			email: 2,
 			zone: 0,
@@ -80,15 +72,54 @@ describe('enrolling from a list', () => {
 		await importRoster(
 			context,
 			next,
-			'name,mail,zone\nOren F.,OREN@hutseason.example,Europe/Oslo',
+			pasted('name,mail,zone\nOren F.,OREN@hutseason.example,Europe/Oslo'),
 			null,
-			false
+			AS_IT_IS
 		);
 		const [here] = await enrolmentsOf(context.db, next.id);
 		const there = (await enrolmentsOf(context.db, world.challenge.id)).find(
 			(p) => p.email === 'oren@hutseason.example'
 		);
 		expect(here?.participantId).toBe(there?.participantId);
+	});
+
+	it('asks before it changes what is known of somebody: their days elsewhere hang on it', async () => {
+		const list = pasted('name,mail,zone\nOren F.,OREN@hutseason.example,Pacific/Apia');
+		const oren = async (challenge: OwnedChallenge) =>
+			(await enrolmentsOf(context.db, challenge.id)).find((p) => p.email === 'oren@hutseason.example');
+		const kept = await makeChallenge(context, world.coach, { name: 'Kept' });
+		const preview = await previewRoster(context, kept, list, null);
+		expect(preview.known).toEqual([
+			{
+				email: 'oren@hutseason.example',
+				name: 'Oren Falkestad',
+				differences: [
+					{ what: 'name', known: 'Oren Falkestad', listed: 'Oren F.' },
+					{ what: 'time zone', known: 'Europe/Lisbon', listed: 'Pacific/Apia' }
+				]
+			}
+		]);
+		const [link] = await importRoster(context, kept, list, null, AS_IT_IS);
+		expect(link?.name).toBe('Oren Falkestad');
+		expect(await oren(kept)).toMatchObject({ zone: 'Europe/Lisbon', level: 'trained' });
+		// As they are known there is nothing to ask.
+		const same = pasted('name,mail,zone,level\nOren Falkestad,oren@hutseason.example,Europe/Lisbon,trained');
+		const taken = await makeChallenge(context, world.coach, { name: 'Taken' });
+		expect((await previewRoster(context, taken, same, null)).known).toEqual([]);
+		const more = pasted(
+			'name,mail,zone,level,kit\nOren Falkestad,oren@hutseason.example,Europe/Lisbon,beginner,step'
+		);
+		expect((await previewRoster(context, taken, more, null)).known[0]?.differences).toEqual([
+			{ what: 'level', known: 'trained', listed: 'beginner' },
+			{ what: 'equipment', known: 'dumbbell 12 kg; mat', listed: 'step' }
+		]);
+		await importRoster(context, taken, list, null, { ...AS_IT_IS, updateKnown: true });
+		// What the list does not say stays.
+		const as = { name: 'Oren F.', zone: 'Pacific/Apia', level: 'trained' };
+		for (const challenge of [world.challenge, kept, taken]) {
+			expect(await oren(challenge)).toMatchObject(as);
+			expect(kitText((await oren(challenge))?.kit ?? [])).toBe('dumbbell 12 kg; mat');
+		}
 	});
 });
 
@@ -106,9 +137,9 @@ describe('late joiners', () => {
 		await importRoster(
 			context,
 			own,
-			'name,mail,zone\nAroha,aroha@hutseason.example,Pacific/Auckland',
+			pasted('name,mail,zone\nAroha,aroha@hutseason.example,Pacific/Auckland'),
 			null,
-			false
+			AS_IT_IS
 		);
 		// Noon UTC on Wednesday is Thursday in Auckland: three days after the group began.
 		expect((await enrolmentsOf(context.db, own.id))[0]).toMatchObject({ fromDay: 1, shiftDays: 3 });
@@ -120,7 +151,7 @@ describe('late joiners', () => {
 		const over = await makeChallenge(context, world.coach, { name: 'Over', startsOn: '2026-10-01' });
 		context.at(now);
 		await expect(
-			importRoster(context, over, 'name,mail,zone\nA,a@hutseason.example,UTC', null, false)
+			importRoster(context, over, pasted('name,mail,zone\nA,a@hutseason.example,UTC'), null, AS_IT_IS)
 		).rejects.toMatchObject({ status: 409 });
 	});
 });
@@ -142,7 +173,9 @@ describe('a person', () => {
 		expect(person.limits).toEqual(['no jumps', 'no floor']);
 		const plan = await planOf(context.db, world.challenge);
 		const [first] = openingsOf([rollRow(person, world.challenge, plan, context.clock.now())], 3);
-		expect(new Date(first?.opens ?? 0).toISOString()).toBe('2026-11-24T20:30:00.000Z');
+		expect(new Date(first?.opens ?? 0).toISOString()).toBe('2026-11-25T04:30:00.000Z');
+		const [ahead] = openingsOf([rollRow(person, world.challenge, plan, context.clock.now())], 4);
+		expect(new Date(ahead?.opens ?? 0).toISOString()).toBe('2026-11-25T20:30:00.000Z');
 		await expect(
 			changePerson(context, await ownPersonOf(context, world, id()), {
 				name: 'P',
@@ -168,7 +201,13 @@ describe('a person', () => {
 			{ day: 1, reason: 'fever' },
 			{ day: 2, reason: 'fever' }
 		]);
-		await unexcuse(context, await ownPersonOf(context, world, id()), 2);
+		await unexcuse(context, await ownPersonOf(context, world, id()), { day: 2 });
+		for (const day of [NaN, 'abc', null, 0, 1.5, 85, 1e12])
+			await expect(unexcuse(context, await ownPersonOf(context, world, id()), { day })).rejects.toMatchObject(
+				{
+					status: 400
+				}
+			);
 		expect((await standingOf(context, world.people[0]!)).days[1]?.state).not.toBe('excused');
 		await expect(
 			excuse(context, await ownPersonOf(context, world, id()), { days: [1], reason: '' })

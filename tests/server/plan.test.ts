@@ -8,7 +8,7 @@ import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$li
 import {
 	postAnnouncement,
 	allAnnouncements,
-	upAt,
+	upFor,
 	removeAnnouncement
 } from '$lib/server/challenge/announcements';
 import { openPlan, savePlan, type OpenPlan } from '$lib/server/plan/plan';
@@ -301,7 +301,9 @@ describe('days that do not go as planned', () => {
 
 	const off = (raw: object) => takeDaysOff(context, world.challenge, { reason: 'Storm', days: [3], ...raw });
 	const told = async () =>
-		upAt(await allAnnouncements(context, world.challenge.id), context.clock.now()).map(({ text }) => text);
+		upFor(await allAnnouncements(context, world.challenge.id), [], context.clock.now()).map(
+			({ text }) => text
+		);
 	const states = async (person: number) => {
 		const { rows } = await loadRoll(context.db, world.challenge, await days(), context.clock.now());
 		const row = rows.find((one) => one.person.id === world.people[person]!.enrolmentId);
@@ -369,5 +371,14 @@ describe('days that do not go as planned', () => {
 		expect(await told()).toEqual([]);
 		for (const raw of [{ text: ' ' }, { text: 'x'.repeat(601) }, { text: 'x', day: 15 }])
 			expect((await refusal(postAnnouncement(context, challenge, raw))).status).toBe(400);
+	});
+
+	it('are refused when so many wait that those of today would not be shown', async () => {
+		for (let i = 0; i < 200; i++) await postAnnouncement(context, world.challenge, { text: `${i}`, day: 5 });
+		const full = await refusal(postAnnouncement(context, world.challenge, { text: 'Today' }));
+		expect([full.status, full.message]).toEqual([
+			409,
+			'200 announcements are up or waiting. Take one down before you post another.'
+		]);
 	});
 });

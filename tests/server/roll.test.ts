@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { checkinsOf } from '$lib/server/attendance/history';
 import { rebuild } from '$lib/server/attendance/projection';
@@ -9,16 +9,9 @@ import { excuse, pause, pausesOf, removePause, unexcuse } from '$lib/server/atte
 import { restoreDays, takeDaysOff } from '$lib/server/plan/days-off';
 import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll } from '$lib/server/attendance/roll';
-import { makeWorld, testContext, type TestContext, type World, ownPersonOf } from '../support/context';
+import { ownPersonOf, sharedWorld } from '../support/context';
 
-let context: TestContext;
-let world: World;
-
-beforeAll(async () => {
-	context = await testContext();
-	world = await makeWorld(context);
-});
-afterAll(() => context.db.close());
+const { context, world } = await sharedWorld();
 
 const stored = async (id: string) =>
 	(
@@ -113,7 +106,7 @@ describe('what an enrolment adds up to', () => {
 								reason: 'r'
 							});
 						else if (act === 'unexcuse')
-							await unexcuse(context, await ownPersonOf(context, world, person.enrolmentId), day);
+							await unexcuse(context, await ownPersonOf(context, world, person.enrolmentId), { day });
 						else if (act === 'pause')
 							await pause(context, await ownPersonOf(context, world, person.enrolmentId), {
 								fromDay: day,

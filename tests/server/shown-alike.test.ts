@@ -1,7 +1,7 @@
 /** What everybody is shown alike is kept between requests: each change of it shows at once, and nothing else is read. */
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { DEFAULT_HOUSE } from '$core/practice';
-import { postAnnouncement, upAt } from '$lib/server/challenge/announcements';
+import { postAnnouncement, upFor } from '$lib/server/challenge/announcements';
 import { changeChallenge } from '$lib/server/challenge/change';
 import { openDay, standingOf } from '$lib/server/day/own-day';
 import { addOverride } from '$lib/server/day/overrides';
@@ -89,8 +89,10 @@ describe('a change shows at once', () => {
 	});
 
 	it('of the announcements, and each goes up in its time', async () => {
-		const up = async () =>
-			upAt((await standing()).announcements, context.clock.now()).map(({ text }) => text);
+		const up = async () => {
+			const { announcements, days } = await standing();
+			return upFor(announcements, days, context.clock.now()).map(({ text }) => text);
+		};
 		expect(await up()).toEqual([]);
 		await postAnnouncement(context, world.challenge, { text: 'Bring gloves', day: null, once: true });
 		await postAnnouncement(context, world.challenge, { text: 'Halfway', day: 8, once: true });

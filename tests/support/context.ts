@@ -1,37 +1,24 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import pg from 'pg';
+import { afterAll } from 'vitest';
 import { parseSessionText, type Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
 import { createChallenge } from '$lib/server/challenge/change';
 import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challenge';
 import type { Context } from '$lib/server/platform/context';
-import type { Database } from '$lib/server/db/database';
-import { migrate } from '$lib/server/db/migrate';
-import { createPglite } from '$lib/server/db/pglite';
-import { openPostgres } from '$lib/server/db/postgres';
 import { randomIds } from '$lib/server/platform/ids';
 import { enrol, enrolmentOf, type OwnPerson } from '$lib/server/people/enrolments';
 import { layDays } from '$lib/server/plan/plan';
 import { createSession, type Saved } from '$lib/server/session/sessions';
+import { Threads } from '$lib/server/threads/threads';
+import type { Database } from '$lib/server/db/database';
+import { lentDatabase } from './database';
 import { PRACTICE } from './practice';
 
 /** A context whose clock a test sets. */
 export interface TestContext extends Context {
 	clock: { now(): number };
 	at(instant: string): void;
-}
-
-async function freshPostgres(server: string): Promise<Database> {
-	const name = `cadrex_${process.pid}_${Math.random().toString(36).slice(2, 10)}`;
-	const admin = new pg.Client({ connectionString: server });
-	await admin.connect();
-	await admin.query(`create database ${name}`);
-	await admin.end();
-	const url = new URL(server);
-	url.pathname = `/${name}`;
-	return openPostgres(url.href);
+	threads: Threads;
 }
 
 /** Somebody of a coach's challenge, as the guard gives them. */
@@ -41,26 +28,17 @@ export const ownPersonOf = (
 	id: string
 ): Promise<OwnPerson> => enrolmentOf(context.db, world.challenge, id);
 
-/** An empty, migrated database: PGlite in memory, or a new database of the server in TEST_DATABASE_URL. */
-export async function emptyDatabase(): Promise<Database> {
-	const server = process.env.TEST_DATABASE_URL;
-	let db: Database;
-	if (server) db = await freshPostgres(server);
-	else {
-		const dump = readFileSync(join(process.cwd(), '.cache', 'empty-pg.tar'));
-		db = await createPglite({ loadDataDir: new Blob([dump]) });
-	}
-	await migrate(db);
-	return db;
-}
+export const testContext = async (): Promise<TestContext> => contextOn(await lentDatabase());
 
-export async function testContext(): Promise<TestContext> {
+/** The same on a database of one's own. */
+export function contextOn(db: Database): TestContext {
 	let now = Date.parse('2026-11-25T12:00:00Z');
 	return {
-		db: await emptyDatabase(),
+		db,
 		ids: randomIds,
 		clock: { now: () => now },
-		at: (instant) => (now = Date.parse(instant))
+		at: (instant) => (now = Date.parse(instant)),
+		threads: new Threads(null)
 	};
 }
 
@@ -152,8 +130,18 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 			enrolmentId: link.enrolmentId,
 			challengeId: challenge.id,
 			name: link.name,
-			zone: zones[i] ?? ''
+			zone: zones[i] ?? '',
+			earlierZones: []
 		})),
 		secrets: links.map((link) => link.secret)
 	};
+}
+
+/** A world for all the tests of a file, gone at its end. @param at the instant at which they begin */
+export async function sharedWorld(at?: string): Promise<{ context: TestContext; world: World }> {
+	const context = await testContext();
+	if (at) context.at(at);
+	const world = await makeWorld(context);
+	afterAll(() => context.db.close());
+	return { context, world };
 }

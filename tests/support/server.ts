@@ -45,6 +45,10 @@ export function startServer(env: Record<string, string>): Promise<RunningServer>
 
 /** The cookie that opening a personal link gives. */
 export async function cookieOf(url: string, secret: string): Promise<string> {
-	const answer = await fetch(`${url}/join/${secret}`, { redirect: 'manual' });
+	const answer = await fetch(`${url}/join/${secret}`, {
+		method: 'POST',
+		headers: { origin: url, 'content-type': 'application/x-www-form-urlencoded', accept: 'text/html' },
+		redirect: 'manual'
+	});
 	return (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
 }

@@ -1,0 +1,36 @@
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { fuzz } from '../support/fuzz';
+import { serveWorld, type Served } from '../support/served';
+
+/** `npm run fuzz` sends many more, from another seed each time; what it prints does it again. */
+const COUNT = Number(process.env.FUZZ_REQUESTS ?? 600);
+const SEED = Number(process.env.FUZZ_SEED ?? 2026);
+
+let served: Served;
+beforeAll(async () => {
+	served = await serveWorld('fuzz', { CADREX_SIGN_IN_TRIES: '1000000' });
+}, 180_000);
+afterAll(() => served.server.stop());
+
+it(`of ${COUNT} requests made up at random (seed ${SEED}) none is answered with a fault of the server`, async () => {
+	const { sent, answers, broken } = await fuzz(served, { seed: SEED, count: COUNT });
+	if (COUNT > 5000 || broken.length > 0) {
+		const failed = served.server
+			.output()
+			.split('\n')
+			.filter((line) => line.includes('request failed'));
+		process.stderr.write(`seed ${SEED}: ${JSON.stringify(answers)}\n${[...broken, ...failed].join('\n')}\n`);
+	}
+	expect(broken).toEqual([]);
+	expect(sent).toBe(COUNT);
+	// It reaches more than the first refusal.
+	for (const [status, share] of [
+		[200, 0.3],
+		[400, 0.05],
+		[404, 0.05]
+	] as const)
+		expect((answers[status] ?? 0) / sent, String(status)).toBeGreaterThan(share);
+	expect((await served.get('/challenges', served.coach)).status).toBe(200);
+	expect((await served.get('/me', served.me)).status).toBe(200);
+	expect((await served.get('/healthz')).status).toBe(200);
+}, 3_600_000);

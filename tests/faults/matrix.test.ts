@@ -1,0 +1,100 @@
+/** Who may enter where, for every route that there is: one that is new is asked about before it can be wrongly open. */
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ownerOf } from '$lib/server/auth/roles';
+import { makeCoach, PASSWORD } from '../support/context';
+import { addressOf, allRoutes, type Route } from '../support/routes';
+import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
+
+/** Routes that belong to nobody in particular, each with why. */
+const OPEN: Record<string, string> = {
+	'/': 'leads on to where somebody belongs',
+	'/sign-in': 'how a coach gets in',
+	'/join/[secret]': 'the secret lets in',
+	'/calendar/[secret].ics': 'the secret lets in; programs have no cookie',
+	'/healthz': 'says that it answers, and nothing of anybody',
+	'/api/demo/clock': 'not there outside the demo; asks for the coach itself',
+	'/api/demo/sign-in': 'not there outside the demo',
+	'/sign-in/code': 'the second step of getting in',
+	'/sign-in/forgot': 'how a coach gets in who has forgotten the password',
+	'/reset/[secret]': 'the secret lets in',
+	'/api/operator/[command]': 'a token from the data directory lets in'
+};
+
+const ROUTES = allRoutes();
+let served: Served;
+let other: string;
+beforeAll(async () => {
+	served = await serveWorld('matrix', {}, (context) => makeCoach(context, 'Nila'));
+	other = cookieIn(await served.signIn('nila@example.org', PASSWORD));
+}, 180_000);
+afterAll(() => served.server.stop());
+
+/** Values with which a route is there for its own coach or participant. */
+const values = () => ({
+	challenge: served.world.challenge.id,
+	session: served.world.session.id,
+	person: served.world.people[1]!.enrolmentId,
+	exercise: 'Push-up',
+	kind: 'txt',
+	day: '3',
+	id: served.world.session.id,
+	secret: 'no-such-secret'
+});
+const send = async (route: Route, cookie: string, action?: string): Promise<string> => {
+	const path = addressOf(route, values());
+	const answer =
+		action === undefined
+			? await served.get(path, cookie)
+			: await served.post(action === 'default' ? path : `${path}?/${action}`, '', cookie, FORM);
+	await answer.body?.cancel();
+	const to = answer.headers.get('location');
+	return to ? `${answer.status} ${to.replace(/\?.*/, '')}` : String(answer.status);
+};
+
+it('finds the routes there are', () => {
+	expect(ROUTES.length).toBeGreaterThan(45);
+	expect(ROUTES.find(({ id }) => id === '/(coach)/c/[challenge]/plan')?.actions).toContain('save');
+	expect(ROUTES.find(({ id }) => id === '/api/me/checkins')).toMatchObject({
+		methods: ['POST'],
+		page: false
+	});
+});
+
+it('every route has an owner, or a reason to have none', () => {
+	expect(
+		ROUTES.filter(({ id }) => ownerOf(id) === null)
+			.map(({ id }) => id)
+			.sort()
+	).toEqual(Object.keys(OPEN).sort());
+});
+
+describe.each(ROUTES.filter(({ id }) => ownerOf(id) !== null).map((route) => [route.id, route] as const))(
+	'%s',
+	(id, route) => {
+		const owner = ownerOf(id);
+		const inApi = id.startsWith('/api/');
+		const ways = [
+			...(route.page || route.methods.includes('GET') ? [undefined] : []),
+			...route.actions,
+			...(route.methods.includes('POST') ? ['default'] : [])
+		];
+
+		it('is not there for those it is not of, and asks strangers to sign in', async () => {
+			for (const action of ways) {
+				expect(await send(route, '', action), `nobody ${action}`).toBe(inApi ? '401' : '303 /sign-in');
+				expect(await send(route, owner === 'coach' ? served.me : served.coach, action), `${action}`).toBe(
+					'404'
+				);
+				if (id.includes('[challenge]'))
+					expect(await send(route, other, action), `other coach ${action}`).toBe('404');
+			}
+		});
+
+		it('is there for its own', async () => {
+			if (ways[0] !== undefined) return;
+			// There is no such check-in, and one version alone has nothing to be compared with.
+			const known = /checkins\/\[id\]|\/compare$/.test(id) ? '404' : '200';
+			expect(await send(route, owner === 'coach' ? served.coach : served.me)).toBe(known);
+		});
+	}
+);

@@ -1,0 +1,53 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import pg from 'pg';
+import type { Database } from '$lib/server/db/database';
+import { migrate } from '$lib/server/db/migrate';
+import { memoryDatabase } from '$lib/server/db/pglite';
+import { openPostgres } from '$lib/server/db/postgres';
+
+async function freshPostgres(server: string): Promise<Database> {
+	const name = `cadrex_${process.pid}_${Math.random().toString(36).slice(2, 10)}`;
+	const admin = new pg.Client({ connectionString: server });
+	await admin.connect();
+	await admin.query(`create database ${name}`);
+	await admin.end();
+	const url = new URL(server);
+	url.pathname = `/${name}`;
+	return openPostgres(url.href);
+}
+
+/** A new migrated database: PGlite in memory, or one of the server in TEST_DATABASE_URL. */
+export async function newDatabase(): Promise<Database> {
+	const server = process.env.TEST_DATABASE_URL;
+	let db: Database;
+	if (server) db = await freshPostgres(server);
+	else {
+		const dump = readFileSync(join(process.cwd(), '.cache', 'migrated-pg.tar'));
+		db = await memoryDatabase(new Blob([dump]));
+	}
+	await migrate(db);
+	return db;
+}
+
+/** Databases that no test has at the moment; they are empty, and end with the process. */
+const idle: Database[] = [];
+
+async function empty(db: Database): Promise<void> {
+	const tables = await db.query<{ name: string }>(
+		`select quote_ident(tablename) as name from pg_tables where schemaname = 'public' and tablename <> 'migration'`
+	);
+	await db.query(`truncate ${tables.map(({ name }) => name).join(', ')} restart identity cascade`);
+}
+
+/** An empty, migrated database. Closed, it is emptied and lent again: making one takes longer than most tests. */
+export async function lentDatabase(): Promise<Database> {
+	const db = idle.pop() ?? (await newDatabase());
+	return {
+		...db,
+		async close() {
+			await empty(db);
+			idle.push(db);
+		}
+	};
+}

@@ -1,0 +1,61 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { readFileSync } from 'node:fs';
+
+/** A server that does nothing else. What it keeps somebody waiting is the machine’s doing, and the asker’s own. */
+const SERVER = `
+	const server = require('node:http').createServer((_, answer) => answer.end('ok'));
+	server.listen(0, '127.0.0.1', () => console.log(server.address().port));
+`;
+
+export interface Bystander {
+	url: string;
+	process: ChildProcess;
+	stop: () => void;
+}
+
+/** Starts one in a process of its own. */
+export async function startBystander(): Promise<Bystander> {
+	const child = spawn(process.execPath, ['-e', SERVER], { stdio: ['ignore', 'pipe', 'inherit'] });
+	const [port] = (await once(child.stdout, 'data')) as [Buffer];
+	return { url: `http://127.0.0.1:${port.toString().trim()}/`, process: child, stop: () => child.kill() };
+}
+
+/** Milliseconds until a short answer has been read. */
+async function waitFor(url: string): Promise<number> {
+	const began = performance.now();
+	await (await fetch(url)).text();
+	return performance.now() - began;
+}
+
+/** Milliseconds so far in which a process had something to do and no core to do it on (proc(5), schedstat). */
+function heldBack({ pid }: ChildProcess): number {
+	try {
+		return Number(readFileSync(`/proc/${pid}/schedstat`, 'utf8').split(' ')[1]) / 1e6;
+	} catch {
+		return 0;
+	}
+}
+
+/**
+ * The longest that somebody waits for a short answer of a server while `work` goes on, in milliseconds, by what the
+ * server does. What the machine does is taken off: the time for which the bystander, too, kept waiting at that moment,
+ * or for which the server got no core, whichever is more.
+ */
+export async function longestWait(
+	server: { process: ChildProcess },
+	address: string,
+	bystander: Bystander,
+	work: () => Promise<unknown>
+): Promise<number> {
+	let longest = 0;
+	let done = false;
+	const ended = work().finally(() => (done = true));
+	do {
+		const before = heldBack(server.process);
+		const [asked, idle] = await Promise.all([waitFor(address), waitFor(bystander.url)]);
+		longest = Math.max(longest, asked - Math.max(idle, heldBack(server.process) - before));
+	} while (!done);
+	await ended;
+	return longest;
+}

@@ -20,8 +20,12 @@ export async function excuse({ db, clock }: Context, person: OwnPerson, raw: unk
 	});
 }
 
-/** Takes an excuse back. @throws Refusal 400 */
-export async function unexcuse({ db, clock }: Context, person: OwnPerson, raw: unknown): Promise<void> {
+/** Takes an excuse back. @param raw what a form or a program gave as the day @throws Refusal 400 */
+export async function unexcuse(
+	{ db, clock }: Context,
+	person: OwnPerson,
+	raw: { day: unknown }
+): Promise<void> {
 	const { day } = validate(takenBackSchema, raw);
 	return db.transaction(async (tx) => {
 		await tx.query('delete from excuse where enrolment_id = $1 and day = $2', [person.id, day]);

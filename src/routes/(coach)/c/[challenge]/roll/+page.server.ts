@@ -2,7 +2,7 @@ import { fail } from '@sveltejs/kit';
 import { isFading, isSilent, packDays } from '$core/attendance';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
-import { excuse, unexcuse } from '$lib/server/attendance/excuses';
+import { excuse } from '$lib/server/attendance/excuses';
 import { rollIn } from '$lib/server/attendance/of-request';
 import { houseOf } from '$lib/server/practice/practice';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
@@ -47,11 +47,5 @@ export const actions: Actions = {
 		const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);
 		const done = await orFail(excuse(event.locals.app, person, { days, reason: form.get('reason') }));
 		return 'failed' in done ? done.failed : { excused: days.length };
-	},
-	unexcuse: async (event) => {
-		const form = await event.request.formData();
-		const person = await ownPerson(event, formText(form, 'person'));
-		const done = await orFail(unexcuse(event.locals.app, person, { day: form.get('day') }));
-		return 'failed' in done ? done.failed : { excused: 0 };
 	}
 };

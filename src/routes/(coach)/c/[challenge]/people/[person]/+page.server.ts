@@ -68,7 +68,7 @@ export const actions: Actions = {
 	},
 	unexcuse: async (event) => {
 		const form = await event.request.formData();
-		const done = await orFail(unexcuse(event.locals.app, await person(event), Number(form.get('day'))));
+		const done = await orFail(unexcuse(event.locals.app, await person(event), { day: form.get('day') }));
 		return 'failed' in done ? done.failed : { changed: true };
 	},
 	pause: async (event) => {

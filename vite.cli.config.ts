@@ -1,10 +1,12 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { peggy } from './vite.peggy.mjs';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** Bundles what runs outside the thread of the web server (administration, benchmarks, worker threads); packages stay external. */
 export default defineConfig({
+	plugins: [peggy()],
 	resolve: {
 		alias: {
 			$core: here('src/core'),

@@ -1,6 +1,7 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { peggy } from './vite.peggy.mjs';
 
 const globalSetup = ['tests/support/global-setup.ts'];
 /** Measures how long others wait: nothing else may be at work meanwhile. */
@@ -25,7 +26,8 @@ function suites() {
 }
 
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit()],
+	plugins: [peggy(), tailwindcss(), sveltekit()],
+	worker: { plugins: () => [peggy()] },
 	build: { chunkSizeWarningLimit: 700 },
 	test: {
 		projects: suites().map((suite) => ({ extends: true as const, test: suite })),

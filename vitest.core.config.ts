@@ -1,10 +1,12 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { peggy } from './vite.peggy.mjs';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** The tests of the core alone, without a database or a page: what `npm run mutation` runs again and again. */
 export default defineConfig({
+	plugins: [peggy()],
 	resolve: {
 		alias: {
 			$core: here('src/core'),

@@ -18,6 +18,7 @@ import {
 	formatNames,
 	isFormat,
 	LIMITS,
+	RESISTANCES,
 	ROLES,
 	countFaults,
 	sessionFaults,
@@ -43,19 +44,24 @@ const strictText = (most: number, pattern = '\\S') =>
 		.required()
 		.meta({ json: { maxLength: most, pattern } });
 const seconds = () => count(0, LIMITS.seconds);
+const effort = () =>
+	number()
+		.strict()
+		.required()
+		.meta({ json: { minimum: 0, maximum: 10 } });
 
 const target = byKind(
 	'kind',
 	{
-		reps: { reps: count(1, LIMITS.reps) },
-		seconds: { seconds: count(1, LIMITS.seconds) },
-		metres: { metres: count(1, LIMITS.metres) }
+		reps: { reps: count(1, LIMITS.reps), to: optional(count(1, LIMITS.reps)) },
+		seconds: { seconds: count(1, LIMITS.seconds), to: optional(count(1, LIMITS.seconds)) },
+		metres: { metres: count(1, LIMITS.metres), to: optional(count(1, LIMITS.metres)) }
 	},
 	'how much of it? reps, seconds or metres'
 );
 
 const part = object({
-	exercise: strictText(LIMITS.nameLength, '^(?=.*\\S)[^+/:,@\\n]+$')
+	exercise: strictText(LIMITS.nameLength, '^(?=.*\\S)[^+/:,@"\\n]+$')
 		.required('an exercise needs a name')
 		.max(LIMITS.nameLength),
 	target,
@@ -79,6 +85,26 @@ const part = object({
 		.nullable()
 		.defined()
 		.meta({ json: { exclusiveMinimum: 0, maximum: LIMITS.kg, description: 'Null: bodyweight.' } }),
+	weights: optional(count(2, LIMITS.weights)),
+	resistance: optional(
+		string()
+			.strict()
+			.required()
+			.meta({ json: { enum: [...RESISTANCES] } })
+	),
+	each: optional(
+		array(count(1, LIMITS.metres))
+			.strict()
+			.required()
+			.meta({
+				json: {
+					minItems: 2,
+					maxItems: LIMITS.sets,
+					description: 'Amounts of the sets one by one; the first is that of the target.'
+				}
+			})
+	),
+	effort: optional(object({ low: effort(), high: effort() }).noUnknown().strict().meta({ define: 'effort' })),
 	partial: optional(
 		string()
 			.strict()

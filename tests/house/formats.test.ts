@@ -48,7 +48,7 @@ describe('a format of a single file, once registered', () => {
 	it('is typed, and written as it is read', () => {
 		const [block] = session().blocks;
 		expect(block).toMatchObject({ format: 'rungs', rungs: 4, rest: 20 });
-		expect(block && formatLine(block)).toBe(LINE);
+		expect(block && formatLine(block, PRACTICE)).toBe(LINE);
 	});
 
 	it('has its faults named', () => {

@@ -1,6 +1,5 @@
 import type { Format } from '$core/session';
 import type { BlockBase } from '$core/session/parts';
-import { numberBefore, secondsAfter } from '$core/session/formats/grammar';
 import { workOnOneSide } from '$core/session/rep-time';
 
 /** A format that ships with nothing: twice, four times, six times … as much of each exercise, a rest after each rung. */
@@ -52,10 +51,12 @@ export const ladder: Format<Rungs> = {
 				]
 			: [],
 	summary: (block) => `${block.rungs} up · rest ${block.rest}`,
-	read(head, parts) {
-		const rungs = numberBefore(head, /up/);
+	ownTime: true,
+	read(said, parts) {
+		const rungs = said.take('amount')?.each[0]?.low ?? null;
+		said.take('word', ({ text }) => text === 'up');
 		if (rungs === null) return { fault: 'rungs need their number, as in rungs 5 up' };
-		return { format: 'rungs', rungs, rest: secondsAfter(head, /rest/) ?? 30, parts };
+		return { format: 'rungs', rungs, rest: said.rest(null) ?? 30, parts };
 	},
 	line: (block, part) => `rungs ${block.rungs} up, rest ${block.rest}: ${block.parts.map(part).join(' + ')}`
 };

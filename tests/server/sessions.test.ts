@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { compileSession, formatLine } from '$core/session';
+import { compileSession } from '$core/session';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
 import type { SessionId } from '$lib/server/platform/ids';
 import { challengeOf } from '$lib/server/challenge/challenge';
@@ -21,7 +21,7 @@ import {
 import { callSheetOf } from '$core/analysis';
 import { refusal } from '../support/refusal';
 import { body, FRAME, PASSWORD, testContext, type TestContext } from '../support/context';
-import { PRACTICE } from '../support/practice';
+import { lineOf, PRACTICE } from '../support/practice';
 
 const TEXT = `session: Ridge load
 note: Weaker side first.
@@ -139,13 +139,13 @@ describe('files', () => {
 
 	it('a session goes out as JSON and as text and comes in the same', () => {
 		expect(readSessionFile(sessionJson(file), PRACTICE)).toEqual({ ...file, faults: [], unknown: [] });
-		expect(sessionText(file)).toBe(
+		expect(sessionText(file, PRACTICE)).toBe(
 			TEXT.replace('march with arms up', 'March with arms up').replace(
 				'10 or 40 s goblet squat',
 				'10 reps or 40 s Goblet squat'
 			)
 		);
-		expect(readSessionFile(sessionText(file), PRACTICE)).toMatchObject({
+		expect(readSessionFile(sessionText(file, PRACTICE), PRACTICE)).toMatchObject({
 			name: 'Ridge load',
 			body: file.body,
 			faults: []
@@ -162,7 +162,7 @@ describe('files', () => {
 			'goblet sqat': 'Goblet squat'
 		});
 		expect(answered.unknown).toEqual([]);
-		expect(answered.body?.blocks.map(formatLine)).toEqual(['3 x 10 reps Goblet squat, rest 60']);
+		expect(answered.body?.blocks.map(lineOf)).toEqual(['3 x 10 reps Goblet squat, rest 60']);
 	});
 
 	it('is taken in under its own name, or beside the one that has it', async () => {

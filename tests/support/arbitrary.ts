@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import {
+	amountOf,
+	targetOf,
 	type Block,
 	type FormatName,
 	type Part,
@@ -42,13 +44,31 @@ const part: fc.Arbitrary<Part> = fc
 			{ nil: null }
 		),
 		choice: fc.boolean(),
+		range: fc.option(fc.integer({ min: 1, max: 10 }), { nil: null, freq: 3 }),
+		load: fc.option(
+			fc.constantFrom<Partial<Part>>({ weights: 2 }, { resistance: 'red band' }, { resistance: 'heavy' }),
+			{
+				nil: null,
+				freq: 3
+			}
+		),
+		effort: fc.option(
+			fc.tuple(fc.integer({ min: 0, max: 10 }), fc.integer({ min: 0, max: 10 })).map(([a, b]) => ({
+				low: Math.min(a, b),
+				high: Math.max(a, b)
+			})),
+			{ nil: null, freq: 4 }
+		),
 		rule: fc.option(fc.constantFrom<PartialRule>('1¼', '1½', 'lower half', 'upper half'), {
 			nil: null,
 			freq: 4
 		})
 	})
-	.map(({ choice, rule, ...p }) => ({
+	.map(({ choice, rule, range, load, effort, ...p }) => ({
 		...p,
+		...(range && { target: { ...p.target, to: amountOf(p.target) + range } }),
+		...(load && (load.resistance ? { ...load, kg: null } : { ...load, kg: p.kg ?? 8 })),
+		...(effort && { effort }),
 		...(choice && { or: OTHER[p.target.kind] }),
 		...(rule && { partial: rule })
 	}));
@@ -81,8 +101,27 @@ const sets = fc
 		)
 	})
 	.map(({ drop, ...block }) =>
-		drop ? { ...block, drop, parts: block.parts.map((p) => ({ ...p, kg: p.kg ?? 8 })) } : block
+		drop
+			? { ...block, drop, parts: block.parts.map(({ resistance: _, ...p }) => ({ ...p, kg: p.kg ?? 8 })) }
+			: block
 	);
+/** Amounts set by set. */
+const fallingSets = sets.map((block) => ({
+	...block,
+	sets: 3,
+	parts: block.parts.map((p) => {
+		const first = amountOf(p.target);
+		return { ...p, target: targetOf(p.target.kind, first), each: [first, first + 3, 1] };
+	})
+}));
+const anyRounds = fc.record({
+	format: fc.constant('rep-rounds' as const),
+	role,
+	rounds,
+	restInside: rest,
+	restAfter: rest,
+	parts: parts(2, 6)
+});
 const superset = fc.record({
 	format: fc.constant('superset' as const),
 	role,
@@ -111,7 +150,8 @@ const emom = fc
 	.record({
 		format: fc.constant('emom' as const),
 		role,
-		minutes: fc.integer({ min: 1, max: 20 }),
+		starts: fc.integer({ min: 1, max: 20 }),
+		every: fc.constantFrom(60, 60, 90, 120),
 		sizes: fc.array(fc.integer({ min: 1, max: 2 }), { minLength: 1, maxLength: 3 }),
 		pool: parts(6, 6)
 	})
@@ -180,7 +220,7 @@ const hiit = fc
 
 /** Every format, so that a law that holds for these holds for a new one or says where it does not. */
 const BLOCKS: { [F in FormatName]: fc.Arbitrary<Block> } = {
-	'straight-sets': sets,
+	'straight-sets': fc.oneof(sets, sets, fallingSets),
 	superset,
 	'interval-circuit': circuit,
 	emom,
@@ -189,7 +229,8 @@ const BLOCKS: { [F in FormatName]: fc.Arbitrary<Block> } = {
 	stations,
 	'steady-cardio': steady,
 	'hard-intervals': hiit,
-	holds
+	holds,
+	'rep-rounds': anyRounds
 };
 export const anyBlock: fc.Arbitrary<Block> = fc.oneof(...Object.values(BLOCKS));
 

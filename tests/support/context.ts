@@ -80,7 +80,7 @@ export async function makeChallenge(
 }
 
 export const body = (text: string): Session => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
+	const { session, faults } = parseSessionText(text, PRACTICE, 'keep');
 	if (faults[0]) throw new Error(faults[0].message);
 	return session;
 };

@@ -20,7 +20,7 @@ const SESSIONS: Record<string, [PlannedDay['kind'], string]> = {
 
 /** The sessions as a plan knows them: key `L`, name `Session L`. */
 export const LETTERED: readonly PlanSession[] = Object.entries(SESSIONS).map(([key, [, text]]) => {
-	const { session, faults } = parseSessionText(text, PRACTICE);
+	const { session, faults } = parseSessionText(text, PRACTICE, 'keep');
 	if (faults[0]) throw new Error(faults[0].message);
 	return { key, name: `Session ${key}`, body: session };
 });

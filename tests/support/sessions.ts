@@ -4,7 +4,7 @@ import { PRACTICE } from './practice';
 
 /** A session as it is typed, line by line, without a fault. */
 export function sessionOf(...lines: string[]): Session {
-	const { session, faults } = parseSessionText(lines.join('\n'), PRACTICE);
+	const { session, faults } = parseSessionText(lines.join('\n'), PRACTICE, 'keep');
 	expect(faults).toEqual([]);
 	return session;
 }

@@ -1,11 +1,13 @@
 import {
 	clockText,
-	formatOf,
-	targetText,
 	type Cue,
 	type CueKind,
+	formatOf,
+	loadText,
 	type Segment,
 	type Session,
+	targetOfSet,
+	targetText,
 	type Timeline
 } from '../session';
 import { cuesFor, type Practice } from '../practice';
@@ -73,9 +75,17 @@ export function callSheetOf(
 			case 'start': {
 				if (!part) return null;
 				const block = session.blocks[segment.block];
-				const target = block ? (formatOf(block).target?.(block, part) ?? part.target) : part.target;
-				const much = targetText({ ...part, target });
-				const load = part.kg === null ? '' : `, ${part.kg} kg`;
+				const target = block
+					? (formatOf(block).target?.(block, part) ?? targetOfSet(part, segment.round))
+					: part.target;
+				const much = targetText({
+					target,
+					perSide: part.perSide,
+					...(part.or && { or: part.or }),
+					...(part.partial && { partial: part.partial })
+				});
+				const loaded = loadText(part);
+				const load = loaded === null ? '' : `, ${loaded}`;
 				return {
 					say: `Go: ${part.exercise}${side(segment)}`,
 					detail: `${much}${load}. ${cueText(part.exercise)}`

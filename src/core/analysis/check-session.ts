@@ -1,6 +1,6 @@
 import { bySeverity } from '../findings';
 import type { Practice } from '../practice';
-import { compileSession, type Session, type Timeline } from '../session';
+import { compileSession, sessionFaults, type Session, type Timeline } from '../session';
 import { balanceOf, type Balance } from './balance';
 import { EXERCISE_CHECKS } from './checks/exercises';
 import { FORMAT_CHECKS } from './checks/formats';
@@ -50,5 +50,13 @@ export function checkSession(
 		group,
 		limits: group?.limits ?? []
 	};
-	return bySeverity(CHECKS.flatMap((check) => check(subject)));
+	const findings = CHECKS.flatMap((check) => check(subject));
+	// What is offered is looked at like anything that is typed: a sound session stays one.
+	const sound = (remedy: SessionFinding['remedy']): boolean =>
+		!remedy || !('apply' in remedy) || sessionFaults(remedy.apply(), practice).length === 0;
+	const kept =
+		findings.every(({ remedy }) => sound(remedy)) || sessionFaults(session, practice).length > 0
+			? findings
+			: findings.map((finding) => (sound(finding.remedy) ? finding : { ...finding, remedy: null }));
+	return bySeverity(kept);
 }

@@ -2,10 +2,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { formatLine, sessionFaults } from '../session';
+import { sessionFaults } from '../session';
 import { checkSession, type CheckOptions } from './check-session';
 import { minuteFill } from '../session/formats/emom';
-import { PRACTICE, practiceWith } from '../../../tests/support/practice';
+import { lineOf, PRACTICE, practiceWith } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { runs } from '../../../tests/support/runs';
 
@@ -26,7 +26,7 @@ function mended(text: string, rule: string, more: CheckOptions = {}) {
 	const session = remedy.apply();
 	expect(sessionFaults(session, PRACTICE)).toEqual([]);
 	return {
-		lines: session.blocks.map(formatLine),
+		lines: session.blocks.map(lineOf),
 		label: remedy.label,
 		rules: checkSession(session, PRACTICE, more).map((f) => f.rule),
 		session

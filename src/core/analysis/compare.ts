@@ -18,12 +18,12 @@ export interface Comparison {
 	repetitions: { before: number; after: number };
 }
 
-const lineOf = (session: Session, i: number): string => {
+const lineOf = (session: Session, i: number, practice: Practice): string => {
 	const block = session.blocks[i];
 	return block
 		? block.setup
-			? `${formatLine(block)} (first: ${block.setup.text}, ${block.setup.seconds} s)`
-			: formatLine(block)
+			? `${formatLine(block, practice)} (first: ${block.setup.text}, ${block.setup.seconds} s)`
+			: formatLine(block, practice)
 		: '';
 };
 
@@ -78,7 +78,7 @@ const repeatsText = (session: Session): string =>
 
 /** What differs between two versions of a session, block by block, and in their totals. */
 export function compareSessions(before: Session, after: Session, practice: Practice): Comparison {
-	const lines = [before, after].map((session) => session.blocks.map((_, i) => lineOf(session, i)));
+	const lines = [before, after].map((session) => session.blocks.map((_, i) => lineOf(session, i, practice)));
 	const [was, is] = [lines[0] ?? [], lines[1] ?? []];
 	const side = (list: string[], index: number | null) =>
 		index === null ? null : { index, line: list[index] ?? '' };

@@ -253,7 +253,7 @@ describe('exercises', () => {
 				figure: 'Its muscles, equipment and pace are not known, so it is left out of the balance.',
 				place: { block: 0, part: 0 },
 				label: 'Use Goblet squat',
-				lines: ['2 x 10 reps Goblet squat, rest 60', '1 x 10 reps anvil of my granny, rest 60']
+				lines: ['2 x 10 reps Goblet squat, rest 60', '1 x 10 reps "anvil of my granny", rest 60']
 			},
 			{
 				title: 'anvil of my granny is not in the library',

@@ -50,7 +50,7 @@ describe('outlineOf', () => {
 			mark: 'A1',
 			exercise: 'Goblet squat',
 			much: '10 or 40 s',
-			kg: 12,
+			load: '12 kg',
 			tempo: '3-1-1-0',
 			easier: 'Slow squat'
 		});
@@ -67,7 +67,7 @@ describe('outlineOf', () => {
 
 	it('speaks of the coach’s own in the coach’s words', () => {
 		const own = { ...STANDARD.find('Squat')!, name: 'Hut squat', ownId: 'x', cues: ['Beam on the shoulder'] };
-		const read = outlineOf(session('3 x 10 hut squat'), practiceWith({ exercises: [own] }));
+		const read = outlineOf(session('3 x 10 "hut squat"'), practiceWith({ exercises: [own] }));
 		expect(read.blocks[0]?.parts[0]?.cues[0]).toBe('Beam on the shoulder');
 	});
 

@@ -1,13 +1,15 @@
 import {
+	type Block,
 	compileSession,
+	effortText,
 	formatOf,
 	haveReady,
-	repeatAround,
-	targetText,
-	type Block,
 	type Link,
+	loadText,
+	repeatAround,
 	type Role,
-	type Session
+	type Session,
+	targetText
 } from '../session';
 import { countWords, cuesFor, type Practice } from '../practice';
 
@@ -16,7 +18,8 @@ export interface OutlinePart {
 	exercise: string;
 	/** How much, empty where the block says it for all. */
 	much: string;
-	kg: number | null;
+	/** With what, and how hard; null where nothing is said of either. */
+	load: string | null;
 	tempo: string | null;
 	cues: string[];
 	cautions: string[];
@@ -100,7 +103,7 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 						mark: partMark(block, p),
 						exercise: part.exercise,
 						much: muchText(block, part),
-						kg: part.kg,
+						load: [loadText(part), effortText(part)].filter(Boolean).join(', ') || null,
 						tempo: part.tempo?.join('-') ?? null,
 						cues: exercise ? cuesFor(exercise, house) : [],
 						cautions: [...(exercise?.cautions ?? [])],

@@ -1,4 +1,4 @@
-import { amountOf, type PrescribedExercise } from '../session';
+import { askedOf, type PrescribedExercise } from '../session';
 
 /** What was done of one set: in the unit of its target; per side when the exercise is. */
 export interface LoggedSet {
@@ -27,7 +27,10 @@ export function creditOf(prescription: PrescribedExercise[], log: LoggedSet[]): 
 	let credit = 0;
 	let weight = 0;
 	for (const exercise of prescription) {
-		const asked = exercise.sets * amountOf(exercise.target);
+		const asked = Array.from({ length: exercise.sets }, (_, i) => askedOf(exercise, i + 1)).reduce(
+			(a, b) => a + b,
+			0
+		);
 		if (asked <= 0) continue;
 		credit += exercise.sets * Math.min(1, (done.get(`${exercise.block}.${exercise.part}`) ?? 0) / asked);
 		weight += exercise.sets;
@@ -42,7 +45,7 @@ export function fullLog(prescription: PrescribedExercise[]): LoggedSet[] {
 			block: exercise.block,
 			part: exercise.part,
 			set: i + 1,
-			amount: amountOf(exercise.target),
+			amount: askedOf(exercise, i + 1),
 			kg: exercise.kg
 		}))
 	);

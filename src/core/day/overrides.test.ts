@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { runs } from '../../../tests/support/runs';
-import { formatLine, prescriptionOf, sessionFaults, type Session } from '../session';
+import { prescriptionOf, sessionFaults, type Session } from '../session';
 import { creditOf, fullLog } from './credit';
 import { personalSession, type Override } from './overrides';
 
@@ -25,7 +25,7 @@ const override = (
 const on = (exercise: string): Override['target'] => ({ kind: 'exercise', exercise });
 const linesOf = (...overrides: Override[]) => {
 	const own = personalSession(RIDGE, 3, overrides, PRACTICE);
-	return own?.session.blocks.map(formatLine) ?? [];
+	return own?.session.blocks.map(lineOf) ?? [];
 };
 
 describe('personalSession', () => {
@@ -44,9 +44,7 @@ describe('personalSession', () => {
 			[override(on('Push-ups'), { kind: 'replace', exercise: 'Wall push-up' })],
 			PRACTICE
 		);
-		expect(own?.session.blocks.map(formatLine).filter((line) => line.includes('Wall push-up'))).toHaveLength(
-			2
-		);
+		expect(own?.session.blocks.map(lineOf).filter((line) => line.includes('Wall push-up'))).toHaveLength(2);
 		expect(own?.changes).toEqual([{ from: 'Push-up', to: 'Wall push-up', why: 'wrist' }]);
 		expect(own?.idle).toEqual([]);
 	});
@@ -193,7 +191,7 @@ describe('personalSession', () => {
 		expect(one?.session.repeats).toEqual(repeated.repeats);
 		const two = [override(on('curl'), { kind: 'leave out' }), override(on('squat'), { kind: 'leave out' })];
 		const own = personalSession(repeated, 1, two, PRACTICE);
-		expect(own?.session.blocks.map(formatLine)).toEqual([
+		expect(own?.session.blocks.map(lineOf)).toEqual([
 			'3 x 10 reps Push-up, rest 60',
 			'2 x 30 s Plank, rest 60'
 		]);

@@ -9,6 +9,7 @@ import {
 	putPart,
 	removeBlock,
 	targetOf,
+	withAmounts,
 	withNumber,
 	withoutPart,
 	type Block,
@@ -75,8 +76,7 @@ function rounded(amount: number, kind: Part['target']['kind']): number {
 }
 
 const scaledPart = (part: Part, share: number): Part => ({
-	...part,
-	target: targetOf(part.target.kind, rounded(amountOf(part.target) * share, part.target.kind)),
+	...withAmounts(part, (amount, kind) => rounded(amount * share, kind)),
 	...(part.or && { or: targetOf(part.or.kind, rounded(amountOf(part.or) * share, part.or.kind)) })
 });
 

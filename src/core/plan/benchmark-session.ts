@@ -12,7 +12,7 @@ const COOL_DOWN =
 /** One test as a line. Where a test leaves a number open, one is put in that a coach can change. */
 function lineOf({ exercise, measure, seconds, reps, kg }: Benchmark, { library }: Practice): string {
 	const side = library.find(exercise)?.perSide ? ' per side' : '';
-	const what = `${exercise}${kg === null ? '' : ` @ ${kg} kg`}`;
+	const what = `"${exercise}"${kg === null ? '' : ` @ ${kg} kg`}`;
 	switch (measure) {
 		case 'most reps in a time':
 			return `circuit 1 round ${seconds ?? 60}/5:${side} ${what}`;

@@ -1,8 +1,8 @@
 /** Rules where they end: what a step says it changed, what it cannot change, what it does not touch. */
 import { describe, expect, it } from 'vitest';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
-import { formatLine, type Session } from '../session';
+import { type Session } from '../session';
 import { newRule, type Deload, type Rule, type RuleTarget, type Step } from './model';
 import { followsRules, sessionInWeek } from './progression';
 import { ruleText, stepText } from './rule-text';
@@ -18,7 +18,7 @@ function told(session: Session, week: number, rules: Rule[], deload: Deload | nu
 	const place = ({ block, part }: { block: number; part: number | null }) =>
 		`${block}${part === null ? '' : `.${part}`}`;
 	return {
-		lines: next.blocks.map((block) => formatLine(block)),
+		lines: next.blocks.map((block) => lineOf(block)),
 		changes: changes.map((c) => `${c.rule ?? 'lighter'} ${place(c)} ${c.what}: ${c.from} → ${c.to}`),
 		stuck: stuck.map((s) => `${s.rule} ${place(s)}: ${s.why}`),
 		met: [...met]
@@ -41,7 +41,7 @@ describe('a step', () => {
 			'0.0 reps, then load: 10 reps at bodyweight → 12 reps at bodyweight'
 		],
 		['amrap 10 min: 10 squat', { kind: 'rounds', rounds: 1 }, '0 length: 600 s → 720 s'],
-		['emom 8 min: 5 squat / 5 push-up', { kind: 'rounds', rounds: 1 }, '0 minutes: 8 → 12'],
+		['emom 8 min: 5 squat / 5 push-up', { kind: 'rounds', rounds: 1 }, '0 starts: 8 → 12'],
 		['steady 20 min: brisk walk', { kind: 'seconds', seconds: 60 }, '0 minutes: 20 → 22'],
 		['circuit 3 rounds 30/15: squat', { kind: 'seconds', seconds: 5 }, '0 work: 30 s → 40 s']
 	])('%s, %o', (line, step, change) => {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { formatLine, sessionFaults, type Session } from '../session';
+import { sessionFaults, type Session } from '../session';
 import { newRule, type Rule, type Step } from './model';
 import { sessionInWeek, stepsBy } from './progression';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { runs } from '../../../tests/support/runs';
 
@@ -17,7 +17,7 @@ const lines = (
 	deload: { every: number; keep: number } | null = null
 ) =>
 	sessionInWeek(session, 's', week, { rules: [r], deload }, PRACTICE).session.blocks.map((block) =>
-		formatLine(block)
+		lineOf(block)
 	);
 
 const SQUAT = sessionOf('3 x 10 goblet squat @ 12 kg, rest 60');

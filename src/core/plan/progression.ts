@@ -2,19 +2,20 @@ import type { Library } from '../exercise';
 import type { Practice } from '../practice';
 import { substitutePart } from '../substitution';
 import {
+	type Block,
+	type Field,
 	formatOf,
 	numberOf,
+	type Part,
 	putBlock,
 	putPart,
 	removeBlock,
+	type Session,
 	sessionFaults,
 	targetText,
+	withAmounts,
 	withNumber,
-	withoutPart,
-	type Block,
-	type Field,
-	type Part,
-	type Session
+	withoutPart
 } from '../session';
 import type { DayKind } from '../calendar';
 import type { Deload, Rule, RuleTarget, Step } from './model';
@@ -152,14 +153,14 @@ function steppedPart(
 		case 'reps':
 			if (target.kind !== 'reps') return null;
 			return told(
-				{ ...part, target: { kind: 'reps', reps: target.reps + times * step.reps } },
+				withAmounts(part, (reps) => reps + times * step.reps),
 				'reps',
 				amount
 			);
 		case 'seconds':
 			if (target.kind !== 'seconds') return null;
 			return told(
-				{ ...part, target: { kind: 'seconds', seconds: target.seconds + times * step.seconds } },
+				withAmounts(part, (seconds) => seconds + times * step.seconds),
 				'seconds',
 				amount
 			);
@@ -178,8 +179,7 @@ function steppedPart(
 					? [0, Math.min(times, climb)]
 					: [Math.floor(times / (climb + 1)), times % (climb + 1)];
 			const next: Part = {
-				...part,
-				target: { kind: 'reps', reps: target.reps + more },
+				...withAmounts(part, (reps) => reps + more),
 				kg: part.kg === null ? null : tenth(part.kg + heavier * step.kg)
 			};
 			const stuck =

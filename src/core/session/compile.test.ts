@@ -78,7 +78,7 @@ describe('compileSession, worked out by hand', () => {
 	it('takes the exercise’s own tempo where the line gives none', () => {
 		// goblet squat: 3-1-1-0 in the library; an exercise of one's own: 2-0-1-0
 		expect(total('1 x 10 goblet squat, rest 0').duration).toBe(50);
-		expect(total('1 x 10 barrel lift, rest 0').duration).toBe(30);
+		expect(total('1 x 10 "barrel lift", rest 0').duration).toBe(30);
 	});
 
 	it('is certain where the clock paces', () => {
@@ -139,7 +139,7 @@ describe('a part without its block', () => {
 		};
 		const { totals } = compileSession(
 			{
-				blocks: [{ format: 'emom', role: 'main', minutes: 2, groups: [[0], [7]], parts: [part] }]
+				blocks: [{ format: 'emom', role: 'main', starts: 2, every: 60, groups: [[0], [7]], parts: [part] }]
 			},
 			PRACTICE
 		);

@@ -18,10 +18,9 @@ import {
 	withPart
 } from './edit';
 import { sessionFaults } from './faults';
-import { formatLine } from './line';
 import { parseSessionText } from './text';
 import type { Session } from './model';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { runs } from '../../../tests/support/runs';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
@@ -62,7 +61,7 @@ describe('blocks', () => {
 	it('splits a superset into straight sets and joins them again', () => {
 		const pair = session('superset 3 rounds, rest 30 inside, 60 after: 10 squat + 8 curl @ 8 kg');
 		const split = splitBlock(pair, 0, PRACTICE);
-		expect(split.blocks.map(formatLine)).toEqual([
+		expect(split.blocks.map(lineOf)).toEqual([
 			'3 x 10 reps Squat, rest 60',
 			'3 x 8 reps Curl @ 8 kg, rest 60'
 		]);
@@ -73,9 +72,7 @@ describe('blocks', () => {
 
 	it('splits a circuit into its seconds', () => {
 		expect(
-			splitBlock(session('circuit 2 rounds 40/20: squat + bird dog per side'), 0, PRACTICE).blocks.map(
-				formatLine
-			)
+			splitBlock(session('circuit 2 rounds 40/20: squat + bird dog per side'), 0, PRACTICE).blocks.map(lineOf)
 		).toEqual(['2 x 40 s Squat, rest 60', '2 x 20 s per side Bird dog, rest 60']);
 	});
 
@@ -90,19 +87,19 @@ describe('parts', () => {
 	const EMOM = session('emom 6 min: 5 squat + 5 curl / 5 swing').blocks[0]!;
 
 	it('groups keep their sizes when exercises change places', () => {
-		expect(formatLine(movePart(EMOM, 2, 0))).toBe('emom 6 min: 5 reps Swing + 5 reps Squat / 5 reps Curl');
+		expect(lineOf(movePart(EMOM, 2, 0))).toBe('emom 6 min: 5 reps Swing + 5 reps Squat / 5 reps Curl');
 	});
 	it('leaves no empty group', () => {
-		expect(formatLine(withoutPart(EMOM, 2))).toBe('emom 6 min: 5 reps Squat + 5 reps Curl');
+		expect(lineOf(withoutPart(EMOM, 2))).toBe('emom 6 min: 5 reps Squat + 5 reps Curl');
 	});
 	it('adds a part as a group of its own or to the last', () => {
 		const part = EMOM.parts[0]!;
-		expect(formatLine(withPart(EMOM, part))).toMatch(/ \/ 5 reps Squat$/);
-		expect(formatLine(withPart(EMOM, part, 'last'))).toMatch(/Swing \+ 5 reps Squat$/);
+		expect(lineOf(withPart(EMOM, part))).toMatch(/ \/ 5 reps Squat$/);
+		expect(lineOf(withPart(EMOM, part, 'last'))).toMatch(/Swing \+ 5 reps Squat$/);
 	});
 	it('parts and joins groups', () => {
 		const apart = toggleGroup(EMOM, 1);
-		expect(formatLine(apart)).toBe('emom 6 min: 5 reps Squat / 5 reps Curl / 5 reps Swing');
+		expect(lineOf(apart)).toBe('emom 6 min: 5 reps Squat / 5 reps Curl / 5 reps Swing');
 		expect(toggleGroup(apart, 1)).toEqual(EMOM);
 	});
 });

@@ -1,4 +1,5 @@
 /** Changes to a session as a whole. Each gives a new session; repeats keep their blocks. */
+import { withSets } from './amount';
 import type { Practice } from '../practice';
 import { formatOf, newSets, newSuperset, type Block } from './formats';
 import type { Repeat, Session } from './model';
@@ -124,8 +125,10 @@ export function joinBlocks(session: Session, at: number, practice: Practice): Se
 	const { a, b, one, other } = pair;
 	const blocks = placed(session);
 	const within = blocks[at]?.within === blocks[at + 1]?.within ? (blocks[at]?.within ?? null) : null;
-	const joined = newSuperset([...a.parts, ...b.parts], a.role, {
-		rounds: Math.max(one.rounds, other.rounds),
+	const rounds = Math.max(one.rounds, other.rounds);
+	const parts = [...a.parts, ...b.parts].map((part) => withSets(part, rounds));
+	const joined = newSuperset(parts, a.role, {
+		rounds,
 		restInside: one.restInside,
 		restAfter: Math.max(one.restAfter, other.restAfter)
 	});
@@ -226,12 +229,13 @@ export function toggleGroup(block: Block, at: number): Block {
 	return { ...block, groups };
 }
 
-/** A number of a block that its format names; null where it has none of its own. */
-export const numberOf = (block: Block, key: string): number | null =>
-	(block as unknown as Record<string, number | null | undefined>)[key] ?? null;
-
 /** A block with one of its own numbers set anew, and what in its format goes along with it. */
 export function withNumber(block: Block, key: string, value: number | null): Block {
-	const next: Block = { ...block, [key]: value };
+	const often = formatOf(block).fields.some((field) => field.key === key && field.knob === 'often');
+	const next: Block = {
+		...block,
+		[key]: value,
+		...(often && value !== null && { parts: block.parts.map((part) => withSets(part, value)) })
+	};
 	return formatOf(next).follow?.(next, key) ?? next;
 }

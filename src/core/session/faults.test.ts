@@ -19,6 +19,7 @@ const LINES: Record<string, string> = {
 	stations: 'stations 1 round, 60 s each, 15 change, 8 people: 10 squat / 8 push-up',
 	'steady-cardio': 'steady 30 min at 145-155 bpm: brisk walk',
 	'hard-intervals': 'hiit 8 x 30/60: fast feet',
+	'rep-rounds': '3 rounds, rest 0 inside, 60 after: 10 squat + 8 push-up',
 	holds: 'holds 2 rounds, rest 5: 30 s child rest'
 };
 const blockOf = (name: string): Block => {
@@ -112,7 +113,7 @@ describe('an exercise in a block', () => {
 		['no name', { exercise: ' ' }, '.exercise: an exercise needs a name'],
 		['a name of 80 letters', { exercise: 'x'.repeat(80) }, null],
 		['a name of 81', { exercise: 'x'.repeat(81) }, '.exercise: a name has at most 80 letters'],
-		['a sign in its name', { exercise: 'a+b' }, '.exercise: a name has none of the signs + / : , @ in it'],
+		['a sign in its name', { exercise: 'a+b' }, '.exercise: a name has none of the signs + / : , @ " in it'],
 		['a thousand reps', { target: { kind: 'reps', reps: LIMITS.reps } }, null],
 		[
 			'more',

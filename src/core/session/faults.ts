@@ -1,14 +1,24 @@
+import { amountOf } from './amount';
 import { compileSession } from './compile';
 import { formatOf, type Block } from './formats';
 import type { Practice } from '../practice';
 import { FaultList, type Fault } from './fault-list';
 import type { Session } from './model';
-import { LIMITS, PARTIALS, type Part, type Target } from './parts';
+import { LIMITS, PARTIALS, RESISTANCES, type Part, type Target } from './parts';
 
 /** Signs that part a typed line; a name with one of them could not be read back. */
-const NAME_SIGNS = /[+/:,@\n]/;
+const NAME_SIGNS = /[+/:,@"\n]/;
 
+/** A number that may be one or, where a choice is left, two. */
 function targetFaults(list: FaultList, field: string, target: Target): void {
+	if (target.to !== undefined) {
+		list.whole(`${field}.to`, `${target.kind} at the upper end`, target.to, 1, LIMITS[target.kind]);
+		if (target.to <= amountOf(target))
+			list.add(
+				`${field}.to`,
+				`the upper end of ${target.to} ${target.kind} lies above the lower one of ${amountOf(target)}`
+			);
+	}
 	if (target.kind === 'reps') list.whole(`${field}.reps`, 'reps', target.reps, 1, LIMITS.reps);
 	else if (target.kind === 'seconds')
 		list.whole(`${field}.seconds`, 'seconds', target.seconds, 1, LIMITS.seconds);
@@ -20,7 +30,7 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 	if (!part.exercise.trim()) list.add('.exercise', 'an exercise needs a name');
 	if (part.exercise.length > LIMITS.nameLength)
 		list.add('.exercise', `a name has at most ${LIMITS.nameLength} letters`);
-	if (NAME_SIGNS.test(part.exercise)) list.add('.exercise', 'a name has none of the signs + / : , @ in it');
+	if (NAME_SIGNS.test(part.exercise)) list.add('.exercise', 'a name has none of the signs + / : , @ " in it');
 	targetFaults(list, '.target', part.target);
 	if (part.or) {
 		targetFaults(list, '.or', part.or);
@@ -35,12 +45,43 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 		else if (part.tempo.every((phase) => phase === 0))
 			list.add('.tempo', 'a tempo takes some time: 2-0-1-0, say');
 	}
+	if (part.weights !== undefined) {
+		list.whole('.weights', 'weights', part.weights, 2, LIMITS.weights);
+		if (part.kg === null) list.add('.weights', 'several weights of no weight: give the kg of one');
+	}
+	if (part.resistance !== undefined) {
+		if (!RESISTANCES.includes(part.resistance))
+			list.add('.resistance', `there are the loads ${RESISTANCES.join(', ')}`);
+		if (part.kg !== null) list.add('.resistance', 'a load is a number of kg or a word, not both');
+	}
+	if (part.each) {
+		if (part.each.length < 2 || part.each.length > LIMITS.sets)
+			list.add('.each', `amounts of single sets are 2 to ${LIMITS.sets}`);
+		part.each.forEach((amount, i) =>
+			list.whole(`.each[${i}]`, part.target.kind, amount, 1, LIMITS[part.target.kind])
+		);
+		if (part.each[0] !== amountOf(part.target))
+			list.add('.each', 'the first of the amounts is that of the target');
+		if (part.target.to !== undefined)
+			list.add('.each', 'amounts of single sets are one number each, without a range');
+	}
+	if (part.effort) {
+		const { low, high } = part.effort;
+		if (!(low >= 0 && high <= 10 && low <= high))
+			list.add('.effort', 'effort goes from 0 to 10, the lower number first, as in effort 7-9');
+	}
 	if (part.partial !== undefined && !(part.partial in PARTIALS))
 		list.add('.partial', `there are the partial rules ${Object.keys(PARTIALS).join(', ')}`);
 	return list.faults;
 }
 
 const numberWords = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
+
+/** A number of a block that its format names; null where it has none of its own. */
+export function numberOf(block: Block, key: string): number | null {
+	const value: unknown = Reflect.get(block, key);
+	return typeof value === 'number' ? value : null;
+}
 
 /** What a block has under a key beside its numbers; null where it has none. */
 function recordIn(block: Block, key: string): object | null {
@@ -86,6 +127,12 @@ export function blockFaults(block: Block, path: string, practice: Practice): Fau
 			for (const field of extra.fields)
 				if (field.kind === 'number') numberFaults(list, `.${extra.key}`, field, recordIn(block, extra.key));
 	format.check?.(block, list);
+	const often = format.fields.find(({ knob }) => knob === 'often');
+	const times = often ? numberOf(block, often.key) : 1;
+	block.parts.forEach(({ each }, i) => {
+		if (each && times !== null && each.length !== times)
+			list.add(`.parts[${i}].each`, `${each.length} amounts for ${times} ${often?.label ?? 'set'}`);
+	});
 	return [
 		...list.faults,
 		...block.parts.flatMap((part, i) => partFaults(part, `${path}.parts[${i}]`, practice))

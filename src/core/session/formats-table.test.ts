@@ -3,11 +3,10 @@
  * how long it takes. A squat and a push-up take 3 s, a curl 4 s.
  */
 import { describe, expect, it } from 'vitest';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { compileSession } from './compile';
 import { putPart } from './edit';
 import { formatOf } from './formats';
-import { formatLine } from './line';
 import { parseSessionText } from './text';
 
 type Row = [
@@ -66,7 +65,7 @@ describe('a typed line', () => {
 		const [block] = session.blocks;
 		if (!block) throw new Error('a block');
 		const format = formatOf(block);
-		expect(formatLine(block)).toBe(written);
+		expect(lineOf(block)).toBe(written);
 		expect(parseSessionText(written, PRACTICE).session.blocks).toEqual([block]);
 		expect(format.summary(block, PRACTICE)).toBe(summary);
 		expect(block.parts.map((_, i) => format.timesDone(block, i, PRACTICE))).toEqual(done);

@@ -1,4 +1,13 @@
-export { amountOf, targetOf, targetText } from './amount';
+export {
+	amountOf,
+	effortText,
+	expectedOf,
+	loadText,
+	targetOf,
+	targetOfSet,
+	targetText,
+	withAmounts
+} from './amount';
 export { clockText } from './clock-text';
 export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';
 export type { Cue, CueKind } from './cues';
@@ -10,7 +19,6 @@ export {
 	joinBlocks,
 	moveBlock,
 	movePart,
-	numberOf,
 	putBlock,
 	putPart,
 	removeBlock,
@@ -23,7 +31,7 @@ export {
 	withPart
 } from './edit';
 export type { Fault } from './fault-list';
-export { blockFaults, countFaults, sessionFaults } from './faults';
+export { blockFaults, countFaults, numberOf, sessionFaults } from './faults';
 export {
 	formatNamed,
 	formatNames,
@@ -41,10 +49,21 @@ export {
 export type { Extra, ExtraField, Field, Format } from './formats/format';
 export { formatLine, parseLine } from './line';
 export type { Link, Repeat, Session } from './model';
-export { LIMITS, PARTIALS, ROLES, type Part, type PartialRule, type Role, type Target } from './parts';
-export { prescriptionOf, type PrescribedExercise } from './prescription';
+export {
+	LIMITS,
+	PARTIALS,
+	RESISTANCES,
+	type Resistance,
+	ROLES,
+	type Part,
+	type PartialRule,
+	type Role,
+	type Target
+} from './parts';
+export { askedOf, prescriptionOf, type PrescribedExercise } from './prescription';
 export { equipmentOf, haveReady } from './ready';
 export { workOnOneSide } from './rep-time';
 export { passesOf, repeatAround } from './repeats';
+export { startedAs, type LineFault, type Offer } from './typed/read-line';
 export { formatSessionText, parseSessionText } from './text';
 export type { Segment } from './timeline';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyBlock } from '../../../tests/support/arbitrary';
-import { formatLine, parseLine } from './line';
+import { parseLine } from './line';
 import type { Block } from './formats';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { runs } from '../../../tests/support/runs';
 
 const block = (line: string): Block => {
@@ -52,7 +52,7 @@ describe('parseLine', () => {
 	});
 
 	it('turns pounds into kilograms: 25 lb are 11.34 kg', () => {
-		expect(block('3 x 8 row @ 25 lb').parts[0]?.kg).toBe(11.34);
+		expect(block('3 x 8 one-arm row @ 25 lb').parts[0]?.kg).toBe(11.34);
 	});
 
 	it('counts a plank in seconds although nothing says so', () => {
@@ -89,7 +89,8 @@ describe('parseLine', () => {
 	it('reads an EMOM with groups in turn', () => {
 		expect(block('emom 12 min: 8 squat + 6 push-up / 10 swing')).toMatchObject({
 			format: 'emom',
-			minutes: 12,
+			starts: 12,
+			every: 60,
 			groups: [[0, 1], [2]]
 		});
 	});
@@ -99,9 +100,20 @@ describe('parseLine', () => {
 		expect(block('Cool down, 30 s per side calf stretch').role).toBe('cool-down');
 	});
 
-	it('takes an unknown exercise as one’s own and says so, with the nearest known', () => {
-		const read = parseLine('3 x 10 goblin squat', PRACTICE);
-		expect('notes' in read && read.notes[0]).toContain('Goblet squat is');
+	it('asks about an unknown exercise, with the nearest and with the way to make it one of one’s own', () => {
+		const [fault] = faults('3 x 10 goblin squat');
+		const offers = fault?.offers?.map(({ text }) => text);
+		expect(offers?.slice(0, 2)).toEqual(['Squat', 'Goblet squat']);
+		expect(offers?.at(-1)).toBe('"goblin squat"');
+		const read = parseLine('3 x 10 "goblin squat"', PRACTICE);
+		expect(read).toMatchObject({ block: { parts: [{ exercise: 'goblin squat' }] } });
+		expect('notes' in read && read.notes).toEqual(['“goblin squat” is taken as an exercise of your own.']);
+	});
+
+	it('keeps an unknown one where somebody else asks', () => {
+		expect(parseLine('3 x 10 goblin squat', PRACTICE, 'keep')).toMatchObject({
+			block: { parts: [{ exercise: 'goblin squat' }] }
+		});
 	});
 });
 
@@ -109,11 +121,12 @@ describe('what parseLine does not understand', () => {
 	it.each([
 		['', 'nothing typed'],
 		['3 x', 'name of an exercise'],
-		['3 x goblet squat', 'how much of goblet squat'],
-		['3 x 10 goblet squat @ heavy', 'not a load'],
+		['3 x goblet squat', 'how much of Goblet squat'],
+		['3 x 10 goblet squat @ 8', 'not a load yet'],
+		['3 x 10 goblet squat 70%', 'a load is a number'],
 		['superset 3 rounds: 10 squat', 'two or three exercises'],
 		['circuit 4 rounds: squat + plank', 'seconds of work and rest'],
-		['circuit 4 rounds 30/15', 'a colon parts'],
+		['circuit 4 rounds 30/15', 'name of an exercise'],
 		['emom: 5 squat', 'needs its minutes'],
 		['10000 x 10 squat', '10,000 sets'],
 		['0 x 10 squat', '0 sets'],
@@ -138,11 +151,11 @@ describe('what parseLine does not understand', () => {
 	});
 });
 
-describe('formatLine', () => {
+describe('lineOf', () => {
 	it('writes what parseLine reads back as the same block', () => {
 		fc.assert(
 			fc.property(anyBlock, (b) => {
-				expect(block(formatLine(b))).toEqual(b);
+				expect(block(lineOf(b))).toEqual(b);
 			}),
 			{ numRuns: runs(500) }
 		);

@@ -1,6 +1,6 @@
 /** Changes to blocks and exercises at their edges: the first, the last, one that is not there. */
 import { describe, expect, it } from 'vitest';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { cuesOf } from './cues';
 import {
@@ -11,7 +11,6 @@ import {
 	joinBlocks,
 	moveBlock,
 	movePart,
-	numberOf,
 	putBlock,
 	putPart,
 	removeBlock,
@@ -23,7 +22,7 @@ import {
 	withoutRepeat,
 	withPart
 } from './edit';
-import { formatLine } from './line';
+import { numberOf } from './faults';
 import type { Session } from './model';
 import { equipmentOf, haveReady } from './ready';
 import { passesOf, repeatAround, visitsOf } from './repeats';
@@ -107,7 +106,7 @@ describe('splitting and joining', () => {
 			'repeat 2 times, rest 30:\nsetup 20 s: swap\nsuperset 3 rounds: 10 squat @ 12 kg + 8 per side one-arm row\nend repeat\n1 x 10 curl'
 		);
 		const split = splitBlock(s, 0, PRACTICE);
-		expect(split.blocks.map(formatLine)).toEqual([
+		expect(split.blocks.map(lineOf)).toEqual([
 			'3 x 10 reps Squat @ 12 kg, rest 60',
 			'3 x 8 reps per side One-arm row, rest 60',
 			'1 x 10 reps Curl, rest 60'
@@ -121,19 +120,19 @@ describe('splitting and joining', () => {
 				sessionOf('warm-up: circuit 2 rounds 30/10: squat + push-up per side'),
 				0,
 				PRACTICE
-			).blocks.map(formatLine)
+			).blocks.map(lineOf)
 		).toEqual(['warm-up: 2 x 30 s Squat, rest 60', 'warm-up: 2 x 15 s per side Push-up, rest 60']);
 	});
 
 	it('joins two of one role with three exercises at most', () => {
 		const s = sessionOf('setup 20 s: swap\n3 x 10 squat, rest 45\n4 x 10 curl, rest 90\n1 x 10 swing');
 		const joined = joinBlocks(s, 0, PRACTICE);
-		expect(joined.blocks.map(formatLine)).toEqual([
+		expect(joined.blocks.map(lineOf)).toEqual([
 			'superset 4 rounds, rest 30 inside, 90 after: 10 reps Squat + 10 reps Curl',
 			'1 x 10 reps Swing, rest 60'
 		]);
 		expect(joined.blocks[0]?.setup?.text).toBe('swap');
-		expect(joinBlocks(joined, 0, PRACTICE).blocks.map(formatLine)).toEqual([
+		expect(joinBlocks(joined, 0, PRACTICE).blocks.map(lineOf)).toEqual([
 			'superset 4 rounds, rest 30 inside, 90 after: 10 reps Squat + 10 reps Curl + 10 reps Swing'
 		]);
 		expect(canJoin(joinBlocks(joined, 0, PRACTICE), 0, PRACTICE)).toBe(false);
@@ -153,7 +152,7 @@ describe('splitting and joining', () => {
 
 describe('exercises of a block', () => {
 	const [emom] = sessionOf('emom 8 min: 10 squat + 5 curl / 8 push-up').blocks;
-	const line = (block: typeof emom) => (block ? formatLine(block) : '');
+	const line = (block: typeof emom) => (block ? lineOf(block) : '');
 	const block = () => {
 		if (!emom) throw new Error('a block');
 		return emom;

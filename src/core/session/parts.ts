@@ -7,9 +7,33 @@ import type { Tempo } from '../exercise';
 export const ROLES = ['warm-up', 'main', 'cool-down'] as const;
 export type Role = (typeof ROLES)[number];
 
-/** What one set of an exercise asks for; per side when the part says so. */
-export type Target =
-	{ kind: 'reps'; reps: number } | { kind: 'seconds'; seconds: number } | { kind: 'metres'; metres: number };
+/** What one set of an exercise asks for; per side when the part says so. `to`: from the amount up to this, at will. */
+export type Target = { to?: number } & (
+	{ kind: 'reps'; reps: number } | { kind: 'seconds'; seconds: number } | { kind: 'metres'; metres: number }
+);
+
+/** Loads that have no number: bands by colour, and weights of which the person knows best what they are. */
+export const RESISTANCES = [
+	'light',
+	'medium',
+	'heavy',
+	'light band',
+	'medium band',
+	'heavy band',
+	'yellow band',
+	'red band',
+	'green band',
+	'blue band',
+	'black band',
+	'purple band',
+	'orange band',
+	'grey band',
+	'silver band',
+	'gold band',
+	'long band',
+	'mini band'
+] as const;
+export type Resistance = (typeof RESISTANCES)[number];
 
 /**
  * Repetitions that are more or less than whole: one and a quarter (a quarter repetition added to each), one and
@@ -26,8 +50,17 @@ export interface Part {
 	or?: Target;
 	perSide: boolean;
 	tempo: Tempo | null;
+	/** Of one weight. */
 	kg: number | null;
+	/** How many weights of `kg`; left out: one. */
+	weights?: number;
+	/** A load without a number, where there is no `kg`. */
+	resistance?: Resistance;
 	partial?: PartialRule;
+	/** Amounts of the sets one by one, in the unit of the target, which has the first; beyond them the last holds. */
+	each?: number[];
+	/** How hard it should be, 0…10. */
+	effort?: { low: number; high: number };
 }
 
 /** What has to be changed before a block begins, and the seconds it takes in place of the ordinary way there. */
@@ -54,6 +87,8 @@ export const LIMITS = {
 	seconds: 7200,
 	metres: 50_000,
 	kg: 500,
+	/** Weights of an exercise. */
+	weights: 4,
 	minutes: 120,
 	tempoPhase: 20,
 	nameLength: 80,

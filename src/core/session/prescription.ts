@@ -2,7 +2,8 @@ import type { Practice } from '../practice';
 import { formatOf } from './formats';
 import { passesOf } from './repeats';
 import type { Session } from './model';
-import type { Target } from './parts';
+import { amountOf } from './amount';
+import type { Resistance, Target } from './parts';
 
 /** One line of a person's log before it is done: this exercise, this often, this much each time. */
 export interface PrescribedExercise {
@@ -11,10 +12,15 @@ export interface PrescribedExercise {
 	part: number;
 	exercise: string;
 	target: Target;
+	/** Amounts of the sets of one going through, where they differ. */
+	each?: number[];
 	/** What may be done instead. */
 	or?: Target;
 	perSide: boolean;
 	kg: number | null;
+	weights?: number;
+	resistance?: Resistance;
+	effort?: { low: number; high: number };
 	sets: number;
 }
 
@@ -29,11 +35,20 @@ export function prescriptionOf(session: Session, practice: Practice): Prescribed
 				part: p,
 				exercise: part.exercise,
 				target: format.target?.(block, part) ?? part.target,
+				...(part.each && { each: part.each }),
 				...(part.or && { or: part.or }),
 				perSide: part.perSide,
 				kg: part.kg,
+				...(part.weights && { weights: part.weights }),
+				...(part.resistance && { resistance: part.resistance }),
+				...(part.effort && { effort: part.effort }),
 				sets: sets * passesOf(session, b)
 			};
 		})
 	);
+}
+
+/** What a set, counted from 1 over all passes, asks for at least: of a range the lower end counts as done. */
+export function askedOf({ target, each }: Pick<PrescribedExercise, 'target' | 'each'>, set: number): number {
+	return each?.[(set - 1) % each.length] ?? amountOf(target);
 }

@@ -20,9 +20,9 @@ export function equipmentOf(session: Session, { library }: Pick<Practice, 'libra
 	for (const part of session.blocks.flatMap((block) => block.parts)) {
 		for (const { item, count } of library.find(part.exercise)?.equipment ?? []) {
 			const seen = found.get(item) ?? { count: 0, loads: new Map<number, number>() };
-			seen.count = Math.max(seen.count, count);
+			seen.count = Math.max(seen.count, count, LOADED.includes(item) ? (part.weights ?? 1) : 1);
 			if (part.kg !== null && LOADED.includes(item))
-				seen.loads.set(part.kg, Math.max(seen.loads.get(part.kg) ?? 0, count));
+				seen.loads.set(part.kg, Math.max(seen.loads.get(part.kg) ?? 0, count, part.weights ?? 1));
 			found.set(item, seen);
 		}
 	}

@@ -1,3 +1,4 @@
+import { expectedOf } from './amount';
 import type { Practice } from '../practice';
 import { PARTIALS, type Part, type Target } from './parts';
 
@@ -20,7 +21,8 @@ export function workOnOneSide(
 	practice: Practice,
 	target: Target = part.target
 ): { seconds: number; reps: number; paced: boolean } {
-	if (target.kind === 'seconds') return { seconds: target.seconds, reps: 0, paced: false };
-	if (target.kind === 'metres') return { seconds: target.metres / CARRY_PACE, reps: 0, paced: true };
-	return { seconds: target.reps * secondsPerRep(part, practice), reps: target.reps, paced: true };
+	const amount = expectedOf(target);
+	if (target.kind === 'seconds') return { seconds: amount, reps: 0, paced: false };
+	if (target.kind === 'metres') return { seconds: amount / CARRY_PACE, reps: 0, paced: true };
+	return { seconds: amount * secondsPerRep(part, practice), reps: amount, paced: true };
 }

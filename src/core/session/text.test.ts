@@ -34,7 +34,7 @@ describe('parseSessionText', () => {
 	});
 
 	it.each([
-		['3 x nothing', 1, 'how much of nothing'],
+		['3 x nothing', 1, '“nothing” is not an exercise'],
 		['Ridge load\n3 x 10 squat', 1, 'write session: Ridge load'],
 		['# remark\n\n3 x', 3, 'name of an exercise is missing'],
 		['end repeat', 1, 'no repeat is open'],
@@ -52,8 +52,8 @@ describe('parseSessionText', () => {
 	});
 
 	it('says which exercises it does not know, and the nearest it knows', () => {
-		expect(parseSessionText('3 x 10 goblet sqat', PRACTICE).notes).toEqual([
-			{ line: 1, message: 'goblet sqat is not in the library; Goblet squat is. It is taken as your own.' }
+		expect(parseSessionText('3 x 10 goblet sqat', PRACTICE).faults).toMatchObject([
+			{ line: 1, offers: [{ text: 'Goblet squat' }, { text: '"goblet sqat"' }] }
 		]);
 	});
 
@@ -70,7 +70,11 @@ describe('parseSessionText', () => {
 it('reads back what it wrote', () => {
 	fc.assert(
 		fc.property(anySession, (session) => {
-			const { session: read, name, faults } = parseSessionText(formatSessionText(session, 'Any'), PRACTICE);
+			const {
+				session: read,
+				name,
+				faults
+			} = parseSessionText(formatSessionText(session, PRACTICE, 'Any'), PRACTICE);
 			expect(faults).toEqual([]);
 			expect(name).toBe('Any');
 			expect(read).toEqual(session);
@@ -110,7 +114,7 @@ describe('sessionFaults of what goes with the blocks', () => {
 
 	it('refuses what is far too much although every number is possible', () => {
 		const huge = parseSessionText(
-			'repeat 20 times, rest 0:\ncircuit 50 rounds 30/15: squat + curl + swing + plank + push-up + lunge + row + dip + step-up + dead bug + plank\nend repeat',
+			'repeat 20 times, rest 0:\ncircuit 50 rounds 30/15: squat + curl + swing + plank + push-up + reverse lunge + one-arm row + dip + step-up + dead bug + plank\nend repeat',
 			PRACTICE
 		);
 		expect(sessionFaults(huge.session, PRACTICE)[0]?.message).toMatch(/at most 20,000 steps|ends on the day/);

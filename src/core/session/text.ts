@@ -5,10 +5,11 @@
 import type { Practice } from '../practice';
 import type { Block } from './formats';
 import { secondsAfter } from './formats/grammar';
-import { formatLine, parseLine, type LineFault } from './line';
+import { formatLine, parseLine } from './line';
 import type { Link, Repeat, Session } from './model';
 import { LIMITS, type Setup } from './parts';
 import { repeatAround } from './repeats';
+import type { LineFault, UnknownNames } from './typed/read-line';
 
 export interface TextFault extends LineFault {
 	/** From 1. */
@@ -38,10 +39,19 @@ class SessionReader {
 	private setup: Setup | null = null;
 	private open: { from: number; times: number; rest: number; line: number } | null = null;
 
-	constructor(private readonly practice: Practice) {}
+	constructor(
+		private readonly practice: Practice,
+		private readonly unknown: UnknownNames
+	) {}
 
 	private fault(line: number, text: string, message: string, at: Partial<LineFault> = {}): void {
-		this.faults.push({ line, from: at.from ?? 0, to: at.to ?? text.length, message });
+		this.faults.push({
+			line,
+			from: at.from ?? 0,
+			to: at.to ?? text.length,
+			message,
+			...(at.offers && { offers: at.offers })
+		});
 	}
 
 	line(text: string, line: number): void {
@@ -98,7 +108,7 @@ class SessionReader {
 	}
 
 	private block(text: string, line: number): void {
-		const read = parseLine(text, this.practice);
+		const read = parseLine(text, this.practice, this.unknown);
 		if ('faults' in read) {
 			// People put the name on top as it is.
 			const title = this.name === null && this.blocks.length === 0 && !/\d/.test(text);
@@ -128,8 +138,12 @@ class SessionReader {
  * Reads a session from text. Faults name their line and the stretch within it; what could be read is there all
  * the same. Stops after the most blocks or faults that make sense, and says so.
  */
-export function parseSessionText(text: string, practice: Practice): ParsedText {
-	const reader = new SessionReader(practice);
+export function parseSessionText(
+	text: string,
+	practice: Practice,
+	unknown: UnknownNames = 'ask'
+): ParsedText {
+	const reader = new SessionReader(practice, unknown);
 	const lines = text.split(/\r\n|\r|\n/);
 	for (const [i, line] of lines.entries()) {
 		const left = lines.length - i;
@@ -152,7 +166,11 @@ export function parseSessionText(text: string, practice: Practice): ParsedText {
 }
 
 /** The session as text that is read back as the same. */
-export function formatSessionText(session: Session, name: string | null = null): string {
+export function formatSessionText(
+	session: Session,
+	practice: Pick<Practice, 'library'>,
+	name: string | null = null
+): string {
 	const lines: string[] = [];
 	if (name) lines.push(`session: ${name}`);
 	for (const note of session.note?.split('\n') ?? []) lines.push(`note: ${note}`);
@@ -161,7 +179,7 @@ export function formatSessionText(session: Session, name: string | null = null):
 		const repeat = repeatAround(session, b);
 		if (repeat?.from === b) lines.push(`repeat ${repeat.times} times, rest ${repeat.rest}:`);
 		if (block.setup) lines.push(`setup ${block.setup.seconds} s: ${block.setup.text}`);
-		lines.push(formatLine(block));
+		lines.push(formatLine(block, practice));
 		if (repeat?.to === b) lines.push('end repeat');
 	});
 	for (const text of session.recovery ?? []) lines.push(`recovery: ${text}`);

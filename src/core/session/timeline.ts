@@ -1,4 +1,5 @@
 import type { Practice } from '../practice';
+import { targetOfSet } from './amount';
 import type { Part } from './parts';
 import { workOnOneSide } from './rep-time';
 
@@ -75,7 +76,7 @@ export class TimelineWriter {
 
 	/** Writes the work of one part as its target asks, on both sides with the change between when it is per side. */
 	work(part: Part, index: number, round: number): void {
-		const { seconds, reps, paced } = workOnOneSide(part, this.practice);
+		const { seconds, reps, paced } = workOnOneSide(part, this.practice, targetOfSet(part, round));
 		const at = { part: index, round, reps, paced, free: true };
 		if (!part.perSide) return this.put('work', seconds, { ...at, side: 'both' });
 		this.put('work', seconds, { ...at, side: 'left' });
@@ -85,7 +86,7 @@ export class TimelineWriter {
 
 	/** As `work`, but never past `end`: for blocks of a fixed length, in which nobody's pace stretches the session. */
 	workUntil(end: number, part: Part, index: number, round: number): void {
-		const { seconds, reps } = workOnOneSide(part, this.practice);
+		const { seconds, reps } = workOnOneSide(part, this.practice, targetOfSet(part, round));
 		const sides = part.perSide ? (['left', 'right'] as const) : (['both'] as const);
 		sides.forEach((side, s) => {
 			if (s > 0)
@@ -100,12 +101,12 @@ export class TimelineWriter {
 	}
 }
 
-/** Seconds of a part's work, sides and their change together. */
-export function secondsOfPart(part: Part, practice: Practice): number {
-	const { seconds } = workOnOneSide(part, practice);
+/** Seconds of a part's work in a round, counted from 1; sides and their change together. */
+export function secondsOfPart(part: Part, practice: Practice, round: number): number {
+	const { seconds } = workOnOneSide(part, practice, targetOfSet(part, round));
 	return part.perSide ? 2 * seconds + practice.timing.sideChange : seconds;
 }
 
-/** Seconds of one round of a block whose parts are done one after the other without rest. */
-export const lapSeconds = (parts: readonly Part[], practice: Practice): number =>
-	parts.reduce((sum, part) => sum + secondsOfPart(part, practice), 0);
+/** Seconds of a round, counted from 1, of a block whose parts are done one after the other without rest. */
+export const lapSeconds = (parts: readonly Part[], practice: Practice, round: number): number =>
+	parts.reduce((sum, part) => sum + secondsOfPart(part, practice, round), 0);

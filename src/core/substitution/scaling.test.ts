@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { STANDARD } from '../exercise';
-import { compileSession, formatLine, parseSessionText, type Session } from '../session';
+import { compileSession, parseSessionText, type Session } from '../session';
 import { callSheetOf } from '../analysis/call-sheet';
 import { compareSessions } from '../analysis/compare';
 import { cuesFor, DEFAULT_HOUSE } from '../practice/house';
 import { canDoWith } from '../kit';
 import { PRESET_KITS, scaleSession } from './scaling';
 import { likeness } from './substitute';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
-const lines = (s: Session) => s.blocks.map(formatLine);
+const lines = (s: Session) => s.blocks.map(lineOf);
 
 describe('scaleSession', () => {
 	const RIDGE = session(

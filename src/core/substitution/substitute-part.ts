@@ -17,13 +17,16 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 	const { target } = part;
 	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
 	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
-	const { or: _or, partial: _partial, ...plain } = part;
+	const { or: _or, partial: _partial, each: _each, ...plain } = part;
+	const { weights: _weights, resistance: _resistance, ...bare } = stays ? part : plain;
 	return {
-		...(stays ? part : plain),
+		...bare,
 		exercise: to.name,
 		target: stays ? target : asMuch(workOnOneSide(part, practice).seconds, to.countedIn),
 		perSide: to.perSide,
 		tempo: null,
-		kg: loaded ? part.kg : null
+		kg: loaded ? part.kg : null,
+		...(loaded && part.weights && { weights: part.weights }),
+		...(loaded && part.resistance && { resistance: part.resistance })
 	};
 }

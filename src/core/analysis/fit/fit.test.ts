@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../../tests/support/arbitrary';
-import { compileSession, formatLine, parseSessionText, sessionFaults, type Session } from '../../session';
+import { compileSession, parseSessionText, sessionFaults, type Session } from '../../session';
 import { fitToMinutes } from './fit';
-import { PRACTICE } from '../../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../../tests/support/practice';
 import { runs } from '../../../../tests/support/runs';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
@@ -102,7 +102,7 @@ describe('fitToMinutes', () => {
 					expect(Math.abs(proposal.after - minutes * 60)).toBeLessThanOrEqual(0.02 * minutes * 60 + slack);
 					expect(compileSession(proposal.session, PRACTICE).totals.duration).toBe(proposal.after);
 					expect(proposal.changes.length).toBeGreaterThan(0);
-					expect(proposal.session.blocks.map(formatLine)).toHaveLength(any.blocks.length);
+					expect(proposal.session.blocks.map(lineOf)).toHaveLength(any.blocks.length);
 				}
 			}),
 			{ numRuns: runs(15) }

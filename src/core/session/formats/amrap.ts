@@ -4,7 +4,7 @@ import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
 import { lapSeconds } from '../timeline';
 import type { Format } from './format';
-import { firstTime, timeWords } from './grammar';
+import { timeWords } from './grammar';
 
 /** A fixed time, as many rounds as possible in it. */
 export interface Amrap extends BlockBase {
@@ -15,7 +15,7 @@ export interface Amrap extends BlockBase {
 
 /** Rounds that fit into the time at the tempo given, with their fraction. */
 export function expectedRounds(block: Amrap, practice: Practice): number {
-	const lap = lapSeconds(block.parts, practice);
+	const lap = lapSeconds(block.parts, practice, 1);
 	return lap > 0 ? block.length / lap : 0;
 }
 
@@ -45,7 +45,7 @@ export const amrap: Format<Amrap> = {
 	write(block, out) {
 		const end = out.now + block.length;
 		// A lap of no length would never end; faults name it, the timeline stays empty.
-		if (lapSeconds(block.parts, out.practice) <= 0) return;
+		if (lapSeconds(block.parts, out.practice, 1) <= 0) return;
 		for (let round = 1; out.now < end; round++)
 			block.parts.forEach((part, i) => out.workUntil(end, part, i, round));
 	},
@@ -79,9 +79,10 @@ export const amrap: Format<Amrap> = {
 		return `${timeWords(block.length)} · about ${rounds < 10 ? rounds.toFixed(1) : Math.round(rounds)} rounds expected`;
 	},
 
-	read(head, parts) {
-		const length = firstTime(head, 'min');
-		if (length === null) return { fault: 'an AMRAP needs its time, as in amrap 10 min' };
+	ownTime: true,
+	read(said, parts) {
+		const length = said.seconds('min');
+		if (length === null) return { fault: 'how long? An AMRAP needs its time, as in amrap 10 min' };
 		return { format: 'amrap', length, parts };
 	},
 

@@ -1,28 +1,30 @@
 import { COMMON } from '../../findings';
 import type { Practice } from '../../practice';
-import { amountOf, targetOf } from '../amount';
+import { amountOf, withAmounts } from '../amount';
+import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
 import { lapSeconds } from '../timeline';
 
 import { checkGroups, groupIndexes, groupsLine, partsOfGroup } from './groups';
 import type { Format, FormatFinding } from './format';
-import { numberBefore } from './grammar';
 
 /**
- * Every minute on the minute: a fixed amount of work starts on each full minute, what is left of it is rest.
- * `groups[i]` holds the indexes of the parts done together; minutes go through the groups in turn.
+ * Every minute on the minute, or every so many seconds: a fixed amount of work starts each time, what is left is rest.
+ * `groups[i]` holds the indexes of the parts done together; the starts go through the groups in turn.
  */
 export interface Emom extends BlockBase {
 	format: 'emom';
-	minutes: number;
+	starts: number;
+	/** Seconds from one start to the next. */
+	every: number;
 	groups: number[][];
 }
 
 /** Seconds that each group's work takes, and what it leaves of the minute (negative when it does not fit). */
 export function minuteFill(block: Emom, practice: Practice): { work: number; left: number }[] {
 	return block.groups.map((group) => {
-		const work = lapSeconds(partsOfGroup(block, group), practice);
-		return { work, left: 60 - work };
+		const work = lapSeconds(partsOfGroup(block, group), practice, 1);
+		return { work, left: block.every - work };
 	});
 }
 
@@ -41,7 +43,7 @@ function lighterMinute(block: Emom, group: number, practice: Practice): Emom | n
 		next = {
 			...next,
 			parts: next.parts.map((part, i) =>
-				i === most.i ? { ...part, target: targetOf(part.target.kind, most.amount - 1) } : part
+				i === most.i ? withAmounts(part, (amount) => Math.max(1, amount - 1)) : part
 			)
 		};
 	}
@@ -51,9 +53,12 @@ function lighterMinute(block: Emom, group: number, practice: Practice): Emom | n
 export const emom: Format<Emom> = {
 	name: 'emom',
 	label: 'EMOM',
-	keywords: ['emom', 'every minute'],
+	keywords: ['emom'],
 	starter: '8 min',
-	fields: [{ key: 'minutes', label: 'minutes', unit: '', bounds: [1, LIMITS.minutes], knob: 'often' }],
+	fields: [
+		{ key: 'starts', label: 'starts', unit: '', bounds: [1, LIMITS.minutes], knob: 'often' },
+		{ key: 'every', label: 'every', unit: 's', says: 'seconds from start to start', bounds: [10, 600] }
+	],
 	met: { met: 4.3, code: '02035' },
 	countedIn: 'sets',
 	cardio: null,
@@ -77,11 +82,11 @@ export const emom: Format<Emom> = {
 	},
 
 	write(block, out) {
-		for (let minute = 0; minute < block.minutes; minute++) {
+		for (let minute = 0; minute < block.starts; minute++) {
 			const group = block.groups[minute % block.groups.length];
 			if (!group) return;
 			const round = Math.floor(minute / block.groups.length) + 1;
-			const end = out.now + 60;
+			const end = out.now + block.every;
 			for (const i of group) {
 				const part = block.parts[i];
 				if (part) out.workUntil(end, part, i, round);
@@ -93,7 +98,7 @@ export const emom: Format<Emom> = {
 	timesDone(block, part) {
 		const group = block.groups.findIndex((g) => g.includes(part));
 		if (group < 0) return 0;
-		return Math.floor((block.minutes - group + block.groups.length - 1) / block.groups.length);
+		return Math.floor((block.starts - group + block.groups.length - 1) / block.groups.length);
 	},
 
 	round: (block) => block.groups.length,
@@ -113,7 +118,7 @@ export const emom: Format<Emom> = {
 					rule: 'minute too full',
 					severity: 'watch',
 					title: `Minute ${g + 1} leaves ${Math.round(fill.left)} s`,
-					figure: `${Math.round(fill.work)} of 60 s are work; ${minuteLeft} s of rest are the house rule.`,
+					figure: `${Math.round(fill.work)} of ${block.every} s are work; ${minuteLeft} s of rest are the house rule.`,
 					part: block.groups[g]?.[0] ?? null,
 					source: COMMON,
 					remedy: lighter && { label: `Use ${changed.join(' and ')}`, block: lighter }
@@ -132,17 +137,29 @@ export const emom: Format<Emom> = {
 	remark(block, part, practice) {
 		const fill = minuteFill(block, practice)[block.groups.findIndex((group) => group[0] === part)];
 		return fill && fill.left < practice.house.minuteLeft
-			? `${Math.round(fill.work)} s of 60, ${Math.max(0, Math.round(fill.left))} s left`
+			? `${Math.round(fill.work)} s of ${block.every}, ${Math.max(0, Math.round(fill.left))} s left`
 			: null;
 	},
 	summary: (block) =>
-		`${block.minutes} minutes` + (block.groups.length > 1 ? ` · ${block.groups.length} groups in turn` : ''),
+		`${block.starts} ${block.every === 60 ? 'minutes' : `× every ${clockText(block.every)}`}` +
+		(block.groups.length > 1 ? ` · ${block.groups.length} groups in turn` : ''),
 
-	read(head, _parts, groups) {
-		const minutes = numberBefore(head, /min(?:utes?)?\b|'/) ?? numberBefore(head, /(?=\s|,|$)/);
-		if (minutes === null) return { fault: 'an EMOM needs its minutes, as in emom 12 min' };
-		return { format: 'emom', minutes, groups: groupIndexes(groups), parts: groups.flat() };
+	ownTime: true,
+	claims: (line) => line.has('every'),
+	read(said, _parts, groups) {
+		const every = said.take('every')?.seconds ?? 60;
+		const length = said.seconds('min');
+		const starts = length === null ? said.times() : length / every;
+		if (starts === null)
+			return {
+				fault:
+					every === 60
+						? 'an EMOM needs its minutes, as in emom 12 min'
+						: `how often? as in every ${every} s x 8, or every ${every} s for 12 min`
+			};
+		return { format: 'emom', starts, every, groups: groupIndexes(groups), parts: groups.flat() };
 	},
 
-	line: (block, part) => `emom ${block.minutes} min: ${groupsLine(block, part)}`
+	line: (block, part) =>
+		`${block.every === 60 ? `emom ${block.starts} min` : `every ${block.every} s x ${block.starts}`}: ${groupsLine(block, part)}`
 };

@@ -4,7 +4,7 @@ import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
 import { lapSeconds } from '../timeline';
 import type { Format } from './format';
-import { numberBefore, roundsWords, secondsAfter, timeWords } from './grammar';
+import { roundsWords, timeWords } from './grammar';
 
 /** A fixed amount of work, as fast as it can be done well, under a time limit. The limit is the block's length. */
 export interface ForTime extends BlockBase {
@@ -16,7 +16,10 @@ export interface ForTime extends BlockBase {
 
 /** Seconds at the tempo given, without pauses; may lie beyond the limit. */
 export const expectedFinish = (block: ForTime, practice: Practice): number =>
-	block.rounds * lapSeconds(block.parts, practice);
+	Array.from({ length: block.rounds }, (_, i) => lapSeconds(block.parts, practice, i + 1)).reduce(
+		(a, b) => a + b,
+		0
+	);
 
 export const forTime: Format<ForTime> = {
 	name: 'for-time',
@@ -73,11 +76,12 @@ export const forTime: Format<ForTime> = {
 	summary: (block, practice) =>
 		`${roundsWords(block.rounds)} · limit ${clockText(block.limit)}, expected ${clockText(expectedFinish(block, practice))}`,
 
-	read(head, parts) {
-		const limit = secondsAfter(head, /limit|under|within|cap/);
+	claims: (line) => line.has('limit') || line.ladder,
+	read(said, parts) {
+		const limit = said.limit();
 		if (limit === null)
 			return { fault: 'work for time needs a time limit, as in for time 3 rounds, limit 12 min' };
-		return { format: 'for-time', rounds: numberBefore(head, /rounds?|x|×/) ?? 1, limit, parts };
+		return { format: 'for-time', rounds: said.times() ?? 1, limit, parts };
 	},
 
 	line: (block, part) =>

@@ -2,7 +2,10 @@ import type { Severity } from '../../findings';
 import type { Practice } from '../../practice';
 import type { FaultList } from '../fault-list';
 import type { BlockBase, Part, Target } from '../parts';
+import type { Exercise } from '../../exercise';
 import type { TimelineWriter } from '../timeline';
+import type { PhraseKind } from '../typed/phrase';
+import type { Said } from '../typed/said';
 
 /** A block as its format gives it a name. */
 export type FormatBlock = BlockBase & { format: string };
@@ -73,11 +76,18 @@ export interface FormatFinding {
 	remedy: { label: string; block: FormatBlock } | null;
 }
 
-/** The numbers of a typed line, and where in it the exercises stand. */
-export interface Head {
-	head: string;
-	from: number;
-	to: number;
+/** A typed line that names no format, or one of several: what can be told of it. */
+export interface TypedLine {
+	/** Whether something of a kind is said of the block. */
+	has(kind: PhraseKind): boolean;
+	/** Its exercises are marked A1, A2, … */
+	labelled: boolean;
+	/** Falling amounts stand before all its exercises, as in 21-15-9. */
+	ladder: boolean;
+	/** Its time on is called hard. */
+	hard: boolean;
+	/** The exercises as far as they are known, and for how long each is done, where that is said. */
+	items: { exercise: Exercise | null; seconds: number | null }[];
 }
 
 /**
@@ -95,10 +105,12 @@ export interface Format<B extends FormatBlock> {
 	readonly keywords: readonly string[];
 	/** The numbers before the exercises as one types them, for a block that is picked. */
 	readonly starter: string;
-	/** The numbers of a line that has no colon to part them from the exercises; left out: a colon is needed. */
-	headOf?(line: string): Head;
-	/** Reads the typed numbers and parts into a block, or says what is missing. */
-	read(head: string, parts: Part[], groups: Part[][]): Omit<B, 'role'> | { fault: string };
+	/** Whether a line that does not name its format is of this one; the first that says so has it. */
+	claims?(line: TypedLine): boolean;
+	/** What a line says before its exercises is said of the block, and not of each of them. */
+	readonly ownTime?: boolean;
+	/** Makes a block of parts and what was typed, taking what it has a use for; or says what is missing. */
+	read(said: Said, parts: Part[], groups: Part[][]): Omit<B, 'role'> | { fault: string };
 	/** The block as a line that `read` reads back. `part` writes one exercise. */
 	line(block: B, part: (part: Part) => string): string;
 

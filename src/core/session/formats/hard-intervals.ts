@@ -1,7 +1,7 @@
 import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
 import type { Format } from './format';
-import { numberBefore } from './grammar';
+import { isLocomotion } from './locomotion';
 
 /** Hard and easy in turn. The first exercise is the hard one, a second one is what is done in the easy seconds. */
 export interface HardIntervals extends BlockBase {
@@ -15,7 +15,7 @@ export interface HardIntervals extends BlockBase {
 export const hardIntervals: Format<HardIntervals> = {
 	name: 'hard-intervals',
 	label: 'HIIT',
-	keywords: ['hiit', 'hard intervals'],
+	keywords: ['hiit', 'hard intervals', 'intervals'],
 	starter: '8 x 30/60',
 	fields: [
 		{ key: 'times', label: 'times', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
@@ -51,14 +51,15 @@ export const hardIntervals: Format<HardIntervals> = {
 	summary: (block) =>
 		`${block.times} × ${block.hard} s hard, ${block.easy} s easy · ${clockText(block.times * block.hard)} hard in all`,
 
-	read(head, parts) {
-		const pace = /(-?\d+(?:\.\d+)?)\s*(?:s\s*)?\/\s*(-?\d+(?:\.\d+)?)/.exec(head);
-		if (!pace) return { fault: 'hard intervals need their hard and easy seconds, as in hiit 8 x 30/60' };
-		const hard = Number(pace[1]);
-		const easy = Number(pace[2]);
+	claims: (line) =>
+		line.has('slot') && (line.hard || line.items.every(({ exercise }) => exercise && isLocomotion(exercise))),
+	read(said, parts) {
+		const slot = said.slot();
+		if (!slot) return { fault: 'hard intervals need their hard and easy seconds, as in hiit 8 x 30/60' };
+		const { work: hard, rest: easy } = slot;
 		return {
 			format: 'hard-intervals',
-			times: numberBefore(head, /x|×|times/) ?? 8,
+			times: said.times() ?? 8,
 			hard,
 			easy,
 			parts: parts.map((part, i) => ({

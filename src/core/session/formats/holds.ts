@@ -1,7 +1,7 @@
 import { ACSM_STRETCH } from '../../findings';
 import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
 import type { Format } from './format';
-import { numberBefore, roundsWords, secondsAfter } from './grammar';
+import { roundsWords } from './grammar';
 
 /** Holds and stretches: seconds each, per side where the part says so, `rest` to get from one to the next. */
 export interface Holds extends BlockBase {
@@ -94,20 +94,14 @@ export const holds: Format<Holds> = {
 	summary: (block) =>
 		(block.rounds > 1 ? `${roundsWords(block.rounds)} · ` : '') + `${block.rest} s from one to the next`,
 
-	headOf(line) {
-		const word = /^\s*(?:holds?|stretch(?:es)?)/i.exec(line);
-		const tail = /,.*$/s.exec(line);
-		return {
-			head: tail ? tail[0].toLowerCase() : '',
-			from: word ? word[0].length : 0,
-			to: tail ? tail.index : line.length
-		};
-	},
-	read(head, parts) {
+	claims: ({ items }) =>
+		items.length > 1 &&
+		items.every(({ exercise, seconds }) => exercise?.pattern === 'stretch' && seconds !== null),
+	read(said, parts) {
 		return {
 			format: 'holds',
-			rounds: numberBefore(head, /rounds?|x|×/) ?? 1,
-			rest: secondsAfter(head, /rest/) ?? DEFAULT_REST,
+			rounds: said.times() ?? 1,
+			rest: said.rest(null, 'between', 'inside') ?? DEFAULT_REST,
 			parts
 		};
 	},

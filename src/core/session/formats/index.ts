@@ -5,6 +5,7 @@ import type { Format, FormatBlock } from './format';
 import { hardIntervals } from './hard-intervals';
 import { holds } from './holds';
 import { intervalCircuit } from './interval-circuit';
+import { repRounds } from './rep-rounds';
 import { stations } from './stations';
 import { steadyCardio } from './steady-cardio';
 import { straightSets } from './straight-sets';
@@ -14,14 +15,15 @@ import { superset } from './superset';
 const SHIPPED = [
 	straightSets,
 	superset,
-	intervalCircuit,
 	emom,
 	forTime,
+	hardIntervals,
+	intervalCircuit,
 	amrap,
 	stations,
 	steadyCardio,
-	hardIntervals,
-	holds
+	holds,
+	repRounds
 ] as const;
 
 export type Block = NonNullable<(typeof SHIPPED)[number]['block']>;

@@ -1,6 +1,6 @@
 import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
 import type { Format } from './format';
-import { numberBefore, roundsWords } from './grammar';
+import { roundsWords } from './grammar';
 
 /**
  * Every exercise for `work` seconds with `rest` between, `rounds` times. The round rest takes the place of
@@ -31,10 +31,13 @@ export const newCircuit = (
 	parts
 });
 
+/** Eight times twenty seconds with ten between (Tabata et al. 1996, Med Sci Sports Exerc 28:1327). */
+const TABATA = { work: 20, rest: 10, slots: 8 };
+
 export const intervalCircuit: Format<Circuit> = {
 	name: 'interval-circuit',
 	label: 'Interval circuit',
-	keywords: ['circuit', 'interval circuit', 'intervals'],
+	keywords: ['circuit', 'interval circuit', 'intervals', 'tabata'],
 	starter: '3 rounds 30/15, 45 between',
 	fields: [
 		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
@@ -105,17 +108,24 @@ export const intervalCircuit: Format<Circuit> = {
 		`${roundsWords(block.rounds)} · ${block.work} s on, ${block.rest} s off` +
 		(block.roundRest === null ? '' : ` · ${block.roundRest} between rounds`),
 
-	read(head, parts) {
-		const pace = /(-?\d+(?:\.\d+)?)\s*(?:s\s*)?\/\s*(-?\d+(?:\.\d+)?)/.exec(head);
-		if (!pace) return { fault: 'a circuit needs its seconds of work and rest, as in 30/15' };
-		const work = Number(pace[1]);
+	claims: (line) => line.has('slot'),
+	read(said, parts) {
+		const tabata = said.keyword === 'tabata' ? TABATA : null;
+		const slot = said.slot() ?? tabata;
+		if (!slot) return { fault: 'a circuit needs its seconds of work and rest, as in 30/15' };
+		const times = said.times();
+		if (tabata && times === null && tabata.slots % parts.length !== 0)
+			return {
+				fault: `Tabata has ${tabata.slots} intervals, which ${parts.length} exercises do not share evenly: how many rounds?`
+			};
+		const { work, rest } = slot;
 		return {
 			format: 'interval-circuit',
-			rounds: numberBefore(head, /rounds?|x|×/) ?? 1,
+			rounds: times ?? (tabata ? tabata.slots / parts.length : 1),
 			work,
-			rest: Number(pace[2]),
-			roundRest: numberBefore(head, /s?\s*between/),
-			keepLastRest: /last rest/.test(head),
+			rest,
+			roundRest: said.rest('between', 'after', null),
+			keepLastRest: said.take('last-rest') !== null,
 			parts: parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds: work } }))
 		};
 	},

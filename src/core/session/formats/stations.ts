@@ -5,7 +5,7 @@ import { secondsOfPart } from '../timeline';
 
 import { checkGroups, groupIndexes, groupsLine, partsOfGroup } from './groups';
 import type { Format } from './format';
-import { numberBefore, roundsWords } from './grammar';
+import { roundsWords } from './grammar';
 
 /**
  * Stations on which teams of two or three rotate. The first exercise of a station sets the pace with its fixed
@@ -48,7 +48,7 @@ export function teamsOf(block: Stations): TeamCount | null {
 /** Seconds of one turn at a station: the work of the exercise that sets the pace. */
 export function turnSeconds(block: Stations, station: number, practice: Practice): number {
 	const [pacer] = partsOfGroup(block, block.groups[station] ?? []);
-	return pacer ? secondsOfPart(pacer, practice) : 0;
+	return pacer ? secondsOfPart(pacer, practice, 1) : 0;
 }
 
 /** Turns that one person gets at a part in one visit to its station. */
@@ -141,16 +141,17 @@ export const stations: Format<Stations> = {
 		);
 	},
 
-	read(head, _parts, groups) {
+	ownTime: true,
+	read(said, _parts, groups) {
+		const seconds = said.seconds('s');
+		// 180 s each.
+		if (seconds !== null) said.take('side');
 		return {
 			format: 'stations',
-			rounds: numberBefore(head, /rounds?|x|×/) ?? 1,
-			seconds:
-				numberBefore(head, /min(?:utes?)?\s*each/) !== null
-					? numberBefore(head, /min(?:utes?)?\s*each/)! * 60
-					: (numberBefore(head, /s?\s*each/) ?? DEFAULTS.seconds),
-			change: numberBefore(head, /s?\s*change/) ?? DEFAULTS.change,
-			people: numberBefore(head, /people/),
+			rounds: said.times() ?? 1,
+			seconds: seconds ?? DEFAULTS.seconds,
+			change: said.take('change')?.seconds ?? DEFAULTS.change,
+			people: said.take('people')?.count ?? null,
 			groups: groupIndexes(groups),
 			parts: groups.flat()
 		};

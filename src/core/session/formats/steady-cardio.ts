@@ -1,6 +1,6 @@
 import { LIMITS, type BlockBase, type Role } from '../parts';
 import type { Format } from './format';
-import { numberBefore } from './grammar';
+import { isLocomotion } from './locomotion';
 
 /** Minutes at an even effort: within a band of heart rate, or by the talk test. */
 export interface SteadyCardio extends BlockBase {
@@ -30,6 +30,9 @@ export const newSteady = (minutes: number, role: Role = 'main'): SteadyCardio =>
 		}
 	]
 });
+
+/** A way on foot of so many seconds is steady cardio, whatever it is called (common practice, no source). */
+const LEAST = 300;
 
 export const steadyCardio: Format<SteadyCardio> = {
 	name: 'steady-cardio',
@@ -89,15 +92,21 @@ export const steadyCardio: Format<SteadyCardio> = {
 	target: (block) => ({ kind: 'seconds', seconds: block.minutes * 60 }),
 	summary: (block) => `${block.minutes} minutes · ${effortWords(block)}`,
 
-	read(head, parts) {
-		const minutes = numberBefore(head, /min(?:utes?)?\b|'/) ?? numberBefore(head, /(?=\s|,|$)/);
-		if (minutes === null) return { fault: 'steady cardio needs its minutes, as in steady 30 min' };
-		const band = /(\d+)\s*(?:-|–|to)\s*(\d+)\s*(?:bpm|beats)/.exec(head);
-		const seconds = minutes * 60;
+	ownTime: true,
+	claims({ items: [only, ...others], has }) {
+		if (!only?.exercise || others.length > 0 || !isLocomotion(only.exercise)) return false;
+		return has('bpm') || has('talk-test') || (!has('times') && (only.seconds ?? 0) >= LEAST);
+	},
+	read(said, parts) {
+		const seconds = said.seconds('min');
+		if (seconds === null) return { fault: 'steady cardio needs its minutes, as in steady 30 min' };
+		const band = said.take('bpm');
+		if (!band) said.take('talk-test');
+		const minutes = seconds / 60;
 		return {
 			format: 'steady-cardio',
 			minutes,
-			bpm: band ? { low: Number(band[1]), high: Number(band[2]) } : null,
+			bpm: band && { low: band.low, high: band.high },
 			parts: parts.map((part) => ({ ...part, target: { kind: 'seconds', seconds } }))
 		};
 	},

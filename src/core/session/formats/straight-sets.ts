@@ -1,6 +1,5 @@
 import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
 import type { Format } from './format';
-import { numberBefore, secondsAfter } from './grammar';
 
 /** The set goes on with less weight: `times` over, each with `percent` less than the one before. */
 export interface Drop {
@@ -128,34 +127,14 @@ export const straightSets: Format<StraightSets> = {
 		return `${plain} · ${times} of ${drop.percent} % on ${on}${loads}`;
 	},
 
-	headOf(line) {
-		const times = /^\s*(\d+(?:\.\d+)?)\s*(?:x|×|sets? of)\s*/i.exec(line);
-		// Names have no comma: what follows the first one are the numbers.
-		const tail = /,.*$/s.exec(line);
-		return {
-			head: `${times?.[1] ?? 1} x ${tail ? tail[0] : ''}`.toLowerCase(),
-			from: times ? times[0].length : 0,
-			to: tail ? tail.index : line.length
-		};
-	},
-	read(head, parts) {
-		const sets = numberBefore(head, /x|×|sets?/) ?? 1;
-		const found = /drop\s+(?:(\d+)\s*(?:x|×|times)\s*)?(\d+)\s*%(?:\s*on\s+(?:the\s+)?(last|every))?/.exec(
-			head
-		);
-		if (!found && /\bdrop\b/.test(head))
-			return { fault: 'a drop is written as drop 2 x 20% on last (or on every)' };
-		const drop: Drop | null = found && {
-			times: Number(found[1] ?? 1),
-			percent: Number(found[2]),
-			on: found[3] === 'every' ? 'every' : 'last'
-		};
+	read(said, parts) {
+		const drop = said.take('drop');
 		return {
 			format: 'straight-sets',
-			sets,
-			rest: secondsAfter(head, /rest/) ?? DEFAULT_REST,
+			sets: said.times() ?? 1,
+			rest: said.rest(null, 'between', 'after') ?? DEFAULT_REST,
 			parts,
-			...(drop && { drop })
+			...(drop && { drop: { times: drop.times, percent: drop.percent, on: drop.on } })
 		};
 	},
 

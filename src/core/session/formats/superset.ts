@@ -1,6 +1,6 @@
 import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
 import type { Format } from './format';
-import { numberBefore, roundsWords, secondsAfter } from './grammar';
+import { roundsWords } from './grammar';
 
 /** Two or three exercises back to back, a short rest inside, a longer one after the last. */
 export interface Superset extends BlockBase {
@@ -25,7 +25,7 @@ export const newSuperset = (
 export const superset: Format<Superset> = {
 	name: 'superset',
 	label: 'Superset',
-	keywords: ['superset', 'pair', 'tri-set'],
+	keywords: ['superset', 'super set', 'pair', 'tri-set'],
 	starter: '3 rounds, rest 30 inside, 90 after',
 	fields: [
 		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
@@ -72,13 +72,14 @@ export const superset: Format<Superset> = {
 	summary: (block) =>
 		`${block.parts.length === 3 ? 'tri-set · ' : ''}${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`,
 
-	read(head, parts) {
+	claims: ({ labelled, items }) => labelled && items.length <= 3,
+	read(said, parts) {
 		if (parts.length < 2) return { fault: 'a superset needs two or three exercises joined by +' };
 		return {
 			format: 'superset',
-			rounds: numberBefore(head, /rounds?|x|×|sets?/) ?? 3,
-			restInside: numberBefore(head, /s?\s*inside/) ?? secondsAfter(head, /inside/) ?? DEFAULTS.restInside,
-			restAfter: numberBefore(head, /s?\s*after/) ?? secondsAfter(head, /after/) ?? DEFAULTS.restAfter,
+			rounds: said.times() ?? 3,
+			restInside: said.rest('inside') ?? DEFAULTS.restInside,
+			restAfter: said.rest('after', 'between', null) ?? DEFAULTS.restAfter,
 			parts
 		};
 	},

@@ -85,7 +85,7 @@
 
 {#if typing}
 	<LineInput
-		line={formatLine(block)}
+		line={formatLine(block, shop())}
 		label="Type the block anew"
 		take="take"
 		{search}

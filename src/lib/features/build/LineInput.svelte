@@ -190,7 +190,7 @@
 			</details>
 		{:else if 'block' in read}
 			<p class="quiet">
-				{formatOf(read.block).label}, {read.block.role} · {formatLine(read.block).replace(
+				{formatOf(read.block).label}, {read.block.role} · {formatLine(read.block, shop()).replace(
 					/^(warm-up|cool-down): /,
 					''
 				)} →

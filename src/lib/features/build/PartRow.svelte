@@ -6,13 +6,17 @@
 	import { muchText } from '$core/analysis';
 	import {
 		amountOf,
-		PARTIALS,
-		saysHowMuch,
-		targetOf,
 		type Block,
+		effortText,
+		loadText,
 		type Part,
 		type PartialRule,
-		type Target
+		PARTIALS,
+		type Resistance,
+		RESISTANCES,
+		saysHowMuch,
+		type Target,
+		targetOf
 	} from '$core/session';
 	import Figure from '$lib/ui/Figure.svelte';
 	import { workshop } from './workshop';
@@ -56,6 +60,44 @@
 		tempoFault = tempo === 'fault';
 		if (tempo !== 'fault') onchange({ ...part, tempo }, 'tempo');
 	}
+	/** The part without fields that would say nothing, or contradict what was chosen. */
+	function without(...keys: (keyof Part)[]): Part {
+		const next = { ...part };
+		for (const key of keys) delete next[key];
+		return next;
+	}
+	function setAmount(amount: number) {
+		const target = { ...targetOf(part.target.kind, amount), ...(part.target.to && { to: part.target.to }) };
+		onchange({ ...part, target, ...(part.each && { each: [amount, ...part.each.slice(1)] }) }, 'amount');
+	}
+	function setUpper(to: number) {
+		const target = targetOf(part.target.kind, amountOf(part.target));
+		onchange({ ...part, target: Number.isFinite(to) ? { ...target, to } : target }, 'to');
+	}
+	function setEach(text: string) {
+		const each = text
+			.split(/[\s,/]+/)
+			.filter(Boolean)
+			.map(Number);
+		const target = targetOf(part.target.kind, each[0] ?? amountOf(part.target));
+		onchange(each.length > 1 ? { ...part, target, each } : { ...without('each'), target }, '');
+	}
+	const withKg = (kg: number | null): Part => ({
+		...(kg === null ? without('weights') : without('resistance')),
+		kg
+	});
+	const setWeights = (weights: number) =>
+		onchange(weights > 1 ? { ...part, weights } : without('weights'), '');
+	const setResistance = (name: string) =>
+		onchange(name ? { ...part, resistance: name as Resistance } : without('resistance'), '');
+	let effortFault = $state(false);
+	function setEffort(text: string) {
+		const found = /^\s*(\d+(?:\.5)?)\s*(?:[-–]\s*(\d+(?:\.5)?))?\s*$/.exec(text);
+		effortFault = text.trim() !== '' && !found;
+		if (effortFault) return;
+		const low = Number(found?.[1]);
+		onchange(found ? { ...part, effort: { low, high: Number(found[2] ?? low) } } : without('effort'), '');
+	}
 	function setOr(kind: string) {
 		const next: Part = { ...part };
 		delete next.or;
@@ -88,7 +130,7 @@
 		>
 		<b class="truncate" title={part.exercise}>{part.exercise}</b>
 		<span class="clock text-sm">{muchText(block, part)}</span>
-		<span class="clock text-sm">{part.kg === null ? '' : `${part.kg} kg`}</span>
+		<span class="clock text-sm">{[loadText(part), effortText(part)].filter(Boolean).join(' · ')}</span>
 		<span class={['quiet text-[13px]', !remark && 'truncate']}>
 			{#if remark}<b class="attention">{remark}</b>{:else}{[
 					part.tempo?.join('-'),
@@ -107,13 +149,28 @@
 						type="number"
 						class="input input-sm w-16"
 						value={amountOf(part.target)}
-						oninput={(event) =>
-							onchange(
-								{ ...part, target: targetOf(part.target.kind, event.currentTarget.valueAsNumber || 0) },
-								'amount'
-							)}
+						oninput={(event) => setAmount(event.currentTarget.valueAsNumber || 0)}
 					/></label
 				>
+				{#if part.each}
+					<label
+						><span class="quiet block text-[13px]">set by set</span><input
+							class="input input-sm clock w-28"
+							value={part.each.join('/')}
+							onchange={(event) => setEach(event.currentTarget.value)}
+						/></label
+					>
+				{:else}
+					<label
+						><span class="quiet block text-[13px]">up to</span><input
+							type="number"
+							class="input input-sm w-16"
+							placeholder="–"
+							value={part.target.to ?? ''}
+							oninput={(event) => setUpper(event.currentTarget.valueAsNumber)}
+						/></label
+					>
+				{/if}
 				<label
 					><span class="quiet block text-[13px]">counted in</span>
 					<select
@@ -123,7 +180,10 @@
 							onchange(
 								{
 									...part,
-									target: targetOf(event.currentTarget.value as Target['kind'], amountOf(part.target))
+									target: {
+										...targetOf(event.currentTarget.value as Target['kind'], amountOf(part.target)),
+										...(part.target.to && { to: part.target.to })
+									}
 								},
 								''
 							)}
@@ -175,9 +235,44 @@
 					value={part.kg}
 					oninput={(event) =>
 						onchange(
-							{ ...part, kg: event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber },
+							withKg(event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber),
 							'kg'
 						)}
+				/></label
+			>
+			{#if part.kg !== null}
+				<label
+					><span class="quiet block text-[13px]">weights</span>
+					<select
+						class="select select-sm w-16"
+						value={part.weights ?? 1}
+						onchange={(event) => setWeights(Number(event.currentTarget.value))}
+					>
+						{#each [1, 2, 3, 4] as n (n)}<option value={n}>{n}</option>{/each}
+					</select>
+				</label>
+			{:else}
+				<label
+					><span class="quiet block text-[13px]">band or feel</span>
+					<select
+						class="select select-sm w-28"
+						value={part.resistance ?? ''}
+						onchange={(event) => setResistance(event.currentTarget.value)}
+					>
+						<option value="">none</option>
+						{#each RESISTANCES as name (name)}<option value={name}>{name}</option>{/each}
+					</select>
+				</label>
+			{/if}
+			<label
+				><span class="quiet block text-[13px]">effort</span><input
+					class={['input input-sm clock w-16', effortFault && '!border-warning']}
+					placeholder="7-9"
+					value={part.effort
+						? `${part.effort.low}${part.effort.high > part.effort.low ? `-${part.effort.high}` : ''}`
+						: ''}
+					aria-invalid={effortFault}
+					onchange={(event) => setEffort(event.currentTarget.value)}
 				/></label
 			>
 			<label
@@ -204,6 +299,7 @@
 					>{begins ? 'Join the group before' : 'Begin a group here'}</button
 				>{/if}
 			<button type="button" class="btn btn-ghost btn-sm font-normal" onclick={onremove}>Remove</button>
+			{#if effortFault}<span class="field-fault">Effort goes from 0 to 10: 8, or 7-9</span>{/if}
 			{#if tempoFault}<span class="field-fault">A tempo is three or four numbers of seconds, as in 3-1-1</span
 				>{/if}
 		</div>

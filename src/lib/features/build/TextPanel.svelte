@@ -18,7 +18,7 @@
 	// svelte-ignore state_referenced_locally
 	const adding = pasted !== '';
 	// svelte-ignore state_referenced_locally
-	let text = $state(pasted || formatSessionText(session));
+	let text = $state(pasted || formatSessionText(session, shop()));
 	const read = $derived(parseSessionText(text, shop()));
 	const lines = $derived(text.split(/\r\n|\r|\n/));
 </script>

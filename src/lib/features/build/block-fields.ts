@@ -3,6 +3,7 @@ import {
 	formatNamed,
 	formatOf,
 	saysHowMuch,
+	startedAs,
 	targetOf,
 	type Block,
 	type Field,
@@ -37,7 +38,7 @@ export function freshBlock(
 ): Block | { fault: string } {
 	const parts = names.map((name) => freshPart(name, format, library));
 	const groups = formatNamed(format).picked === 'apart' ? parts.map((part) => [part]) : [parts];
-	const read = formatNamed(format).read(formatNamed(format).starter, parts, groups);
+	const read = startedAs(format, parts, groups, { library });
 	return 'fault' in read ? read : ({ ...read, role } as Block);
 }
 

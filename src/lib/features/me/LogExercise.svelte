@@ -8,23 +8,24 @@
 		/** Block and part, as the form names them: `0.1`. */
 		at: string;
 		unit: string;
-		perSide: boolean;
-		expected: number;
-		/** What may be done instead, in words; it counts as the whole. */
-		or?: string | null;
+		/** What was asked for, and with what, in words. */
+		asked: string;
+		load: string | null;
+		/** Set by set; of a range the lower end, from which on it counts as the whole. */
+		expected: number[];
 		amounts: number[];
 		kg: number | null;
 		loaded: boolean;
 	}
-	let { exercise, at, unit, perSide, expected, or = null, amounts, kg, loaded }: Props = $props();
+	let { exercise, at, unit, asked, load, expected, amounts, kg, loaded }: Props = $props();
 	type Way = 'planned' | 'other' | 'out';
 	// svelte-ignore state_referenced_locally
 	let done = $state(amounts.map(String));
 	// svelte-ignore state_referenced_locally
-	let load = $state(kg === null ? '' : String(kg));
+	let kilograms = $state(kg === null ? '' : String(kg));
 	// svelte-ignore state_referenced_locally
 	let way = $state<Way>(
-		amounts.every((amount) => amount === expected)
+		amounts.every((amount, i) => amount === expected[i])
 			? 'planned'
 			: amounts.every((amount) => amount === 0)
 				? 'out'
@@ -39,7 +40,7 @@
 
 	function choose(next: Way) {
 		way = next;
-		if (next !== 'other') done = amounts.map(() => (next === 'planned' ? String(expected) : '0'));
+		if (next !== 'other') done = amounts.map((_, i) => (next === 'planned' ? String(expected[i]) : '0'));
 	}
 	function change(i: number, by: number) {
 		done[i] = String(Math.max(0, (Number(done[i]) || 0) + by));
@@ -51,12 +52,7 @@
 	<div class="flex items-center justify-between gap-2">
 		<p class="min-w-0 leading-tight">
 			<b class="block">{exercise}</b>
-			<span class="quiet text-[15px]"
-				>{amounts.length > 1 ? `${amounts.length} × ` : ''}{expected}
-				{unit}{or ? ` or ${or}, either counts` : ''}{perSide ? ' per side' : ''}{kg === null
-					? ''
-					: `, ${kg} kg`}</span
-			>
+			<span class="quiet text-[15px]">{asked}{load ? `, ${load}` : ''}</span>
 		</p>
 		<div
 			class="border-base-300 flex shrink-0 overflow-hidden rounded border text-[15px]"
@@ -91,7 +87,7 @@
 						inputmode="decimal"
 						class={[
 							'input h-11 w-14 px-1 text-center text-[17px]',
-							Number(done[i]) < expected && 'border-warning'
+							Number(done[i]) < (expected[i] ?? 0) && 'border-warning'
 						]}
 						aria-label="Set {i + 1} of {exercise}, {unit}"
 						bind:value={done[i]}
@@ -109,13 +105,13 @@
 						name="kg.{at}"
 						inputmode="decimal"
 						class="input h-11 w-16 px-1 text-center text-[17px]"
-						bind:value={load}
+						bind:value={kilograms}
 						aria-label="Load of {exercise}, kg"
 					/> kg</label
 				>{/if}
 		</div>
 	{:else}
 		{#each done as amount, i (i)}<input type="hidden" name="set.{at}.{i + 1}" value={amount} />{/each}
-		{#if loaded}<input type="hidden" name="kg.{at}" value={load} />{/if}
+		{#if loaded}<input type="hidden" name="kg.{at}" value={kilograms} />{/if}
 	{/if}
 </fieldset>

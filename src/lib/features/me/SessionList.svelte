@@ -87,7 +87,7 @@
 						</div>
 						<div class="text-right">
 							{#if part.much}<b>{part.much}</b>{/if}
-							{#if part.kg !== null}<p class="quiet text-[15px]">{part.kg} kg</p>{/if}
+							{#if part.load}<p class="quiet text-[15px]">{part.load}</p>{/if}
 							{#if part.tempo}<p class="quiet clock text-[15px]" title="seconds down, pause, up, pause">
 									{part.tempo}
 								</p>{/if}

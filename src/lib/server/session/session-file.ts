@@ -17,7 +17,8 @@ export function sessionJson({ name, tags, body }: SessionFile): string {
 	return `${JSON.stringify({ kind: FILE_KIND, version: FILE_VERSION, name, ...(tags.length > 0 && { tags }), session: body }, null, '\t')}\n`;
 }
 
-export const sessionText = ({ name, body }: SessionFile): string => formatSessionText(body, name);
+export const sessionText = ({ name, body }: SessionFile, practice: Pick<Practice, 'library'>): string =>
+	formatSessionText(body, practice, name);
 
 export interface ReadFile {
 	name: string;
@@ -86,7 +87,7 @@ export function readSessionFile(
 	let read: Found;
 	if (/^\s*[{[]/.test(bare)) read = readJson(bare);
 	else {
-		const { name, session, faults } = parseSessionText(bare, practice);
+		const { name, session, faults } = parseSessionText(bare, practice, 'keep');
 		read = {
 			name: name ?? '',
 			tags: [],

@@ -35,10 +35,7 @@ function lasts({ lower, upper }: { lower: number; upper: number }): string {
 }
 
 /** What a part asks for, as far as its block does not say it: how much, how heavy, how slow. */
-const asks = (part: OutlinePart): string =>
-	[part.much, part.kg === null ? '' : `${part.kg} kg`, part.tempo === null ? '' : part.tempo]
-		.filter(Boolean)
-		.join(', ');
+const asks = (part: OutlinePart): string => [part.much, part.load, part.tempo].filter(Boolean).join(', ');
 
 function partRow(part: OutlinePart, sets: number | null, figures: Packet['figures']): TableCell[] {
 	const svg = figures.get(part.exercise);

@@ -38,7 +38,7 @@ export const actions: Actions = {
 				unknown: file.unknown,
 				preview: body && {
 					name: file.name,
-					lines: body.blocks.map(formatLine),
+					lines: body.blocks.map((block) => formatLine(block, practice)),
 					length: clockText(compileSession(body, practice).totals.duration)
 				}
 			};

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { amountOf, unitOf } from '$core/session/amount';
+	import { amountsText, effortText, loadText, unitOf } from '$core/session/amount';
+	import { askedOf } from '$core/session/prescription';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
 	import { dayAndTimeIn, percent } from '$lib/format';
@@ -99,11 +100,18 @@
 						exercise={exercise.exercise}
 						at="{exercise.block}.{exercise.part}"
 						unit={unitOf(exercise.target)}
-						perSide={exercise.perSide}
-						expected={amountOf(exercise.target)}
-						or={exercise.or ? `${amountOf(exercise.or)} ${unitOf(exercise.or)}` : null}
+						asked={[
+							exercise.sets > 1 ? `${exercise.sets} ×` : '',
+							amountsText(exercise.target, exercise.each),
+							exercise.or ? `or ${amountsText(exercise.or)}, either counts` : '',
+							exercise.perSide ? 'per side' : ''
+						]
+							.filter(Boolean)
+							.join(' ')}
+						load={[loadText(exercise), effortText(exercise)].filter(Boolean).join(', ') || null}
+						expected={Array.from({ length: exercise.sets }, (_, i) => askedOf(exercise, i + 1))}
 						amounts={Array.from({ length: exercise.sets }, (_, i) =>
-							amount(exercise.block, exercise.part, i + 1, amountOf(exercise.target))
+							amount(exercise.block, exercise.part, i + 1, askedOf(exercise, i + 1))
 						)}
 						kg={kg(exercise.block, exercise.part, exercise.kg)}
 						loaded={exercise.kg !== null}

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { practiceOf } from '$lib/server/practice/practice';
 import { orError } from '$lib/server/web/http';
 import { sessionJson, sessionText } from '$lib/server/session/session-file';
 import { sessionOf } from '$lib/server/session/sessions';
@@ -11,8 +12,10 @@ export const GET: RequestHandler = async (event) => {
 	const { params, locals } = event;
 	const { coachId } = await ownChallenge(event);
 	const session = await orError(sessionOf(locals.app.db, coachId, params.session));
+	const practice = await practiceOf(locals.app.db, coachId);
 	if (params.kind === 'json')
 		return download(sessionJson(session), `${session.name}.json`, 'application/json');
-	if (params.kind === 'txt') return download(sessionText(session), `${session.name}.txt`, 'text/plain');
+	if (params.kind === 'txt')
+		return download(sessionText(session, practice), `${session.name}.txt`, 'text/plain');
 	error(404, 'There is no such file.');
 };

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
 import {
 	addBlock,
+	addSession,
 	canJoin,
 	duplicateBlock,
 	insertBlock,
@@ -125,4 +126,26 @@ it('no edit of a sound session makes its repeats unsound', () => {
 		}),
 		{ numRuns: runs(200) }
 	);
+});
+
+describe('addSession', () => {
+	const more = session('note: slowly\nrepeat 2 times, rest 30:\n3 x 10 curl\nend repeat\nrecovery: walk');
+	it('keeps what is repeated, and what goes with it', () => {
+		const both = addSession(session('note: warm first\n3 x 10 squat'), more);
+		expect(both.blocks.map(lineOf)).toEqual(['3 x 10 reps Squat, rest 60', '3 x 10 reps Curl, rest 60']);
+		expect(both).toMatchObject({
+			repeats: [{ from: 1, to: 1, times: 2, rest: 30 }],
+			note: 'warm first\nslowly',
+			recovery: ['walk']
+		});
+	});
+
+	it('puts blocks to those of their role', () => {
+		const both = addSession(
+			session('3 x 10 squat\ncool-down: 30 s calf stretch'),
+			session('warm-up: 1 x 10 squat\n3 x 10 curl')
+		);
+		expect(both.blocks.map(({ role }) => role)).toEqual(['warm-up', 'main', 'main', 'cool-down']);
+		expect(both).not.toHaveProperty('note');
+	});
 });

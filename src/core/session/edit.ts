@@ -53,6 +53,31 @@ export function addBlock(session: Session, block: Block): Session {
 	return insertBlock(session, at < 0 ? session.blocks.length : at, block);
 }
 
+/**
+ * A session with all of another one added: its blocks by their role, or as they stand where some of them are repeated,
+ * and what goes with them.
+ */
+export function addSession(session: Session, more: Session): Session {
+	const at = session.blocks.length;
+	const repeats = more.repeats?.map((repeat) => ({ ...repeat, from: repeat.from + at, to: repeat.to + at }));
+	const next = repeats
+		? {
+				...session,
+				blocks: [...session.blocks, ...more.blocks],
+				repeats: [...(session.repeats ?? []), ...repeats]
+			}
+		: more.blocks.reduce(addBlock, session);
+	const note = [session.note, more.note].filter(Boolean).join('\n');
+	const links = [...(session.links ?? []), ...(more.links ?? [])];
+	const recovery = [...(session.recovery ?? []), ...(more.recovery ?? [])];
+	return {
+		...next,
+		...(note && { note }),
+		...(links.length > 0 && { links }),
+		...(recovery.length > 0 && { recovery })
+	};
+}
+
 export function removeBlock(session: Session, at: number): Session {
 	return assembled(
 		session,

@@ -13,6 +13,7 @@ export { blockSeconds, compileSession, type Timeline, type Totals } from './comp
 export type { Cue, CueKind } from './cues';
 export {
 	addBlock,
+	addSession,
 	canJoin,
 	duplicateBlock,
 	insertBlock,

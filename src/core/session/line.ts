@@ -7,7 +7,7 @@ import type { Practice } from '../practice';
 import { amountsText, effortText, loadText } from './amount';
 import { blockFaults } from './faults';
 import { formatOf, saysHowMuch, type Block } from './formats';
-import type { Part } from './parts';
+import { LIMITS, type Part } from './parts';
 import { readLine, type LineFault, type UnknownNames } from './typed/read-line';
 
 export type ParsedLine = { block: Block; notes: string[] } | { faults: LineFault[] };
@@ -20,6 +20,10 @@ export type ParsedLine = { block: Block; notes: string[] } | { faults: LineFault
  */
 export function parseLine(line: string, practice: Practice, unknown: UnknownNames = 'ask'): ParsedLine {
 	if (!line.trim()) return { faults: [{ from: 0, to: 1, message: 'nothing typed yet' }] };
+	if (line.length > LIMITS.line) {
+		const message = `a line has at most ${LIMITS.line.toLocaleString('en')} letters, this one ${line.length.toLocaleString('en')}`;
+		return { faults: [{ from: 0, to: line.length, message }] };
+	}
 	const read = readLine(line, practice, unknown);
 	if ('faults' in read) return read;
 	const wrong = blockFaults(read.block, '', practice);

@@ -92,6 +92,8 @@ export const LIMITS = {
 	minutes: 120,
 	tempoPhase: 20,
 	nameLength: 80,
+	/** Letters of a typed line. */
+	line: 2000,
 	repeats: 20,
 	/** Of everything that is repeated, so that times by times does not run away. */
 	passes: 20,

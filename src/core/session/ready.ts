@@ -1,4 +1,4 @@
-import { needWords, type Item } from '../exercise';
+import { needWords, type Item, type Need } from '../exercise';
 import type { Practice } from '../practice';
 import type { Session } from './model';
 
@@ -12,13 +12,18 @@ export interface ReadyItem {
 	perLoad: number[];
 }
 
+const HELD: Need = { item: 'dumbbell', count: 1 };
 const LOADED: readonly Item[] = ['dumbbell', 'light dumbbell', 'loaded backpack', 'water bottle'];
 
 /** What a session needs, each thing once, by name; water apart. */
 export function equipmentOf(session: Session, { library }: Pick<Practice, 'library'>): ReadyItem[] {
 	const found = new Map<Item, { count: number; loads: Map<number, number> }>();
 	for (const part of session.blocks.flatMap((block) => block.parts)) {
-		for (const { item, count } of library.find(part.exercise)?.equipment ?? []) {
+		const known = library.find(part.exercise);
+		const needs = known?.equipment ?? [];
+		// A load on an exercise that needs none by itself is held in the hands.
+		const held = known && part.kg !== null && !needs.some(({ item }) => LOADED.includes(item));
+		for (const { item, count } of held ? [...needs, HELD] : needs) {
 			const seen = found.get(item) ?? { count: 0, loads: new Map<number, number>() };
 			seen.count = Math.max(seen.count, count, LOADED.includes(item) ? (part.weights ?? 1) : 1);
 			if (part.kg !== null && LOADED.includes(item))

@@ -35,7 +35,6 @@ describe('parseSessionText', () => {
 
 	it.each([
 		['3 x nothing', 1, '“nothing” is not an exercise'],
-		['Ridge load\n3 x 10 squat', 1, 'write session: Ridge load'],
 		['# remark\n\n3 x', 3, 'name of an exercise is missing'],
 		['end repeat', 1, 'no repeat is open'],
 		['repeat 2 times:\n3 x 10 squat', 1, 'not closed'],

@@ -9,6 +9,7 @@ import { formatLine, parseLine } from './line';
 import type { Link, Repeat, Session } from './model';
 import { LIMITS, type Setup } from './parts';
 import { repeatAround } from './repeats';
+import { logicalLines, placeOf, type LogicalLine, type Written } from './typed/logical-lines';
 import type { LineFault, UnknownNames } from './typed/read-line';
 
 export interface TextFault extends LineFault {
@@ -26,6 +27,8 @@ export interface ParsedText {
 
 /** Faults beyond this many are counted, not listed. */
 const MOST_FAULTS = 50;
+/** Lines that are looked at; what a session can hold fits in a fraction of it. */
+const MOST_LINES = 400;
 
 class SessionReader {
 	name: string | null = null;
@@ -54,19 +57,29 @@ class SessionReader {
 		});
 	}
 
-	line(text: string, line: number): void {
-		const trimmed = text.trim();
-		if (!trimmed || trimmed.startsWith('#')) return;
+	take(written: Written): void {
+		if (written.kind === 'block') return this.block(written);
+		const { line, text } = written;
+		if (written.kind === 'other') return this.line(text, line);
+		if (written.kind === 'name') {
+			this.name = written.name;
+			this.notes.push({ line, message: `“${written.name}” is taken as the name of the session.` });
+			return;
+		}
+		this.fault(line, text, 'a second day begins here: one session at a time, please');
+	}
+
+	private line(text: string, line: number): void {
 		const [, word, rest] = /^\s*([a-z]+)\b[^:]*:\s*(.*)$/i.exec(text) ?? [];
 		const keyword = word?.toLowerCase();
 		if (keyword === 'session') this.name = rest?.trim() ?? '';
-		else if (keyword === 'note') this.noteLines.push(rest?.trimEnd() ?? '');
+		else if (keyword === 'note' || keyword === 'notes') this.noteLines.push(rest?.trimEnd() ?? '');
 		else if (keyword === 'recovery') this.recovery.push(rest?.trim() ?? '');
 		else if (keyword === 'link') this.link(text, rest ?? '', line);
 		else if (keyword === 'setup') this.setUp(text, rest ?? '', line);
-		else if (/^repeat\b/i.test(trimmed)) this.beginRepeat(text, line);
-		else if (/^end\s+repeat\b/i.test(trimmed)) this.endRepeat(text, line);
-		else this.block(text, line);
+		else if (/^\s*repeat\b/i.test(text)) this.beginRepeat(text, line);
+		else if (/^\s*end\s+repeat\b/i.test(text)) this.endRepeat(text, line);
+		else this.block({ text, pieces: [{ line, from: 0, at: 0, text }], role: null });
 	}
 
 	private link(text: string, rest: string, line: number): void {
@@ -107,17 +120,25 @@ class SessionReader {
 		this.open = null;
 	}
 
-	private block(text: string, line: number): void {
-		const read = parseLine(text, this.practice, this.unknown);
+	private block(logical: LogicalLine): void {
+		const read = parseLine(logical.text, this.practice, this.unknown);
+		const [{ line } = { line: 1 }] = logical.pieces;
 		if ('faults' in read) {
-			// People put the name on top as it is.
-			const title = this.name === null && this.blocks.length === 0 && !/\d/.test(text);
-			const hint = title ? `; if it is the name, write session: ${text.trim()}` : '';
-			return read.faults.forEach((fault) => this.fault(line, text, fault.message + hint, fault));
+			for (const fault of read.faults)
+				this.faults.push({ ...fault, ...placeOf(logical, fault.from, fault.to) });
+			return;
 		}
 		this.notes.push(...read.notes.map((message) => ({ line, message })));
-		this.blocks.push(this.setup ? { ...read.block, setup: this.setup } : read.block);
+		const block: Block =
+			logical.role && read.block.role === 'main' ? { ...read.block, role: logical.role } : read.block;
+		this.blocks.push(this.setup ? { ...block, setup: this.setup } : block);
 		this.setup = null;
+	}
+
+	/** Says that what comes from a line on was not looked at. */
+	stop(line: number, lines: readonly string[], why: string): void {
+		const message = `${why}: ${lines.length - line + 1} lines from here were not read`;
+		this.faults.push({ line, from: 0, to: lines[line - 1]?.length ?? 1, message });
 	}
 
 	result(lastLine: number): ParsedText {
@@ -145,23 +166,25 @@ export function parseSessionText(
 ): ParsedText {
 	const reader = new SessionReader(practice, unknown);
 	const lines = text.split(/\r\n|\r|\n/);
-	for (const [i, line] of lines.entries()) {
-		const left = lines.length - i;
-		if (reader.faults.length >= MOST_FAULTS || (reader.blocks.length >= LIMITS.blocks && line.trim())) {
+	const most = lines.slice(0, MOST_LINES);
+	for (const written of logicalLines(most, practice)) {
+		const at = written.kind === 'block' ? (written.pieces[0]?.line ?? 1) : written.line;
+		if (reader.faults.length >= MOST_FAULTS || reader.blocks.length >= LIMITS.blocks) {
 			const why =
 				reader.blocks.length >= LIMITS.blocks
 					? `a session has at most ${LIMITS.blocks} blocks`
 					: `${MOST_FAULTS} faults are enough to go on with`;
-			reader.faults.push({
-				line: i + 1,
-				from: 0,
-				to: line.length,
-				message: `${why}: ${left} lines from here were not read`
-			});
+			reader.stop(at, lines, why);
 			break;
 		}
-		reader.line(line, i + 1);
+		reader.take(written);
 	}
+	if (
+		most.length < lines.length &&
+		reader.faults.length < MOST_FAULTS &&
+		reader.blocks.length < LIMITS.blocks
+	)
+		reader.stop(MOST_LINES + 1, lines, `a session has at most ${MOST_LINES} lines`);
 	return reader.result(lines.length);
 }
 

@@ -403,7 +403,7 @@ class LineReader {
 			this.faultOfAll('the name of an exercise is missing here');
 			return null;
 		}
-		if (this.timesOfItems > 1 && this.items.length > 1) {
+		if (this.timesOfItems > 1 && this.items.length > 1 && !this.sameTimes()) {
 			this.faultOfAll('exercises with sets of their own stand on a line of their own each');
 			return null;
 		}
@@ -449,6 +449,15 @@ class LineReader {
 		if (saidOf.length > 1) for (const own of saidOf) this.leftovers(own);
 		else if (only) this.leftovers(only);
 		return 'fault' in block || this.faults.length > 0 ? null : ({ ...block, role } as Block);
+	}
+
+	/** A1 and A2 with as many sets each are done in turns: what is said of each is said of all, once. */
+	private sameTimes(): boolean {
+		if (!this.items.every(({ labelled }) => labelled)) return false;
+		const times = this.block.filter((phrase) => phrase.kind === 'times');
+		if (times.some(({ count }) => count !== times[0]?.count)) return false;
+		for (const again of times.slice(1)) this.block.splice(this.block.indexOf(again), 1);
+		return true;
 	}
 
 	/** A time after the amount of an exercise is the rest, where none is said otherwise. */

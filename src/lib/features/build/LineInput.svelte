@@ -2,6 +2,7 @@
 	import CornerDownLeft from '@lucide/svelte/icons/corner-down-left';
 	import { clockText, compileSession, formatLine, formatOf, parseLine, type Block } from '$core/session';
 	import type { ExerciseSearch } from '$lib/features/build/exercise-search';
+	import Asked from './Asked.svelte';
 	import { workshop } from './workshop';
 	import { completed, fragmentAt } from './completion';
 
@@ -22,7 +23,7 @@
 		ontake,
 		line = '',
 		label = 'Type a block',
-		take = 'add',
+		take: takeLabel = 'add',
 		oncancel,
 		onpastelines,
 		search
@@ -45,19 +46,26 @@
 	});
 
 	const EXAMPLES = [
-		'3 x 10 goblet squat 3-1-1 @ 12 kg, rest 90',
+		'goblet squat 3x10 @ 12 kg, rest 90',
+		'3 sets of 8-12 push-ups 3-1-1, RPE 7-8',
+		'split squat 12, 10, 8 each leg @ 2 x 8 kg',
+		'band row 3x15 red band, 60 s',
+		'3 rounds: 10 swings @ 12 kg, 8 push-ups, 30 s plank',
 		'3 x 10 curl @ 10 kg, drop 2 x 20% on last, rest 60',
 		'superset 3 rounds, rest 30 inside, 90 after: 10 push-up + 8 per side one-arm row @ 12 kg',
-		'circuit 4 rounds 30/15, 45 between: squat + bird dog per side + fast feet',
-		'emom 12 min: 10 swing @ 12 kg / 8 push-up / 6 per side step-up',
-		'for time 3 rounds, limit 12 min: 15 squat + 10 push-up + 40 m suitcase carry @ 16 kg',
-		'amrap 10 min: 10 squat + 8 push-up + 6 per side reverse lunge',
+		'30 on 15 off x 4, 45 between: squats, bird dog per side, fast feet',
+		'tabata mountain climbers / squats',
+		'EMOM 12: 10 swings @ 12 kg / 8 push-ups / 6 step-ups each leg',
+		'E2MOM x 5: 10 goblet squats @ 16 kg, 8 push-ups',
+		'for time, cap 12 min: 21-15-9 thrusters, push-ups',
+		'AMRAP 10: 10 squat + 8 push-up + 6 per side reverse lunge',
 		'stations 1 round, 180 s each, 20 change, 12 people: 10 squat + 30 s plank / 8 push-up + 30 s wall sit',
 		'steady 30 min at 145-155 bpm: brisk walk',
 		'hiit 8 x 30/60: hill run + easy walk',
 		'12 1¼ push-up',
 		'3 x 10 or 40 s squat, rest 60',
-		'cool-down: holds, rest 5: 30 s per side calf stretch + 30 s child rest'
+		'warm up: 2 min march, 10 arm circles, 10 squats',
+		'cool down: 30 s calf stretch each side, 30 s child rest'
 	];
 
 	function submit() {
@@ -65,6 +73,13 @@
 		ontake(read.block);
 		text = '';
 		closed = true;
+	}
+	/** Takes over what was offered; the caret goes on at the end of the line. */
+	function take(next: string) {
+		text = next;
+		caret = next.length;
+		closed = true;
+		queueMicrotask(() => input?.focus());
 	}
 	function complete(name: string) {
 		if (!fragment) return;
@@ -139,7 +154,8 @@
 			type="button"
 			class="btn btn-sm btn-outline"
 			onclick={submit}
-			disabled={!read || !('block' in read)}><CornerDownLeft size={14} aria-hidden="true" /> {take}</button
+			disabled={!read || !('block' in read)}
+			><CornerDownLeft size={14} aria-hidden="true" /> {takeLabel}</button
 		>
 		{#if oncancel}<button type="button" class="btn btn-sm btn-ghost" onclick={oncancel}>Leave it</button>{/if}
 	</div>
@@ -201,15 +217,7 @@
 			{#each read.notes as note (note)}<p class="attention">{note}</p>{/each}
 		{:else}
 			{#each read.faults as fault (fault.from + fault.message)}
-				<p class="overflow-hidden">
-					<span class="clock whitespace-pre-wrap"
-						>{text.slice(0, fault.from)}<mark
-							class="decoration-warning bg-transparent underline decoration-wavy underline-offset-4"
-							style="color:inherit">{text.slice(fault.from, fault.to) || ' '}</mark
-						>{text.slice(fault.to)}</span
-					>
-				</p>
-				<p class="field-fault">{fault.message}</p>
+				<Asked line={text} {fault} ontake={take} />
 			{/each}
 		{/if}
 	</div>

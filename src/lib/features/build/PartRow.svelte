@@ -130,9 +130,10 @@
 		>
 		<b class="truncate" title={part.exercise}>{part.exercise}</b>
 		<span class="clock text-sm">{muchText(block, part)}</span>
-		<span class="clock text-sm">{[loadText(part), effortText(part)].filter(Boolean).join(' · ')}</span>
+		<span class="clock text-sm">{loadText(part) ?? ''}</span>
 		<span class={['quiet text-[13px]', !remark && 'truncate']}>
 			{#if remark}<b class="attention">{remark}</b>{:else}{[
+					effortText(part),
 					part.tempo?.join('-'),
 					known ? cuesFor(known, shop().house)[0] : 'not in the library',
 					easier ? `easier: ${easier}` : null

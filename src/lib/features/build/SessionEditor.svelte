@@ -11,6 +11,7 @@
 	} from '$core/substitution';
 	import {
 		addBlock,
+		addSession,
 		compileSession,
 		haveReady,
 		sessionFaults,
@@ -85,8 +86,9 @@
 	const shown = $derived(scaled?.session ?? draft);
 	const shownTimeline = $derived(scaled ? compileSession(shown, shop()) : timeline);
 
-	function takeText(read: Session, add: boolean) {
-		editor.change(add ? read.blocks.reduce(addBlock, draft) : read);
+	function takeText(read: Session, add: boolean, name: string | null) {
+		editor.change(add ? addSession(draft, read) : read);
+		if (name && !editor.name.trim()) editor.rename(name);
 		panel = null;
 		pasted = '';
 	}

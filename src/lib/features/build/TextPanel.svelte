@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { formatSessionText, parseSessionText, type Session } from '$core/session';
+	import Asked from './Asked.svelte';
+	import { counted } from '$lib/format';
 	import { workshop } from './workshop';
 
 	/** The whole session as text: to read, to copy, to paste over. Faults are named with their line. */
@@ -11,7 +13,7 @@
 	}: {
 		session: Session;
 		pasted?: string;
-		ontake: (session: Session, add: boolean) => void;
+		ontake: (session: Session, add: boolean, name: string | null) => void;
 		onclose: () => void;
 	} = $props();
 	const shop = workshop();
@@ -27,15 +29,16 @@
 	<div class="mb-2 flex flex-wrap items-center gap-3">
 		<h2 id="text">{adding ? 'Pasted lines' : 'As text'}</h2>
 		<span class="quiet text-sm"
-			>one block a line; note:, link:, setup 20 s:, repeat 3 times, rest 30: … end repeat, recovery:</span
+			>one block a line, or as you would write it down: headings, bullets, A1 A2; also note:, link:, setup 20
+			s:, repeat 3 times, rest 30: … end repeat, recovery:</span
 		>
 		<span class="ml-auto flex gap-2">
 			<button
 				type="button"
 				class="btn btn-sm btn-primary"
 				disabled={read.faults.length > 0 || read.session.blocks.length === 0}
-				onclick={() => ontake(read.session, adding)}
-				>{adding ? `Add ${read.session.blocks.length} blocks` : 'Take this text'}</button
+				onclick={() => ontake(read.session, adding, read.name)}
+				>{adding ? `Add ${counted(read.session.blocks.length, 'block')}` : 'Use this text'}</button
 			>
 			<button type="button" class="btn btn-ghost btn-sm font-normal" onclick={onclose}>Close</button>
 		</span>
@@ -52,13 +55,7 @@
 			{@const line = lines[fault.line - 1] ?? ''}
 			<li class="mb-1">
 				<span class="quiet">line {fault.line}</span>
-				<span class="clock text-[13px]"
-					>{line.slice(0, fault.from).slice(-40)}<mark
-						class="decoration-warning bg-transparent underline decoration-wavy underline-offset-4"
-						style="color:inherit">{line.slice(fault.from, fault.to).slice(0, 80) || ' '}</mark
-					>{line.slice(fault.to, fault.to + 40)}</span
-				>
-				<span class="field-fault block">{fault.message}</span>
+				<Asked {line} {fault} ontake={(next) => (text = lines.with(fault.line - 1, next).join('\n'))} />
 			</li>
 		{/each}
 		{#each read.notes as note (`${note.line}${note.message}`)}<li class="attention">

@@ -15,10 +15,11 @@ const LEAD =
 export function fragmentAt(line: string, caret: number): Fragment | null {
 	let start = caret;
 	while (start > 0 && !ENDS.test(line[start - 1] ?? '')) start--;
-	// After @ comes a load, after a comma come the numbers of the block.
-	if (/[@,]/.test(line[start - 1] ?? '')) return null;
+	// After @ comes a load; after a comma the numbers of the block, or the next exercise with its own first.
+	if (line[start - 1] === '@') return null;
 	const piece = line.slice(start, caret);
 	const lead = LEAD.exec(piece)?.[0].length ?? 0;
+	if (line[start - 1] === ',' && !/\d/.test(piece.slice(0, lead))) return null;
 	const name = piece.slice(lead);
 	if (!/^[a-z]/i.test(name) || /\d/.test(name)) return null;
 	return { from: start + lead, to: caret, name: name.trim() };

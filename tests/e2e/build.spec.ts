@@ -165,18 +165,61 @@ test('fields say what lines say: load, tempo, choice, partial, drop, set-up, min
 	await page
 		.getByLabel('The session as text')
 		.fill('amrap 12 min: 10 squat\nsteady 20 min, talk test: brisk walk');
-	await page.getByRole('button', { name: 'Take this text' }).click();
+	await page.getByRole('button', { name: 'Use this text' }).click();
 	await page.getByRole('button', { name: 'Edit' }).first().click();
 	await page.getByLabel('length, min:s').fill('10:30');
 	await page.getByLabel('length, min:s').blur();
 	await page.getByRole('button', { name: 'Edit' }).first().click();
-	await page.getByLabel('effort').selectOption('by heart rate');
+	await page.getByRole('combobox', { name: /^effort/ }).selectOption('by heart rate');
 	await page.getByLabel('from, bpm').fill('160');
 	await expect(page.getByText('lies under the upper one').first()).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Save session' })).toBeDisabled();
 	await page.getByLabel('to, bpm').fill('170');
 	// 10:30 + 30 s way + 20 min
 	await expect(total(page)).toHaveText('31:00');
+});
+
+test('what is not clear is asked, and one press answers it', async ({ page }) => {
+	await newSession(page, 'As typed', []);
+	const line = page.getByLabel('Type a block');
+	await line.fill('goblet sqaut 3x8-12 @ 12, RPE 7-8');
+	await expect(page.getByText('did you mean Goblet squat?')).toBeVisible();
+	await page.getByRole('button', { name: 'Goblet squat', exact: true }).click();
+	await page.getByRole('button', { name: '@ 12 kg', exact: true }).click();
+	await expect(line).toHaveValue('Goblet squat 3x8-12 @ 12 kg, RPE 7-8');
+	await line.press('Enter');
+	await expect(page.getByText('8-12 reps')).toBeVisible();
+	await line.fill('rows 3x10');
+	await page.getByRole('button', { name: 'Band row', exact: true }).click();
+	await line.press('Enter');
+	await line.fill('3 x 8 sled drag');
+	await page.getByRole('button', { name: /as an exercise of my own/ }).click();
+	await line.press('Enter');
+	await page.getByRole('button', { name: 'As text' }).click();
+	await expect(page.getByLabel('The session as text')).toHaveValue(
+		'3 x 8-12 reps Goblet squat @ 12 kg effort 7-8, rest 60\n3 x 10 reps Band row, rest 60\n3 x 8 reps "sled drag", rest 60\n'
+	);
+});
+
+test('a session pasted as it was written down gives its blocks and its name', async ({ page }) => {
+	await newSession(page, '', []);
+	await page.getByRole('button', { name: 'As text' }).click();
+	await page
+		.getByLabel('The session as text')
+		.fill(
+			'Hut legs\n\nWarm-up\n- 2 min march\n\nMain\nA1 Goblet squat 3x10 @ 12kg\nA2 Push-ups 3x8\nRest 75 s\n\n3 rounds:\n- 10 swings\n- 8 flurbs'
+		);
+	const fault = page.getByRole('listitem').filter({ hasText: 'line 13' });
+	await expect(fault).toContainText('is not an exercise of your library');
+	await page.getByLabel('The session as text').press('ControlOrMeta+End');
+	await page.keyboard.press('Backspace');
+	for (let i = 0; i < 5; i++) await page.keyboard.press('Backspace');
+	await page.keyboard.type('curls');
+	await expect(page.getByText('“Hut legs” is taken as the name of the session.')).toBeVisible();
+	await page.getByRole('button', { name: 'Use this text' }).click();
+	await expect(page.getByLabel('Name of the session')).toHaveValue('Hut legs');
+	for (const title of ['Warm-up', 'Superset', 'Rounds'])
+		await expect(page.getByText(title, { exact: true }).first()).toBeVisible();
 });
 
 test('wrong numbers are named, keep what was typed, and cannot be saved', async ({ page }) => {

@@ -65,6 +65,7 @@ export { askedOf, prescriptionOf, type PrescribedExercise } from './prescription
 export { equipmentOf, haveReady } from './ready';
 export { workOnOneSide } from './rep-time';
 export { passesOf, repeatAround } from './repeats';
-export { startedAs, type LineFault, type Offer } from './typed/read-line';
+export type { LineFault } from './typed/asked';
+export { startedAs } from './typed/read-line';
 export { formatSessionText, parseSessionText } from './text';
 export type { Segment } from './timeline';

@@ -8,7 +8,9 @@ import { amountsText, effortText, loadText } from './amount';
 import { blockFaults } from './faults';
 import { formatOf, saysHowMuch, type Block } from './formats';
 import { LIMITS, type Part } from './parts';
-import { readLine, type LineFault, type UnknownNames } from './typed/read-line';
+import type { LineFault } from './typed/asked';
+import type { UnknownNames } from './typed/exercise-of';
+import { readLine } from './typed/read-line';
 
 export type ParsedLine = { block: Block; notes: string[] } | { faults: LineFault[] };
 

@@ -10,7 +10,8 @@ import type { Link, Repeat, Session } from './model';
 import { LIMITS, type Setup } from './parts';
 import { repeatAround } from './repeats';
 import { logicalLines, placeOf, type LogicalLine, type Written } from './typed/logical-lines';
-import type { LineFault, UnknownNames } from './typed/read-line';
+import type { LineFault } from './typed/asked';
+import type { UnknownNames } from './typed/exercise-of';
 
 export interface TextFault extends LineFault {
 	/** From 1. */

@@ -2,103 +2,22 @@
  * From phrases to a block: which of them is said of which exercise, which of the whole, and which format they make.
  * Whatever nobody has a use for is named as not understood, where it stands.
  */
-import { nameIndex, type Exercise, type NameIndex } from '../../exercise';
+import type { Exercise } from '../../exercise';
 import type { Practice } from '../../practice';
 import { targetOf } from '../amount';
 import { formatNamed, formatNames, saysHowMuch, PLAIN_FORMAT, type Block, type FormatName } from '../formats';
 import type { Part, Role, Target } from '../parts';
+import { Asked, DROP, quote, type LineFault } from './asked';
+import { Dealt, PER_PART, type Item } from './deal';
+import { exerciseOf, type NamedExercise, type UnknownNames } from './exercise-of';
 import { phrasesOf, type Phrase, type PhraseKind } from './phrase';
 import { Said } from './said';
 
-/** What could stand in place of a stretch that was not understood. */
-export interface Offer {
-	label: string;
-	text: string;
-}
-
-/** A stretch of the line that was not understood, from and to in characters. */
-export interface LineFault {
-	from: number;
-	to: number;
-	message: string;
-	offers?: Offer[];
-}
-
-/** What becomes of a name that nobody knows: it is asked about at once, or kept for whoever asks later. */
-export type UnknownNames = 'ask' | 'keep';
-
-/** A name as typed: phrases side by side, of which one at most is known. */
-type Run = Phrase<'name' | 'word' | 'quoted'>[];
-interface Item {
-	run: Run;
-	phrases: Phrase[];
-	/** What stands before it: exercises parted by a stroke or a new line are in groups of their own. */
-	apart: boolean;
-	labelled: boolean;
-}
-
-/** What is said of the whole block wherever it stands. */
-const OF_BLOCK: ReadonlySet<PhraseKind> = new Set([
-	'keyword',
-	'times',
-	'slot',
-	'rest',
-	'last-rest',
-	'limit',
-	'every',
-	'people',
-	'change',
-	'drop',
-	'bpm',
-	'talk-test'
-]);
-/** What is said of each exercise; before all of them it holds for all. */
-const PER_PART: ReadonlySet<PhraseKind> = new Set([
-	'amount',
-	'side',
-	'tempo',
-	'partial',
-	'effort',
-	'load',
-	'resistance'
-]);
-/** What parts and orders, and says nothing by itself. */
-const STRUCTURE: ReadonlySet<PhraseKind> = new Set(['label', 'sign', 'colon', 'filler', 'role']);
-const MARKERS: ReadonlySet<PhraseKind> = new Set(['keyword', 'every', 'limit']);
-const NAMES: ReadonlySet<PhraseKind> = new Set(['name', 'word', 'quoted']);
-/** Letters of a stretch that are repeated in a message. */
-const QUOTED_LETTERS = 60;
-
-const DROP = 'a drop is written as drop 2 x 20% on last (or on every)';
-
-const isRun = (phrase: Phrase): phrase is Run[number] => NAMES.has(phrase.kind);
-const quote = (text: string): string =>
-	`“${text.length > QUOTED_LETTERS ? `${text.slice(0, QUOTED_LETTERS)}…` : text}”`;
-
-/** Side by side phrases that may be a name; a second known name begins a run of its own. */
-function runsOf(phrases: readonly Phrase[]): { run: Run; at: number }[] {
-	const runs: { run: Run; at: number }[] = [];
-	phrases.forEach((phrase, i) => {
-		if (!isRun(phrase)) return;
-		const last = runs.at(-1);
-		const beside = last && last.at + last.run.length === i;
-		const known = phrase.kind !== 'word' && last?.run.some(({ kind }) => kind !== 'word');
-		if (beside && !known) last.run.push(phrase);
-		else runs.push({ run: [phrase], at: i });
-	});
-	return runs;
-}
-
 class LineReader {
-	readonly faults: LineFault[] = [];
+	readonly asked: Asked;
 	readonly notes: string[] = [];
-	private readonly names: NameIndex;
-	private readonly block: Phrase[] = [];
-	/** Said before any exercise. */
-	private readonly head: Phrase[] = [];
-	private readonly items: Item[] = [];
-	/** How often is said of single exercises: of how many. */
-	private timesOfItems = 0;
+	private readonly dealt: Dealt;
+	private readonly phrases: Phrase[];
 	/** Where in the line what a part says of itself stands, by its path within the block. */
 	readonly places = new Map<string, { from: number; to: number }>();
 
@@ -107,184 +26,15 @@ class LineReader {
 		private readonly practice: Practice,
 		private readonly unknown: UnknownNames
 	) {
-		this.names = nameIndex(practice.library);
-	}
-
-	private fault(from: number, to: number, message: string, offers: Offer[] = []): void {
-		this.faults.push({ from, to: Math.max(to, from + 1), message, ...(offers.length > 0 && { offers }) });
-	}
-	/** A fault of the line as a whole. */
-	private faultOfAll(message: string): void {
-		const lead = this.line.length - this.line.trimStart().length;
-		this.fault(lead, this.line.trimEnd().length, message);
-	}
-
-	/** Deals phrases out to the block and its exercises, stretch by stretch. */
-	private deal(phrases: readonly Phrase[]): void {
-		// Words that stand before a colon after the name of a format are the format's.
-		const colon = phrases.findIndex(({ kind }) => kind === 'colon');
-		const before = phrases.slice(0, Math.max(0, colon));
-		const headed =
-			before.some(({ kind }) => MARKERS.has(kind)) &&
-			!before.some(({ kind }) => kind === 'name' || kind === 'quoted');
-		const start = phrases[colon]?.from ?? 0;
-		let segment: Phrase[] = [];
-		let apart = false;
-		let labelled = false;
-		let joined = false;
-		const close = () => {
-			const [first] = segment;
-			if (first && headed && first.from < start) this.bare(segment);
-			else if (first) this.segment(segment, apart, labelled, joined);
-			segment = [];
-		};
-		for (const phrase of phrases) {
-			if (phrase.kind === 'filler') continue;
-			if (!STRUCTURE.has(phrase.kind)) {
-				segment.push(phrase);
-				continue;
-			}
-			close();
-			labelled = phrase.kind === 'label' && /^[a-h]\d/i.test(phrase.text);
-			if (phrase.kind === 'sign') apart = phrase.sign === '/' || phrase.sign === '\n';
-			joined = phrase.kind === 'sign' && (phrase.sign === '+' || phrase.sign === '/');
-		}
-		close();
-	}
-
-	private segment(phrases: Phrase[], apart: boolean, labelled: boolean, joined: boolean): void {
-		const all = runsOf(phrases);
-		const known = all.filter(({ run }) => run.some(({ kind }) => kind !== 'word'));
-		const runs = known.length > 0 ? known : all.slice(0, 1);
-		const [first] = runs;
-		if (!first && joined && phrases.some(({ kind }) => PER_PART.has(kind))) {
-			this.fault(phrases[0]?.from ?? 0, phrases.at(-1)?.to ?? 1, 'the name of an exercise is missing here');
-			return;
-		}
-		if (!first) return this.bare(phrases);
-		const countFirst = phrases.slice(0, first.at).some(({ kind }) => kind === 'amount');
-		this.takeHead(phrases, first.at);
-		let start = 0;
-		runs.forEach(({ run, at }, r) => {
-			const next = runs[r + 1]?.at ?? phrases.length;
-			const after = at + run.length;
-			const between = phrases.slice(after, next);
-			const count = between.findIndex(({ kind }) => kind === 'amount');
-			const end = r + 1 < runs.length && countFirst && count >= 0 ? after + count : next;
-			const item: Item = { run, phrases: [], apart: r === 0 && apart, labelled };
-			this.items.push(item);
-			const own = [...phrases.slice(start, at), ...phrases.slice(after, end)];
-			this.give(
-				own.filter((phrase) => !this.block.includes(phrase)),
-				item
-			);
-			start = end;
-		});
-	}
-
-	/** Of the amounts before the first exercise all but the last are the block's, where a format is named there. */
-	private takeHead(phrases: Phrase[], until: number): void {
-		const before = phrases.slice(0, until);
-		const marker = before.findLastIndex(({ kind }) => MARKERS.has(kind));
-		if (marker < 0) return;
-		const amounts = before.filter(({ kind }) => kind === 'amount');
-		const last = before.lastIndexOf(amounts.at(-1)!);
-		this.block.push(...amounts.filter((amount, i) => i < amounts.length - 1 || last < marker));
-	}
-
-	/** A stretch without an exercise belongs to the one before, or to the head. */
-	private bare(phrases: Phrase[]): void {
-		const item = this.items.at(-1);
-		if (item) return this.give(phrases, item);
-		for (const phrase of phrases) (OF_BLOCK.has(phrase.kind) ? this.block : this.head).push(phrase);
-	}
-
-	private give(phrases: Phrase[], item: Item): void {
-		for (const phrase of phrases) {
-			const counted = item.phrases.some(({ kind }) => kind === 'amount');
-			if (
-				phrase.kind === 'times' &&
-				phrase.after &&
-				!counted &&
-				!phrases.some(({ kind }) => kind === 'amount')
-			)
-				item.phrases.push({
-					...phrase,
-					kind: 'amount',
-					each: [{ low: phrase.count, high: phrase.count }],
-					unit: null,
-					by: 1
-				});
-			else if (OF_BLOCK.has(phrase.kind)) {
-				this.block.push(phrase);
-				if (phrase.kind === 'times') this.timesOfItems++;
-			} else item.phrases.push(phrase);
-		}
-	}
-
-	/** The exercise that a run means; asks where it means none or several, and goes on with what is likely. */
-	private exercise({ run }: Item): { name: string; known: Exercise | null } {
-		const from = run[0]?.from ?? 0;
-		const to = run.at(-1)?.to ?? 0;
-		const text = this.line.slice(from, to);
-		const quoted = run.find((phrase) => phrase.kind === 'quoted');
-		const name = run.find((phrase) => phrase.kind === 'name');
-		const extra = run.filter(({ kind }) => kind === 'word');
-		if (!quoted && (!name || extra.length > 0) && this.unknown === 'keep') return { name: text, known: null };
-		if (!quoted && !name && /^drop/i.test(text)) {
-			this.fault(from, to, DROP);
-			return { name: text, known: null };
-		}
-		const own: Offer = { label: `Use “${text}” as an exercise of my own`, text: `"${text}"` };
-		if (!quoted && !name) {
-			const near = this.names.near(text).map((offer): Offer => ({ label: offer, text: offer }));
-			const hint = near.length > 0 ? `; did you mean ${near.map(({ label }) => label).join(', ')}?` : '';
-			this.fault(from, to, `${quote(text)} is not an exercise of your library${hint}`, [...near, own]);
-			return { name: text, known: null };
-		}
-		if (extra.length > 0) {
-			const words = extra.map(({ text: word }) => word).join(' ');
-			const typed = (quoted ?? name)?.text ?? '';
-			const bare = this.names.meanings(typed)[0]?.name ?? typed;
-			const near = this.names.near(text).filter((offer) => offer.toLowerCase() !== bare.toLowerCase());
-			this.fault(
-				extra[0]?.from ?? from,
-				extra.at(-1)?.to ?? to,
-				`${quote(words)} is not understood beside ${bare}`
-			);
-			const fault = this.faults.at(-1);
-			// What is offered stands in place of the whole name.
-			if (fault)
-				Object.assign(fault, {
-					from,
-					to,
-					offers: [bare, ...near].map((offer): Offer => ({ label: offer, text: offer })).concat(own)
-				});
-			return { name: bare, known: this.names.meanings(bare)[0] ?? null };
-		}
-		if (quoted) {
-			const known = this.practice.library.find(quoted.name);
-			if (!known) this.notes.push(`${quote(quoted.name)} is taken as an exercise of your own.`);
-			return { name: known?.name ?? quoted.name, known };
-		}
-		const meanings = this.names.meanings(text);
-		const [known = null] = meanings;
-		if (meanings.length > 1) {
-			const names = meanings.map((exercise) => exercise.name);
-			this.fault(
-				from,
-				to,
-				`${quote(text)} may be ${names.slice(0, -1).join(', ')} or ${names.at(-1)}: which one?`,
-				names.map((offer) => ({ label: offer, text: offer }))
-			);
-		}
-		return { name: known?.name ?? text, known };
+		this.asked = new Asked(line);
+		this.phrases = phrasesOf(line, practice);
+		this.dealt = new Dealt(this.phrases, this.asked);
 	}
 
 	/** What is said of one exercise as its part. */
 	private part(
 		item: Item,
-		{ name, known }: { name: string; known: Exercise | null },
+		{ name, known }: NamedExercise,
 		said: Said,
 		shared: Said,
 		format: FormatName
@@ -297,7 +47,7 @@ class LineReader {
 		if (!saysHowMuch(format)) {
 			amount = amountBefore(orAt ?? Infinity) ?? peek(shared, 'amount');
 			if (!amount) {
-				this.fault(
+				this.asked.at(
 					item.run[0]?.from ?? 0,
 					item.run.at(-1)?.to ?? 1,
 					`how much of ${name}? A number comes first, as in 10 ${name} or 30 s ${name}`
@@ -307,7 +57,7 @@ class LineReader {
 		const other = orAt === undefined ? null : said.take('amount', ({ from }) => from > orAt);
 		if (other) said.take('or');
 		const tell = (field: string, phrase: { from: number; to: number } | null | undefined) => {
-			if (phrase) this.places.set(`.parts[${this.items.indexOf(item)}]${field}`, phrase);
+			if (phrase) this.places.set(`.parts[${this.dealt.items.indexOf(item)}]${field}`, phrase);
 		};
 		tell('', { from: item.run[0]?.from ?? 0, to: item.run.at(-1)?.to ?? 1 });
 		const held = known?.countedIn === 'seconds' && known.tempo === null;
@@ -348,34 +98,40 @@ class LineReader {
 			if (phrase.kind === 'bare-load') {
 				const units = ['kg', 'lb'].map((unit) => `@ ${phrase.amount} ${unit}`);
 				const effort = phrase.amount <= 10 ? [`effort ${phrase.amount}`] : [];
-				this.fault(
+				this.asked.at(
 					from,
 					to,
 					`${quote(text)} is not a load yet: kg or lb${effort.length > 0 ? ', or is it the effort' : ''}?`,
 					[...units, ...effort].map((offer) => ({ label: offer, text: offer }))
 				);
 			} else if (phrase.kind === 'percent')
-				this.fault(from, to, `${quote(text)}: a load is a number of kg or lb, as in @ 12 kg, or an effort`);
+				this.asked.at(
+					from,
+					to,
+					`${quote(text)}: a load is a number of kg or lb, as in @ 12 kg, or an effort`
+				);
 			else if (phrase.kind === 'rest' && phrase.low !== phrase.high)
-				this.fault(from, to, `${quote(text)}: a rest has one length`, [
+				this.asked.at(from, to, `${quote(text)}: a rest has one length`, [
 					{ label: `rest ${phrase.low}`, text: `rest ${phrase.low}` },
 					{ label: `rest ${phrase.high}`, text: `rest ${phrase.high}` }
 				]);
-			else if (/^drop/i.test(text)) this.fault(from, to, DROP);
-			else if (again) this.fault(from, to, `${quote(text)}: this is said twice, in different ways`);
+			else if (/^drop/i.test(text)) this.asked.at(from, to, DROP);
+			else if (again) this.asked.at(from, to, `${quote(text)}: this is said twice, in different ways`);
 			else
-				this.fault(from, to, `${quote(text)} is not understood here`, [{ label: 'Leave it out', text: '' }]);
+				this.asked.at(from, to, `${quote(text)} is not understood here`, [
+					{ label: 'Leave it out', text: '' }
+				]);
 		}
 	}
 
 	/** The format that is named, or else the one whose way of speaking this is. */
 	private format(said: Said, named: readonly (Exercise | null)[]): FormatName {
 		const line = {
-			has: (kind: PhraseKind) => said.has(kind) || this.head.some((phrase) => phrase.kind === kind),
-			labelled: this.items.filter(({ labelled }) => labelled).length > 1,
-			ladder: this.head.some(isList),
-			hard: this.block.some((phrase) => phrase.kind === 'slot' && phrase.hard),
-			items: this.items.map(({ phrases }, i) => {
+			has: (kind: PhraseKind) => said.has(kind) || this.dealt.head.some((phrase) => phrase.kind === kind),
+			labelled: this.dealt.items.filter(({ labelled }) => labelled).length > 1,
+			ladder: this.dealt.head.some(isList),
+			hard: this.dealt.block.some((phrase) => phrase.kind === 'slot' && phrase.hard),
+			items: this.dealt.items.map(({ phrases }, i) => {
 				const amount = phrases.find((phrase) => phrase.kind === 'amount');
 				return {
 					exercise: named[i] ?? null,
@@ -396,42 +152,46 @@ class LineReader {
 
 	/** The block; null where something has to be asked first. */
 	read(): Block | null {
-		const phrases = phrasesOf(this.line, this.practice);
-		const role: Role = phrases.find((phrase) => phrase.kind === 'role')?.role ?? 'main';
-		this.deal(phrases);
-		if (this.items.length === 0) {
-			this.faultOfAll('the name of an exercise is missing here');
+		const role: Role = this.phrases.find((phrase) => phrase.kind === 'role')?.role ?? 'main';
+		if (this.dealt.items.length === 0) {
+			this.asked.ofAll('the name of an exercise is missing here');
 			return null;
 		}
-		if (this.timesOfItems > 1 && this.items.length > 1 && !this.sameTimes()) {
-			this.faultOfAll('exercises with sets of their own stand on a line of their own each');
+		if (this.dealt.hasSetsApart()) {
+			this.asked.ofAll('exercises with sets of their own stand on a line of their own each');
 			return null;
 		}
-		const named = this.items.map((item) => this.exercise(item));
-		const saidOf = this.items.map(({ phrases: own }) => new Said(own));
+		const { line, practice, unknown, asked, notes } = this;
+		const named = this.dealt.items.map(({ run }) =>
+			exerciseOf(run, { line, practice, unknown, asked, notes })
+		);
+		const saidOf = this.dealt.items.map(({ phrases: own }) => new Said(own));
 		const [only] = saidOf;
-		const said = new Said([...this.block, ...this.head], saidOf.length === 1 ? (only ?? null) : null);
+		const said = new Said(
+			[...this.dealt.block, ...this.dealt.head],
+			saidOf.length === 1 ? (only ?? null) : null
+		);
 		const format = this.format(
 			said,
 			named.map(({ known }) => known)
 		);
-		const shared = formatNamed(format).ownTime ? new Said([]) : new Said(this.head);
-		const [list] = this.block.filter((phrase) => phrase.kind === 'amount' && phrase.each.length > 1);
-		const ladder = list ?? this.items.flatMap((item) => item.phrases).find(isList);
-		const parts = this.items.flatMap((item, i): Part[] => {
+		const shared = formatNamed(format).ownTime ? new Said([]) : new Said(this.dealt.head);
+		const [list] = this.dealt.block.filter((phrase) => phrase.kind === 'amount' && phrase.each.length > 1);
+		const ladder = list ?? this.dealt.items.flatMap((item) => item.phrases).find(isList);
+		const parts = this.dealt.items.flatMap((item, i): Part[] => {
 			const name = named[i];
 			const own = saidOf[i];
 			if (!name || !own) return [];
 			// 21-15-9 once holds for all.
 			const counted = own.has('amount') || shared.has('amount') || !ladder;
-			const all = counted ? shared : new Said([...this.head, ladder]);
+			const all = counted ? shared : new Said([...this.dealt.head, ladder]);
 			const part = this.part(item, name, own, all, format);
 			if (!saysHowMuch(format)) this.restInItem(own, said);
 			return [part];
 		});
 		// What stands before all exercises and was said of each is used.
 		if (!formatNamed(format).ownTime)
-			for (const phrase of this.head)
+			for (const phrase of this.dealt.head)
 				if (PER_PART.has(phrase.kind)) said.take(phrase.kind, (p) => p === phrase);
 		if (list) said.take('amount', (amount) => amount === list);
 		const rounds = Math.max(0, ...parts.map(({ each }) => each?.length ?? 0));
@@ -440,24 +200,15 @@ class LineReader {
 		const groups: Part[][] = [];
 		parts.forEach((part, i) => {
 			const last = groups.at(-1);
-			if (last && !this.items[i]?.apart) last.push(part);
+			if (last && !this.dealt.items[i]?.apart) last.push(part);
 			else groups.push([part]);
 		});
 		const block = formatNamed(format).read(said, parts, groups);
-		if ('fault' in block) this.faultOfAll(block.fault);
+		if ('fault' in block) this.asked.ofAll(block.fault);
 		this.leftovers(said);
 		if (saidOf.length > 1) for (const own of saidOf) this.leftovers(own);
 		else if (only) this.leftovers(only);
-		return 'fault' in block || this.faults.length > 0 ? null : ({ ...block, role } as Block);
-	}
-
-	/** A1 and A2 with as many sets each are done in turns: what is said of each is said of all, once. */
-	private sameTimes(): boolean {
-		if (!this.items.every(({ labelled }) => labelled)) return false;
-		const times = this.block.filter((phrase) => phrase.kind === 'times');
-		if (times.some(({ count }) => count !== times[0]?.count)) return false;
-		for (const again of times.slice(1)) this.block.splice(this.block.indexOf(again), 1);
-		return true;
+		return 'fault' in block || this.asked.faults.length > 0 ? null : ({ ...block, role } as Block);
 	}
 
 	/** A time after the amount of an exercise is the rest, where none is said otherwise. */
@@ -473,7 +224,7 @@ class LineReader {
 	private ladderTimes(said: Said, count: number): void {
 		const typed = said.take('times');
 		if (typed && typed.count !== count)
-			this.fault(
+			this.asked.at(
 				typed.from,
 				typed.to,
 				`${quote(typed.text)}, but there are ${count} amounts, one for each set`
@@ -509,7 +260,7 @@ export function readLine(
 	| { faults: LineFault[] } {
 	const reader = new LineReader(line, practice, unknown);
 	const block = reader.read();
-	if (!block) return { faults: reader.faults };
+	if (!block) return { faults: reader.asked.faults };
 	const all = { from: line.length - line.trimStart().length, to: line.trimEnd().length };
 	// The longest path that is known leads nearest to the place.
 	const placeOf = (path: string) =>

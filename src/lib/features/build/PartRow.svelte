@@ -266,7 +266,7 @@
 				</label>
 			{/if}
 			<label
-				><span class="quiet block text-[13px]">effort</span><input
+				><span class="quiet block text-[13px]">effort, 0-10</span><input
 					class={['input input-sm clock w-16', effortFault && '!border-warning']}
 					placeholder="7-9"
 					value={part.effort

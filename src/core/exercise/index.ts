@@ -21,4 +21,4 @@ export {
 } from './exercise';
 
 export { libraryOf, STANDARD, type Library } from './library';
-export { nameIndex, type NameIndex } from './named';
+export { nameIndex } from './named';

@@ -7,14 +7,13 @@ import { effortText, expectedOf, loadText, targetOfSet, targetText, withAmounts,
 import { compileSession } from './compile';
 import { withNumber } from './edit';
 import { blockFaults } from './faults';
-import type { Block } from './formats';
 import type { Part } from './parts';
 import { askedOf, prescriptionOf } from './prescription';
 import { haveReady } from './ready';
 
 const partOf = (line: string): Part => blockOf(line).parts[0]!;
 const said = (line: string, change: Partial<Part>) =>
-	blockFaults({ ...blockOf(line), parts: [{ ...partOf(line), ...change }] } as Block, '', PRACTICE).map(
+	blockFaults({ ...blockOf(line), parts: [{ ...partOf(line), ...change }] }, '', PRACTICE).map(
 		({ path, message }) => `${path}: ${message}`
 	);
 

@@ -1,13 +1,4 @@
-export {
-	amountOf,
-	effortText,
-	expectedOf,
-	loadText,
-	targetOf,
-	targetOfSet,
-	targetText,
-	withAmounts
-} from './amount';
+export { amountOf, effortText, loadText, targetOf, targetOfSet, targetText, withAmounts } from './amount';
 export { clockText } from './clock-text';
 export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';
 export type { Cue, CueKind } from './cues';

@@ -1,15 +1,11 @@
-import { LIMITS, type BlockBase } from '../parts';
+import { LIMITS } from '../parts';
 import type { Format } from './format';
 import { roundsWords } from './grammar';
+import { inTurnFields, writeInTurn, type InTurn } from './in-turn';
 
 /** Any number of exercises by repetitions, one after the other, with a rest after each round. */
-export interface RepRounds extends BlockBase {
+export interface RepRounds extends InTurn {
 	format: 'rep-rounds';
-	rounds: number;
-	/** Seconds from one exercise to the next. */
-	restInside: number;
-	/** Seconds after a round. */
-	restAfter: number;
 }
 
 /** Straight on inside, a minute after a round (common practice, no source). */
@@ -20,25 +16,7 @@ export const repRounds: Format<RepRounds> = {
 	label: 'Rounds',
 	keywords: [],
 	starter: '3 rounds',
-	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
-		{
-			key: 'restInside',
-			label: 'rest inside',
-			unit: 's',
-			says: 'seconds of rest inside',
-			bounds: [0, LIMITS.seconds],
-			knob: 'rest'
-		},
-		{
-			key: 'restAfter',
-			label: 'rest after',
-			unit: 's',
-			says: 'seconds of rest after',
-			bounds: [0, LIMITS.seconds],
-			knob: 'rest'
-		}
-	],
+	fields: inTurnFields<RepRounds>(),
 	met: { met: 4.3, code: '02035' },
 	countedIn: 'sets',
 	cardio: null,
@@ -47,16 +25,7 @@ export const repRounds: Format<RepRounds> = {
 	lifting: true,
 	takes: [2, LIMITS.parts],
 
-	write(block, out) {
-		for (let round = 1; round <= block.rounds; round++) {
-			block.parts.forEach((part, i) => {
-				out.work(part, i, round);
-				if (i < block.parts.length - 1) out.put('rest', block.restInside, { round });
-			});
-			if (round < block.rounds || out.practice.timing.keepLastRest)
-				out.put('round-rest', block.restAfter, { round });
-		}
-	},
+	write: writeInTurn,
 
 	timesDone: (block) => block.rounds,
 	withRestInside: (block, seconds) => ({ ...block, restInside: seconds }),

@@ -93,9 +93,10 @@ export const steadyCardio: Format<SteadyCardio> = {
 	summary: (block) => `${block.minutes} minutes · ${effortWords(block)}`,
 
 	ownTime: true,
-	claims({ items: [only, ...others], has }) {
+	claims(line) {
+		const [only, ...others] = line.items;
 		if (!only?.exercise || others.length > 0 || !isLocomotion(only.exercise)) return false;
-		return has('bpm') || has('talk-test') || (!has('times') && (only.seconds ?? 0) >= LEAST);
+		return line.has('bpm') || line.has('talk-test') || (!line.has('times') && (only.seconds ?? 0) >= LEAST);
 	},
 	read(said, parts) {
 		const seconds = said.seconds('min');

@@ -1,15 +1,11 @@
-import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
+import type { Part, Role } from '../parts';
 import type { Format } from './format';
 import { roundsWords } from './grammar';
+import { inTurnFields, writeInTurn, type InTurn } from './in-turn';
 
 /** Two or three exercises back to back, a short rest inside, a longer one after the last. */
-export interface Superset extends BlockBase {
+export interface Superset extends InTurn {
 	format: 'superset';
-	rounds: number;
-	/** Seconds between the exercises of a round. */
-	restInside: number;
-	/** Seconds after a round. */
-	restAfter: number;
 }
 
 /** 30 s at most inside a pair, 90 s after it (common practice, no source). */
@@ -27,25 +23,7 @@ export const superset: Format<Superset> = {
 	label: 'Superset',
 	keywords: ['superset', 'super set', 'pair', 'tri-set'],
 	starter: '3 rounds, rest 30 inside, 90 after',
-	fields: [
-		{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
-		{
-			key: 'restInside',
-			label: 'rest inside',
-			unit: 's',
-			says: 'seconds of rest inside',
-			bounds: [0, LIMITS.seconds],
-			knob: 'rest'
-		},
-		{
-			key: 'restAfter',
-			label: 'rest after',
-			unit: 's',
-			says: 'seconds of rest after',
-			bounds: [0, LIMITS.seconds],
-			knob: 'rest'
-		}
-	],
+	fields: inTurnFields<Superset>(),
 	met: { met: 3.5, code: '02054' },
 	countedIn: 'sets',
 	cardio: null,
@@ -54,16 +32,7 @@ export const superset: Format<Superset> = {
 	lifting: true,
 	takes: [2, 3],
 
-	write(block, out) {
-		for (let round = 1; round <= block.rounds; round++) {
-			block.parts.forEach((part, i) => {
-				out.work(part, i, round);
-				if (i < block.parts.length - 1) out.put('rest', block.restInside, { round });
-			});
-			if (round < block.rounds || out.practice.timing.keepLastRest)
-				out.put('round-rest', block.restAfter, { round });
-		}
-	},
+	write: writeInTurn,
 
 	timesDone: (block) => block.rounds,
 	withRestInside: (block, seconds) => ({ ...block, restInside: seconds }),

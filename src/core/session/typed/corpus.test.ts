@@ -1,6 +1,6 @@
 /** What coaches type, line by line, against what they mean (common practice, no source): tests/corpus/typed-lines.txt. */
 import { readFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
+import { describe, it } from 'vitest';
 import { lineOf, PRACTICE } from '../../../../tests/support/practice';
 import { parseLine } from '../line';
 

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { PRACTICE } from '../../../../tests/support/practice';
 import { runs } from '../../../../tests/support/runs';
 import { parseLine } from '../line';
-import { phrasesOf } from './phrase';
+import { phrasesOf } from './phrases-of';
 
 const TYPED = readFileSync(new URL('../../../../tests/corpus/typed-lines.txt', import.meta.url), 'utf8')
 	.split('\n')

@@ -5,12 +5,21 @@
 import type { Exercise } from '../../exercise';
 import type { Practice } from '../../practice';
 import { targetOf } from '../amount';
-import { formatNamed, formatNames, saysHowMuch, PLAIN_FORMAT, type Block, type FormatName } from '../formats';
+import {
+	formatNamed,
+	formatNames,
+	isFormat,
+	saysHowMuch,
+	PLAIN_FORMAT,
+	type Block,
+	type FormatName
+} from '../formats';
 import type { Part, Role, Target } from '../parts';
 import { Asked, DROP, quote, type LineFault } from './asked';
 import { Dealt, PER_PART, type Item } from './deal';
 import { exerciseOf, type NamedExercise, type UnknownNames } from './exercise-of';
-import { phrasesOf, type Phrase, type PhraseKind } from './phrase';
+import type { Phrase, PhraseKind } from './phrase';
+import { phrasesOf } from './phrases-of';
 import { Said } from './said';
 
 class LineReader {
@@ -142,8 +151,8 @@ class LineReader {
 		const claims = (name: FormatName) => formatNamed(name).claims?.(line) ?? false;
 		const keyword = said.take('keyword');
 		if (!keyword) return formatNames().find(claims) ?? PLAIN_FORMAT;
-		const [first] = keyword.formats;
-		const format = keyword.formats.find(claims) ?? first ?? PLAIN_FORMAT;
+		const meant = keyword.formats.filter(isFormat);
+		const format = meant.find(claims) ?? meant[0] ?? PLAIN_FORMAT;
 		said.keyword = keyword.word;
 		// HIIT intervals: both words say the same.
 		while (said.take('keyword', ({ formats }) => formats.includes(format)));
@@ -277,6 +286,6 @@ export function startedAs(
 	groups: Part[][],
 	{ library }: Pick<Practice, 'library'>
 ): Omit<Block, 'role'> | { fault: string } {
-	const { starter, read } = formatNamed(format);
-	return read(new Said(phrasesOf(starter, { library })), parts, groups);
+	const named = formatNamed(format);
+	return named.read(new Said(phrasesOf(named.starter, { library })), parts, groups);
 }

@@ -1,0 +1,38 @@
+import { LIMITS, type BlockBase } from '../parts';
+import type { TimelineWriter } from '../timeline';
+import type { Field } from './format';
+
+/** Exercises one after the other, a rest from one to the next and another one after each round. */
+export interface InTurn extends BlockBase {
+	rounds: number;
+	/** Seconds between the exercises of a round. */
+	restInside: number;
+	/** Seconds after a round. */
+	restAfter: number;
+}
+
+const rest = <B extends InTurn>(key: 'restInside' | 'restAfter', label: string): Field<B> => ({
+	key,
+	label,
+	unit: 's',
+	says: `seconds of ${label}`,
+	bounds: [0, LIMITS.seconds],
+	knob: 'rest'
+});
+
+export const inTurnFields = <B extends InTurn>(): Field<B>[] => [
+	{ key: 'rounds', label: 'rounds', unit: '', bounds: [1, LIMITS.sets], knob: 'often' },
+	rest('restInside', 'rest inside'),
+	rest('restAfter', 'rest after')
+];
+
+export function writeInTurn(block: InTurn, out: TimelineWriter): void {
+	for (let round = 1; round <= block.rounds; round++) {
+		block.parts.forEach((part, i) => {
+			out.work(part, i, round);
+			if (i < block.parts.length - 1) out.put('rest', block.restInside, { round });
+		});
+		if (round < block.rounds || out.practice.timing.keepLastRest)
+			out.put('round-rest', block.restAfter, { round });
+	}
+}

@@ -95,7 +95,7 @@ await desk.shoot('progression');
 await desk.go(`${challenge}/plan?show=charts`);
 await desk.shoot('plan-charts');
 await desk.go(`${challenge}/plan?show=try`);
-await desk.page.getByRole('button', { name: 'Try it out' }).click();
+await desk.page.getByRole('button', { name: 'Simulate' }).click();
 await desk.page.getByText('in eight of ten groups').waitFor();
 await desk.page.setViewportSize({ width: 1280, height: 900 });
 await desk.shoot('plan-trial');
@@ -138,8 +138,8 @@ const today = await phone.picture();
 await phone.go('/me/calendar');
 const calendar = await phone.picture();
 await phone.go('/me/day/24/check-in');
-await phone.page.getByText('Otherwise', { exact: true }).click();
-await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'other' }).click();
+await phone.page.getByText('Partly', { exact: true }).click();
+await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'changed' }).click();
 await sideBySide('me', [today, await phone.picture(), calendar]);
 
 // The coach's own phone is a second device of the account.

@@ -19,14 +19,14 @@ test('a participant puts the days into a calendar at an hour of their own, and e
 	await openLink(page, `/join/${demo.links['Oren Falkestad']}`);
 	await ready(page);
 	await expect(page.getByText('session 18 of 30, 12 left after it')).toBeVisible();
-	await page.getByRole('link', { name: 'Calendar and paper' }).click();
+	await page.getByRole('link', { name: 'Calendar and print' }).click();
 	await ready(page);
 	await noBarriers(page, 'calendar');
 	await page.getByLabel('Hour at which I train').fill('18:15');
 	await page.getByRole('button', { name: 'Keep it' }).click();
 	await expect(page.getByText('Entries begin at 18:15.')).toBeVisible();
-	await page.getByRole('button', { name: /^Make/ }).click();
-	const address = await page.getByLabel('Copy the address').first().inputValue();
+	await page.getByRole('button', { name: /^Create/ }).click();
+	const address = await page.getByLabel('Copy the calendar link').first().inputValue();
 	const answer = await request.get(address);
 	expect(answer.headers()['content-type']).toContain('text/calendar');
 	const text = await answer.text();
@@ -37,8 +37,8 @@ test('a participant puts the days into a calendar at an hour of their own, and e
 	expect(unchanged.status()).toBe(304);
 	await page.goto('/me/calendar');
 	await ready(page);
-	await page.getByRole('button', { name: 'End it' }).click();
-	await expect(page.getByText('The address has ended')).toBeVisible();
+	await page.getByRole('button', { name: 'Turn off' }).click();
+	await expect(page.getByText('The calendar link is turned off')).toBeVisible();
 	expect((await request.get(address)).status()).toBe(404);
 });
 
@@ -76,7 +76,7 @@ test('the plan is saved for paper, as two pages and as sessions; without the day
 test('the plan is printed on two pages across, twelve weeks as well', async ({ page, demo }) => {
 	await asCoach(page, demo);
 	await openPart(page, 'Calendar, print and export');
-	await page.getByRole('link', { name: 'Look at it and print' }).click();
+	await page.getByRole('link', { name: 'Print preview' }).click();
 	await ready(page);
 	await expect(page.getByRole('row', { name: /Week 3/ })).toContainText('halfway');
 	await noBarriers(page, 'sheet');
@@ -107,7 +107,7 @@ test('a challenge leaves as a file and comes back as the same plan; a broken fil
 	const save = async () => {
 		const [file] = await Promise.all([
 			page.waitForEvent('download'),
-			page.getByRole('link', { name: 'Save the challenge' }).click()
+			page.getByRole('link', { name: 'Export challenge' }).click()
 		]);
 		return readFileSync(await file.path(), 'utf8');
 	};
@@ -157,7 +157,7 @@ test('an announcement goes up, is read on the phone, and comes down', async ({
 	await asCoach(page, demo);
 	await openPart(page, 'Calendar, print and export');
 	await page.getByLabel('Announcement', { exact: true }).fill('Bring both gloves on Friday.');
-	await page.getByRole('button', { name: 'Put it up' }).click();
+	await page.getByRole('button', { name: 'Post' }).click();
 	await expect(page.getByText('It is up.')).toBeVisible();
 	const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: site });
 	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
@@ -165,7 +165,7 @@ test('an announcement goes up, is read on the phone, and comes down', async ({
 	await page
 		.getByRole('listitem')
 		.filter({ hasText: 'Bring both gloves' })
-		.getByRole('button', { name: 'Take down' })
+		.getByRole('button', { name: 'Remove' })
 		.click();
 	await expect(page.getByText('Bring both gloves')).toHaveCount(0);
 	await phone.reload();
@@ -176,22 +176,22 @@ test('an announcement goes up, is read on the phone, and comes down', async ({
 
 test('a plan is tried out with imagined groups: the same seed, the same figures', async ({ page, demo }) => {
 	await asCoach(page, demo);
-	await openPart(page, 'Try it out');
+	await openPart(page, 'Simulate');
 	const run = async () => {
-		await page.getByRole('button', { name: 'Try it out' }).click();
+		await page.getByRole('button', { name: 'Simulate' }).click();
 		await expect(page.getByText('in eight of ten groups')).toBeVisible();
 		// Two hundred groups are real work, and two browsers with their servers share the cores.
 		await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 30_000 });
-		return page.getByRole('region', { name: 'What it would come to' }).locator('dl').textContent();
+		return page.getByRole('region', { name: 'Expected outcome' }).locator('dl').textContent();
 	};
 	const first = await run();
 	await noBarriers(page, 'try');
-	await page.getByLabel('A middling person does, of their days').fill('60');
+	await page.getByLabel('Typical person completes').fill('60');
 	await expect(page.getByText('has changed since')).toBeVisible();
 	expect(await run()).not.toBe(first);
-	await page.getByLabel('A middling person does, of their days').fill('85');
+	await page.getByLabel('Typical person completes').fill('85');
 	expect(await run()).toBe(first);
-	await page.getByLabel('A middling person does, of their days').fill('120');
+	await page.getByLabel('Typical person completes').fill('120');
 	await expect(page.getByRole('alert')).toHaveText(/from 5 to 99\s+%/);
-	await expect(page.getByRole('button', { name: 'Try it out' })).toBeDisabled();
+	await expect(page.getByRole('button', { name: 'Simulate' })).toBeDisabled();
 });

@@ -94,7 +94,7 @@ test('the library is searched, shows a progression, and takes in the coach’s o
 	await ready(page);
 	await expect(page.getByRole('heading', { name: /Progression: squat/ })).toBeVisible();
 	await expect(page.getByRole('link', { name: '5 Goblet squat' })).toHaveAttribute('aria-current', 'page');
-	await page.getByRole('link', { name: 'One of my own like it' }).click();
+	await page.getByRole('link', { name: 'Duplicate as my own' }).click();
 	await ready(page);
 	await page.getByLabel('Name', { exact: true }).fill('Goblet squat');
 	await page.getByRole('button', { name: 'Add it to the library' }).click();

@@ -36,7 +36,7 @@ test('a day is dragged onto another: what it breaks is said before it is dropped
 	await expect(page.getByText('changed', { exact: true })).toBeVisible();
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(cell(page, 2)).toContainText('Pull and press');
-	await expect(page.getByRole('button', { name: 'Save the plan' })).toBeDisabled();
+	await expect(page.getByRole('button', { name: 'Save plan' })).toBeDisabled();
 });
 
 test('by keys alone: move, copy, choose, lay a week over others, and save', async ({ page }) => {
@@ -60,14 +60,14 @@ test('by keys alone: move, copy, choose, lay a week over others, and save', asyn
 	await page.getByLabel('Lay it over week').first().selectOption('2');
 	await page.getByRole('button', { name: 'Lay', exact: true }).first().click();
 	await expect(cell(page, 11)).toContainText('Pull and press');
-	await page.getByRole('button', { name: 'Save the plan' }).press('Enter');
+	await page.getByRole('button', { name: 'Save plan' }).press('Enter');
 	await expect(page.getByText('The plan is saved.')).toBeVisible();
 	await page.reload();
 	await expect(cell(page, 11)).toContainText('Pull and press');
 	// A second save begins from the first one.
 	await cell(page, 11).click();
 	await page.getByLabel('Kind of day').selectOption('rest');
-	await page.getByRole('button', { name: 'Save the plan' }).click();
+	await page.getByRole('button', { name: 'Save plan' }).click();
 	await expect(page.getByText('The plan is saved.')).toBeVisible();
 });
 
@@ -156,7 +156,7 @@ test('what is ahead is shifted for all, with an announcement', async ({ page }) 
 	await cell(page, 3).click();
 	await page.getByRole('radio', { name: 'Shift' }).check();
 	await page.getByLabel('Reason that people read').fill('Snow on the road');
-	await page.getByLabel('Tell everybody on their page').check();
+	await page.getByLabel('Post it as an announcement').check();
 	await page.getByRole('button', { name: 'Shift', exact: true }).click();
 	await expect(page.getByText('57 days, ')).toBeVisible();
 	await expect(cell(page, 3)).toContainText('cancelled: Snow on the road');
@@ -168,7 +168,7 @@ test('what is ahead is shifted for all, with an announcement', async ({ page }) 
 	await cell(page, 3).click();
 	await page.getByRole('button', { name: 'Restore it' }).click();
 	await page.getByRole('button', { name: 'Take the day out' }).click();
-	await page.getByRole('button', { name: 'Save the plan' }).click();
+	await page.getByRole('button', { name: 'Save plan' }).click();
 	await expect(page.getByText('The plan is saved.')).toBeVisible();
 	await expect(page.getByText('56 days, ')).toBeVisible();
 });

@@ -61,7 +61,7 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 		await expect(page.getByRole('heading', { name: '3 days' })).toBeVisible();
 		await page.getByLabel('Kind of day').selectOption('train');
 		await page.getByRole('combobox', { name: 'Session' }).selectOption({ label: 'Path load' });
-		await page.getByRole('button', { name: 'Save the plan' }).click();
+		await page.getByRole('button', { name: 'Save plan' }).click();
 		await expect(page.getByText('The plan is saved.')).toBeVisible();
 		await expect(cell(3)).toContainText('Path load');
 		await expect(page.getByRole('heading', { name: 'Release of day 1' })).toBeVisible();
@@ -97,8 +97,8 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 		await ready(me);
 		await me.getByRole('link', { name: 'Check in for day 1' }).click();
 		await ready(me);
-		await me.getByText('Otherwise', { exact: true }).click();
-		await me.getByRole('group', { name: 'Goblet squat' }).getByRole('button', { name: 'other' }).click();
+		await me.getByText('Partly', { exact: true }).click();
+		await me.getByRole('group', { name: 'Goblet squat' }).getByRole('button', { name: 'changed' }).click();
 		await me.getByLabel('Set 3 of Goblet squat, reps').fill('5');
 		await me.getByRole('group', { name: 'How hard was it' }).getByText('7', { exact: true }).click();
 		await me.getByLabel('Something hurts').check();

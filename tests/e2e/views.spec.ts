@@ -34,7 +34,7 @@ test('a participant’s views have no barriers', async ({ page, demo }) => {
 	await noBarriers(page, 'today');
 	await page.goto('/me/day/24/check-in');
 	await ready(page);
-	await page.getByText('Otherwise', { exact: true }).click();
+	await page.getByText('Partly', { exact: true }).click();
 	await page.getByLabel('Something hurts').check();
 	await noBarriers(page, 'check-in');
 	await page.goto('/nowhere');
@@ -51,8 +51,8 @@ test('nothing to tap on a phone is smaller than 44 px, and nothing runs off the 
 		await page.goto(path);
 		await ready(page);
 		if (path.endsWith('check-in')) {
-			await page.getByText('Otherwise', { exact: true }).click();
-			await page.getByRole('button', { name: 'other' }).first().click();
+			await page.getByText('Partly', { exact: true }).click();
+			await page.getByRole('button', { name: 'changed' }).first().click();
 		}
 		const small = await page
 			.locator(

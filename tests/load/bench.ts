@@ -24,7 +24,7 @@ import { layDays, openPlan, savePlan } from '$lib/server/plan/plan';
 import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll } from '$lib/server/attendance/roll';
 import { createSession } from '$lib/server/session/sessions';
-import { bigPlan, checkPlans, compile, linear, search, tryOut } from './core';
+import { bigPlan, checkPlans, compile, linear, search, tryOut, typed } from './core';
 import { median, read, report, timed } from './measure';
 
 const NOW = Date.parse('2026-11-25T12:00:00Z');
@@ -241,6 +241,7 @@ async function leaving(context: Context, coachId: CoachId): Promise<void> {
 }
 
 await compile();
+typed();
 linear();
 search();
 checkPlans();

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { libraryOf, STANDARD, type Exercise } from '$core/exercise';
 import {
@@ -16,7 +17,7 @@ import {
 	type PlanSession
 } from '$core/plan';
 import { ExerciseSearch } from '$lib/features/build/exercise-search';
-import { compileSession } from '$core/session';
+import { compileSession, parseLine } from '$core/session';
 import { HOUR, median, read, report, timesOf } from './measure';
 import { PRACTICE } from '../support/practice';
 
@@ -34,6 +35,16 @@ export async function compile(): Promise<void> {
 		1,
 		`${Math.round(totals.duration / 60)} min, ${segments.length} segments`
 	);
+}
+
+/** What coaches type, each line by itself as it is read at every key pressed. */
+export function typed(): void {
+	const lines = readFileSync('tests/corpus/typed-lines.txt', 'utf8')
+		.split('\n')
+		.filter((line) => line && !line.startsWith('#'))
+		.map((line) => line.split(' => ')[0] ?? '');
+	const all = timesOf(5, () => lines.forEach((line) => parseLine(line, PRACTICE)), 1);
+	report('read a typed line, mean of all', median(all) / lines.length, 'ms', 5, `${lines.length} lines`);
 }
 
 /** Time a segment of 20,000 segments against that of 2,000: 1 is exactly linear. */

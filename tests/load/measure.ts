@@ -25,7 +25,11 @@ export function timesOf(runs: number, work: () => void, warmUp = 5): number[] {
 	return times;
 }
 
-export const read = (text: string): Session => parseSessionText(text, PRACTICE).session;
+export function read(text: string): Session {
+	const { session, faults } = parseSessionText(text, PRACTICE);
+	if (faults[0]) throw new Error(`${faults[0].line}: ${faults[0].message}`);
+	return session;
+}
 
 /** About an hour: warm-up, four supersets, a long EMOM, a circuit of 40 slots, stretches. */
 export const HOUR = read(

@@ -41,6 +41,19 @@ describe('testSession', () => {
 			).toEqual([]);
 	});
 
+	it.each(['Carry: far, fast', 'Push / pull + hold', '21-15-9 @ 12', 'Rest 60'])(
+		'is made for a test called %s',
+		(name) => {
+			const session = testSession([newBenchmark('x', name, 'Pack carry', 'carry distance')], PRACTICE);
+			expect(session.blocks.find(({ role }) => role === 'main')?.setup?.text).toBe(`rest, then ${name}`);
+		}
+	);
+
+	it('is refused, and loses no test, where a block cannot be made of one', () => {
+		const heavy = newBenchmark('x', 'X', 'One-arm row', 'load and reps', { reps: 8, kg: 900 });
+		expect(() => testSession([heavy], PRACTICE)).toThrow('at most 500 kg');
+	});
+
 	it('says that there is nothing to test', () => {
 		expect(() => testSession([], PRACTICE)).toThrow(RangeError);
 	});

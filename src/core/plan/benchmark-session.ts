@@ -27,7 +27,10 @@ function lineOf({ exercise, measure, seconds, reps, kg }: Benchmark, { library }
 	}
 }
 
-/** A session that takes tests one after the other, warm and with rest before each. @throws RangeError without any */
+/**
+ * A session that takes tests one after the other, warm and with rest before each.
+ * @throws RangeError without any, or where one cannot be made a block of
+ */
 export function testSession(tests: readonly Benchmark[], practice: Practice): Session {
 	if (tests.length === 0) throw new RangeError('tests: a test session needs at least one');
 	const lines = [
@@ -37,5 +40,8 @@ export function testSession(tests: readonly Benchmark[], practice: Practice): Se
 		...tests.flatMap((test) => [`setup ${REST_SECONDS} s: rest, then ${test.name}`, lineOf(test, practice)]),
 		COOL_DOWN
 	];
-	return parseSessionText(lines.join('\n'), practice).session;
+	const { session, faults } = parseSessionText(lines.join('\n'), practice);
+	const [fault] = faults;
+	if (fault) throw new RangeError(`tests: line ${fault.line} of their session, ${fault.message}`);
+	return session;
 }

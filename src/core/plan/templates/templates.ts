@@ -34,7 +34,7 @@ export const TEMPLATES: readonly Template[] = [
 	{
 		key: 'daily-21',
 		name: '21 days, every day',
-		forWhom: 'People who want to begin at all, and a group that has never trained together.',
+		forWhom: 'First-time exercisers, and a group that has never trained together.',
 		why: 'A quarter of an hour a day, always at the same time, becomes a habit; one day in the week only loosens up.',
 		days: 21,
 		trainingDays: [1, 2, 3, 4, 5, 6, 7],
@@ -56,7 +56,7 @@ export const TEMPLATES: readonly Template[] = [
 		key: 'five-two-28',
 		name: '28 days, five and a free weekend',
 		forWhom: 'People with a working week and some experience, or fresh from the 21 days.',
-		why: 'Strength and breath by turns from Monday to Friday, and two days that belong to the family.',
+		why: 'Strength and cardio alternate from Monday to Friday, and two days that belong to the family.',
 		days: 28,
 		trainingDays: [1, 2, 3, 4, 5],
 		budgetMinutes: 30,

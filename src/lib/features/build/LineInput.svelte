@@ -157,7 +157,7 @@
 			disabled={!read || !('block' in read)}
 			><CornerDownLeft size={14} aria-hidden="true" /> {takeLabel}</button
 		>
-		{#if oncancel}<button type="button" class="btn btn-sm btn-ghost" onclick={oncancel}>Leave it</button>{/if}
+		{#if oncancel}<button type="button" class="btn btn-sm btn-ghost" onclick={oncancel}>Cancel</button>{/if}
 	</div>
 	{#if offers.length > 0}
 		<ul

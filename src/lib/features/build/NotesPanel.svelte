@@ -47,7 +47,7 @@
 	class="panel mt-4 p-4 [contain-intrinsic-height:auto_20rem] [content-visibility:auto]"
 	aria-labelledby="beside"
 >
-	<h2 id="beside" class="mb-2">Goes with it</h2>
+	<h2 id="beside" class="mb-2">Notes and links</h2>
 	<div class="grid gap-4 md:grid-cols-2">
 		<label class="block">
 			<span class="label-text">Note to the participants</span>
@@ -59,7 +59,7 @@
 				oninput={(event) => put('note', event.currentTarget.value, 'note')}></textarea>
 		</label>
 		<div>
-			<span class="label-text">Afterwards</span>
+			<span class="label-text">Recovery after the session</span>
 			<ul class="text-sm">
 				{#each recovery as text, i (i)}<li class="flex items-baseline gap-2">
 						{text}
@@ -90,7 +90,7 @@
 			</div>
 		</div>
 		<div>
-			<span class="label-text">Links, a film or music</span>
+			<span class="label-text">Links, video or music</span>
 			<ul class="text-sm">
 				{#each links as link, i (i)}<li class="flex items-baseline gap-2">
 						<b>{link.title}</b> <span class="quiet truncate">{link.url}</span>

@@ -166,7 +166,7 @@
 				role="group"
 				aria-label="See the session as"
 			>
-				<span class="quiet">Seen as</span>
+				<span class="quiet">Preview as</span>
 				<select class="select select-sm w-28" aria-label="Level" bind:value={level}
 					>{#each SCALE_LEVELS as one (one)}<option>{one}</option>{/each}</select
 				>

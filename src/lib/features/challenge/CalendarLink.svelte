@@ -17,23 +17,23 @@
 
 {#if made}
 	<p class="mb-2 text-sm">
-		Copy it into your calendar, or open it there. It is shown this once; one from before has ended.
+		Paste it into your calendar, or open it there. It is shown only once. Any earlier link no longer works.
 	</p>
-	<CopyText text={made} label="Copy the address" {large} />
+	<CopyText text={made} label="Copy the calendar link" {large} />
 	<p class="mt-2">
 		<a class={['btn btn-outline', size]} href={made.replace(/^https?:/, 'webcal:')}>Open in a calendar</a>
 	</p>
 {:else}
 	<p class="mb-2 text-sm">
-		{#if ended}The address has ended: calendars that have it get nothing any more.
-		{:else if there}There is an address. It cannot be shown again; if it is lost, make a new one and the old
-			one ends.
-		{:else}A calendar that has the address looks again every hour or so, and follows every change.{/if}
+		{#if ended}The calendar link is turned off. Calendars that use it get no more updates.
+		{:else if there}There is a calendar link. It can’t be shown again. If it is lost, create a new one; the
+			old one stops working.
+		{:else}A calendar that subscribes to the link checks about every hour and follows every change.{/if}
 	</p>
 	<form method="post" use:enhance class="flex flex-wrap gap-2">
 		<button class={['btn btn-outline', size]} formaction="?/make"
-			>{there ? 'Make a new address' : 'Make an address'}</button
+			>{there ? 'Create a new calendar link' : 'Create calendar link'}</button
 		>
-		{#if there}<button class={['btn btn-ghost', size]} formaction="?/end">End it</button>{/if}
+		{#if there}<button class={['btn btn-ghost', size]} formaction="?/end">Turn off</button>{/if}
 	</form>
 {/if}

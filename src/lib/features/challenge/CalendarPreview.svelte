@@ -49,5 +49,5 @@
 			{/each}
 		</tbody>
 	</table>
-	<p class="quiet mt-2 text-[13px]">Filled: one trains. Pale: rest. Outlined: halfway.</p>
+	<p class="quiet mt-2 text-[13px]">Filled: training day. Pale: rest day. Outlined: halfway.</p>
 {/if}

@@ -134,7 +134,7 @@
 			</fieldset>
 		{/if}
 		<section class="panel grid gap-4 p-4 sm:grid-cols-2">
-			<h2 class="sm:col-span-2">What for</h2>
+			<h2 class="sm:col-span-2">Name and goal</h2>
 			<Field label="Name" id="name" fault={$errors.name}>
 				<input id="name" name="name" class="input w-full" bind:value={$form.name} maxlength="80" />
 			</Field>
@@ -243,7 +243,7 @@
 			</Field>
 		</section>
 		<section class="panel grid gap-4 p-4 sm:grid-cols-2">
-			<h2 class="sm:col-span-2">What a result is worth</h2>
+			<h2 class="sm:col-span-2">Scoring</h2>
 			<Field
 				label="Late until, hours after the day"
 				id="lateHours"

@@ -29,7 +29,7 @@
 		{/each}
 		<li class="md:mt-3">
 			<button class="quiet hover:text-base-content w-full px-3.5 py-2 text-left text-sm" onclick={onhelp}
-				>Keys ?</button
+				>Keyboard shortcuts (?)</button
 			>
 		</li>
 	</ul>

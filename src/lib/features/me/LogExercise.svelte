@@ -34,8 +34,8 @@
 	const step = $derived(unit === 'reps' ? 1 : unit === 's' ? 5 : 10);
 	const WAYS: [Way, string][] = [
 		['planned', 'as planned'],
-		['other', 'other'],
-		['out', 'left out']
+		['other', 'changed'],
+		['out', 'skipped']
 	];
 
 	function choose(next: Way) {

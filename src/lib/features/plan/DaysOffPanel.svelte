@@ -89,7 +89,7 @@
 				>
 			</div>
 			<label class="flex items-center gap-1.5"
-				><input type="checkbox" class="checkbox checkbox-xs" name="tell" /> Tell everybody on their page</label
+				><input type="checkbox" class="checkbox checkbox-xs" name="tell" /> Post it as an announcement</label
 			>
 		</form>
 		{#if cancelledHere.length > 0}

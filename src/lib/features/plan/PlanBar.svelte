@@ -54,6 +54,6 @@
 	<input type="hidden" name="revision" value={revision} />
 	<span class="ml-auto flex items-center gap-1.5 self-center">
 		<UndoRedo history={editor} />
-		<button class="btn btn-primary btn-sm" disabled={!editor.changed || saving}>Save the plan</button>
+		<button class="btn btn-primary btn-sm" disabled={!editor.changed || saving}>Save plan</button>
 	</span>
 </form>

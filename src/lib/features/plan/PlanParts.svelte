@@ -5,7 +5,7 @@
 		['grid', 'Weeks and days', ''],
 		['progression', 'Progression and tests', '?show=progression'],
 		['charts', 'Charts', '?show=charts'],
-		['try', 'Try it out', '?show=try'],
+		['try', 'Simulate', '?show=try'],
 		['export', 'Calendar, print and export', '/export']
 	] as const;
 </script>

@@ -27,8 +27,8 @@
 	const GROUPS = 200;
 	const FIELDS: { key: keyof Assumptions; label: string; unit: string; times: number; step: number }[] = [
 		{ key: 'people', label: 'People in a group', unit: '', times: 1, step: 1 },
-		{ key: 'usual', label: 'A middling person does, of their days', unit: '%', times: 100, step: 1 },
-		{ key: 'unlike', label: 'How unlike each other they are', unit: 'SD, logit', times: 1, step: 0.1 },
+		{ key: 'usual', label: 'Typical person completes', unit: '%', times: 100, step: 1 },
+		{ key: 'unlike', label: 'Spread between people', unit: 'SD, logit', times: 1, step: 0.1 },
 		{ key: 'stop', label: 'Stop for good, each week', unit: '%', times: 100, step: 0.5 },
 		{ key: 'overMinute', label: 'Lost per minute over the budget', unit: 'points', times: 100, step: 0.1 },
 		{ key: 'hardPoint', label: 'Lost per point of effort above 7', unit: 'points', times: 100, step: 0.5 },
@@ -136,7 +136,7 @@
 			datasets: [
 				{
 					type: 'line',
-					label: 'days done, the middle of the groups',
+					label: 'days done, median of the groups',
 					data: outcome?.weeks.map(({ done }) => whole(done.mid * 100)) ?? [],
 					borderColor: colours.work,
 					backgroundColor: colours.work,
@@ -180,7 +180,7 @@
 			void run();
 		}}
 	>
-		<h2 id="assumptions">What is assumed</h2>
+		<h2 id="assumptions">Assumptions</h2>
 		<p class="quiet mt-1 mb-3 text-[13px]">
 			Chosen by us, not measured; there is no source for them. Use it to compare plans, not to foretell one.
 		</p>
@@ -215,10 +215,10 @@
 		<div class="mt-3 flex items-center gap-2">
 			<button
 				class="btn btn-primary btn-sm"
-				disabled={share !== null || wrong !== undefined || trial.days.length === 0}>Try it out</button
+				disabled={share !== null || wrong !== undefined || trial.days.length === 0}>Simulate</button
 			>
 			<button type="button" class="btn btn-ghost btn-sm" onclick={() => (assumed = { ...usual })}
-				>As usual</button
+				>Reset</button
 			>
 		</div>
 		{#if wrong}
@@ -230,8 +230,8 @@
 		<details class="mt-3 text-[13px]">
 			<summary class="cursor-pointer font-semibold">How this is worked out</summary>
 			<p class="mt-1">
-				Each person has a share of days that they do, spread around the middling one on the logit scale, and a
-				pace: normal around the planned one, a quarter quicker or slower at the most. A session takes them its
+				Each person has a share of days that they do, spread around the median on the logit scale, and a pace:
+				normal around the planned one, a quarter quicker or slower at the most. A session takes them its
 				length at that pace and an exponential time of unplanned pauses. From their share go the points for
 				each minute over the budget, each point of effort above 7 and a week with nothing new; a draw decides
 				whether the day is done. Each week from the second on some stop for good. {GROUPS} groups are drawn; the
@@ -241,7 +241,7 @@
 	</form>
 
 	<section class="panel p-4" aria-labelledby="outcome">
-		<h2 id="outcome">What it would come to</h2>
+		<h2 id="outcome">Expected outcome</h2>
 		{#if share !== null}
 			<p class="mt-2 flex items-center gap-3 text-sm" role="status">
 				<progress class="progress w-48" value={share} max="1"></progress>

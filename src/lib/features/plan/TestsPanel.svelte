@@ -167,7 +167,7 @@
 		>
 	</div>
 	<fieldset class="mt-2 text-sm">
-		<legend class="mb-1">Has, beside chair, wall and what every home has</legend>
+		<legend class="mb-1">Equipment (chair and wall are assumed)</legend>
 		<div class="flex flex-wrap gap-x-4 gap-y-1">
 			{#each THINGS as item (item)}
 				<label class="flex items-center gap-1.5"

@@ -25,14 +25,14 @@
 		</span>
 	</div>
 	{#if data.challenges.length === 0}
-		<Empty says="No challenge yet. Frame one: its goal, its weeks, the days on which one trains.">
+		<Empty says="No challenge yet. Start one: its goal, its weeks and its training days.">
 			<a class="link-quiet" href="/challenges/new">Frame the first challenge</a>
 		</Empty>
 	{:else}
 		<table class="sheet panel">
 			<thead
 				><tr
-					><th class="pl-4">Challenge</th><th>Stands at</th><th>Starts</th><th>Length</th><th>People</th><th
+					><th class="pl-4">Challenge</th><th>Status</th><th>Starts</th><th>Length</th><th>People</th><th
 					></th></tr
 				></thead
 			>
@@ -52,7 +52,7 @@
 							><a
 								class="link-quiet"
 								href="/challenges/import?from={challenge.id}"
-								aria-describedby="name-{challenge.id}">Use again</a
+								aria-describedby="name-{challenge.id}">Duplicate</a
 							></td
 						>
 					</tr>

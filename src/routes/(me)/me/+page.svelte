@@ -103,10 +103,10 @@
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"
-			>Calendar and paper</a
+			>Calendar and print</a
 		>
 		<form method="post" action="?/leave">
-			<button class="quiet min-h-11 px-3 text-sm underline">Forget me on this device</button>
+			<button class="quiet min-h-11 px-3 text-sm underline">Sign out</button>
 		</form>
 	</div>
 </main>

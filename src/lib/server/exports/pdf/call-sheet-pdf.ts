@@ -55,7 +55,7 @@ export const callSheetPdf = (sheet: Omit<CallSheet, 'id'>): Promise<Uint8Array<A
 			...(sheet.recovery.length > 0
 				? [
 						{
-							text: [{ text: 'Afterwards: ', bold: true }, sheet.recovery.join('; ')],
+							text: [{ text: 'Recovery after the session: ', bold: true }, sheet.recovery.join('; ')],
 							margin: [0, 10, 0, 0]
 						} as Content
 					]

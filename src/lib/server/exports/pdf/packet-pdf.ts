@@ -175,7 +175,7 @@ function dayContent(day: PacketDay, figures: Packet['figures']): Content {
 			...(outline.recovery.length > 0
 				? [
 						{
-							text: [{ text: 'Afterwards: ', bold: true }, outline.recovery.join('; ')],
+							text: [{ text: 'Recovery after the session: ', bold: true }, outline.recovery.join('; ')],
 							margin: [0, 6, 0, 0]
 						} as Content
 					]

@@ -11,9 +11,9 @@
 	);
 </script>
 
-<svelte:head><title>Calendar and paper</title></svelte:head>
+<svelte:head><title>Calendar and print</title></svelte:head>
 <p><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Today</a></p>
-<h1 class="mb-1 text-3xl">Calendar and paper</h1>
+<h1 class="mb-1 text-3xl">Calendar and print</h1>
 <p class="quiet mb-5">
 	Every day with work as an entry, in the time of {placeOf(data.zone)}. What is done on a day stays on your
 	page and opens in its morning.
@@ -57,7 +57,7 @@
 		<a class="btn btn-outline min-h-11" href="/me/calendar.ics" download>Save the file</a>
 	</section>
 	<section class="panel p-4" aria-labelledby="paper">
-		<h2 id="paper" class="mb-1">On paper</h2>
+		<h2 id="paper" class="mb-1">Print</h2>
 		<p class="mb-2 text-sm">
 			For days without a phone: every session that is released to you, with its pictures and room for results.
 		</p>

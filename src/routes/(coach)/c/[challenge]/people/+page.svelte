@@ -64,7 +64,7 @@
 						<td class="quiet text-sm whitespace-nowrap"
 							>{person.lastSeen === null ? 'never' : dayAndTimeIn(data.coach.zone, person.lastSeen)}</td
 						>
-						<td class="text-sm">{person.hasLink ? 'made' : 'none'}</td>
+						<td class="text-sm">{person.hasLink ? 'created' : 'none'}</td>
 					</tr>
 				{:else}
 					<tr><td colspan="6" class="quiet pl-4">Nobody fits “{find}”.</td></tr>

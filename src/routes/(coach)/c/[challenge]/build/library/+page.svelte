@@ -52,7 +52,7 @@
 			options: [['none', 'nothing at all'], ...same(ITEMS)]
 		},
 		{ key: 'position', label: 'position', wide: true, options: same(POSITIONS) },
-		{ key: 'impact', label: 'landing', wide: false, options: IMPACTS.map((one) => [one, LANDINGS[one]]) },
+		{ key: 'impact', label: 'impact', wide: false, options: IMPACTS.map((one) => [one, LANDINGS[one]]) },
 		{ key: 'sides', label: 'sides', wide: false, options: same(['one', 'both']) },
 		{
 			key: 'balance',

@@ -116,7 +116,7 @@
 			{/if}
 		</section>
 		<section class="panel flex flex-col gap-2 p-4" aria-labelledby="paper">
-			<h2 id="paper">Calendar and paper</h2>
+			<h2 id="paper">Calendar and print</h2>
 			<p class="text-sm">
 				{#if form && 'calendarEnded' in form}{first}’s calendar link is turned off.
 				{:else if person.subscribed}{first} has the days in a calendar{person.trainsAt === null

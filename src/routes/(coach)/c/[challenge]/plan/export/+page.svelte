@@ -25,13 +25,13 @@
 <PlanParts {base} part="export" />
 <div class="grid items-start gap-4 lg:grid-cols-2">
 	<section class="panel p-4" aria-labelledby="paper">
-		<h2 id="paper">On paper</h2>
+		<h2 id="paper">Print</h2>
 		<p class="quiet mt-1 mb-2 text-sm">The whole plan on two pages, to hang on a wall.</p>
 		<p class="flex flex-wrap gap-2">
-			<a class="btn btn-outline btn-sm" href="{base}/plan/sheet">Look at it and print</a>
+			<a class="btn btn-outline btn-sm" href="{base}/plan/sheet">Print preview</a>
 			<SlowFile href="{base}/plan/sheet.pdf" label="Plan as PDF" meanwhile="Setting two pages" />
 		</p>
-		<h3 class="mt-4 font-bold">Sessions for somebody without a device</h3>
+		<h3 class="mt-4 font-bold">Printed sessions</h3>
 		<p class="quiet mb-2 text-sm">
 			Every session that is released, a page or two each, with its pictures, room for results, and the
 			check-in to fill in.
@@ -61,7 +61,7 @@
 		</p>
 		<CalendarAddress there={data.address} made={answer?.address ?? null} ended={answer?.ended ?? false} />
 		<p class="mt-2">
-			<a class="btn btn-outline btn-sm" href="{base}/plan/calendar.ics" download>Save as a file</a>
+			<a class="btn btn-outline btn-sm" href="{base}/plan/calendar.ics" download>Download calendar file</a>
 		</p>
 		<p class="quiet mt-3 text-sm">
 			Participants find theirs on their own page, in their own time zone and without what is done on a day.
@@ -72,15 +72,15 @@
 	</section>
 
 	<section class="panel p-4" aria-labelledby="file">
-		<h2 id="file">As a file, and again</h2>
+		<h2 id="file">Export and reuse</h2>
 		<p class="quiet mt-1 mb-2 text-sm">
 			Frame, days, sessions, own exercises, progression, tests and announcements in one file; no people and
 			nothing that they sent in. Another Cadrex makes the same plan of it.
 		</p>
 		<p class="flex flex-wrap gap-2">
-			<a class="btn btn-outline btn-sm" href="{base}/plan/bundle.json" download>Save the challenge</a>
+			<a class="btn btn-outline btn-sm" href="{base}/plan/bundle.json" download>Export challenge</a>
 			<a class="btn btn-outline btn-sm" href="/challenges/import?from={data.challenge.id}"
-				>Use it again here</a
+				>Duplicate challenge</a
 			>
 		</p>
 	</section>
@@ -106,7 +106,7 @@
 					{#each ahead as day (day.day)}<option value={day.day}>on day {day.day}, {dayText(day.date)}</option
 						>{/each}
 				</select>
-				<button class="btn btn-outline btn-sm">Put it up</button>
+				<button class="btn btn-outline btn-sm">Post</button>
 				{#if answer?.announced}<span class="quiet pl-2 text-sm" role="status">It is up.</span>{/if}</span
 			>
 		</form>
@@ -124,7 +124,7 @@
 					>
 					<form method="post" action="?/removeAnnouncement" use:enhance>
 						<input type="hidden" name="announcement" value={announcement.id} /><button
-							class="link-quiet whitespace-nowrap">Take down</button
+							class="link-quiet whitespace-nowrap">Remove</button
 						>
 					</form>
 				</li>

@@ -74,7 +74,7 @@
 		<fieldset>
 			<legend class="font-head mb-2 text-lg font-bold">How much of it</legend>
 			<div class="grid grid-cols-3 gap-2">
-				{#each [['all', 'As planned'], ['part', 'Otherwise'], ['none', 'Not at all']] as const as [value, label] (value)}
+				{#each [['all', 'As planned'], ['part', 'Partly'], ['none', 'Not at all']] as const as [value, label] (value)}
 					<label
 						class={[
 							'flex min-h-14 cursor-pointer items-center justify-center rounded border px-1 text-center font-semibold has-focus-visible:outline-2',
@@ -88,13 +88,15 @@
 				{/each}
 			</div>
 			{#if done === 'all'}<p class="quiet mt-1 text-[15px]">
-					Every set, rep and load as planned. Choose Otherwise to change just what differed.
+					Every set, rep and load as planned. Choose Partly to change just what differed.
 				</p>{/if}
 		</fieldset>
 
 		{#if done === 'part'}
 			<section aria-label="What was done">
-				<p class="quiet mb-1 text-[15px]">Everything stands as planned. Change just what differed.</p>
+				<p class="quiet mb-1 text-[15px]">
+					Everything is filled in as planned. Change only what was different.
+				</p>
 				{#each prescription as exercise (`${exercise.block}.${exercise.part}`)}
 					<LogExercise
 						exercise={exercise.exercise}

@@ -58,4 +58,4 @@
 		</section>
 	{/each}
 </div>
-{#if sheet.recovery.length > 0}<p><b>Afterwards:</b> {sheet.recovery.join('; ')}</p>{/if}
+{#if sheet.recovery.length > 0}<p><b>Recovery after the session:</b> {sheet.recovery.join('; ')}</p>{/if}

@@ -47,7 +47,7 @@
 		>{/if}
 	<span class="ml-auto flex gap-2">
 		<a class="btn btn-sm btn-outline" href="{base}/library/new?like={encodeURIComponent(exercise.name)}"
-			>One of my own like it</a
+			>Duplicate as my own</a
 		>
 		{#if exercise.ownId}
 			<form method="post" action="?/retire">

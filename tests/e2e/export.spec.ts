@@ -23,7 +23,7 @@ test('a participant puts the days into a calendar at an hour of their own, and e
 	await ready(page);
 	await noBarriers(page, 'calendar');
 	await page.getByLabel('Hour at which I train').fill('18:15');
-	await page.getByRole('button', { name: 'Keep it' }).click();
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByText('Entries begin at 18:15.')).toBeVisible();
 	await page.getByRole('button', { name: /^Create/ }).click();
 	const address = await page.getByLabel('Copy the calendar link').first().inputValue();
@@ -67,7 +67,7 @@ test('the plan is saved for paper, as two pages and as sessions; without the day
 	await page.getByLabel('For').selectOption({ label: 'Noor Bastani' });
 	const out = await saved('Sessions as PDF');
 	expect(out.name).toBe('Hut Season, six weeks, Noor Bastani, on paper.pdf');
-	await page.getByLabel('with the days ahead').check();
+	await page.getByLabel('include upcoming days').check();
 	await expect(page.getByText('before its morning')).toBeVisible();
 	// Twelve sessions are ahead of the eighteen released.
 	expect((await saved('Sessions as PDF')).pages).toBeGreaterThanOrEqual(out.pages + 12);

@@ -61,7 +61,7 @@
 			</dd>
 		</div>
 		<div class="grid grid-cols-[6.5rem_1fr] gap-2 py-0.5">
-			<dt>High-impact moves</dt>
+			<dt>High impact</dt>
 			<dd class="text-right">
 				{balance.impact.seconds === 0
 					? 'none'

@@ -103,7 +103,7 @@
 				},
 				{
 					type: 'line',
-					label: 'middle',
+					label: 'median',
 					data: outcome?.days.map(({ minutes }) => whole(minutes.mid)) ?? [],
 					showLine: false,
 					borderColor: colours.text,

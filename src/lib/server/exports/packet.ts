@@ -132,7 +132,7 @@ async function packet(
 
 /**
  * A packet as the coach asks for it.
- * @param person whose; null: for anybody, by the group’s dates
+ * @param person whose; null: for anyone, on the group’s dates
  * @param ahead whether days that are not released yet are in it
  */
 export const coachPacket = (

@@ -30,7 +30,7 @@
 				value={data.hour}
 				aria-label="Hour at which I train"
 			/>
-			<button class="btn btn-outline min-h-11">Keep it</button>
+			<button class="btn btn-outline min-h-11">Save</button>
 		</form>
 		{#if answer?.message}<p class="field-fault mt-2" role="alert">{answer.message}</p>{/if}
 		<p class="quiet mt-2 text-[15px]" role="status">
@@ -41,7 +41,7 @@
 		</p>
 	</section>
 	<section class="panel p-4" aria-labelledby="subscribe">
-		<h2 id="subscribe" class="mb-1">Follow it</h2>
+		<h2 id="subscribe" class="mb-1">Subscribe</h2>
 		<CalendarAddress
 			there={data.subscribed}
 			made={answer?.address ?? null}
@@ -50,11 +50,9 @@
 		/>
 	</section>
 	<section class="panel p-4" aria-labelledby="file">
-		<h2 id="file" class="mb-1">Or take it once</h2>
-		<p class="mb-2 text-sm">
-			A file does not follow changes; taken again, it changes the entries that it brought.
-		</p>
-		<a class="btn btn-outline min-h-11" href="/me/calendar.ics" download>Save the file</a>
+		<h2 id="file" class="mb-1">Or download it once</h2>
+		<p class="mb-2 text-sm">A file doesn’t follow changes. Download it again to update the entries.</p>
+		<a class="btn btn-outline min-h-11" href="/me/calendar.ics" download>Download calendar file</a>
 	</section>
 	<section class="panel p-4" aria-labelledby="paper">
 		<h2 id="paper" class="mb-1">Print</h2>

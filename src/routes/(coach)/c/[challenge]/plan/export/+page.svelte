@@ -26,7 +26,7 @@
 <div class="grid items-start gap-4 lg:grid-cols-2">
 	<section class="panel p-4" aria-labelledby="paper">
 		<h2 id="paper">Print</h2>
-		<p class="quiet mt-1 mb-2 text-sm">The whole plan on two pages, to hang on a wall.</p>
+		<p class="quiet mt-1 mb-2 text-sm">The whole plan on two pages, to put on the wall.</p>
 		<p class="flex flex-wrap gap-2">
 			<a class="btn btn-outline btn-sm" href="{base}/plan/sheet">Print preview</a>
 			<SlowFile href="{base}/plan/sheet.pdf" label="Plan as PDF" meanwhile="Setting two pages" />
@@ -40,12 +40,12 @@
 			<label
 				>For
 				<select class="select select-sm flex w-56" bind:value={person}>
-					<option value="">anybody, by the group’s dates</option>
+					<option value="">anyone, on the group’s dates</option>
 					{#each data.people as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
 				</select></label
 			>
 			<label class="flex items-center gap-1.5 pb-1.5"
-				><input type="checkbox" class="checkbox checkbox-xs" bind:checked={withAhead} /> with the days ahead</label
+				><input type="checkbox" class="checkbox checkbox-xs" bind:checked={withAhead} /> include upcoming days</label
 			>
 			<SlowFile href={packet} label="Sessions as PDF" meanwhile="Setting the sessions" />
 		</div>
@@ -87,9 +87,7 @@
 
 	<section class="panel p-4" aria-labelledby="announcements">
 		<h2 id="announcements">Announcements</h2>
-		<p class="quiet mt-1 mb-2 text-sm">
-			Stands on everybody’s page of today for a week from when it goes up.
-		</p>
+		<p class="quiet mt-1 mb-2 text-sm">Shows on everyone’s page for a week after you post it.</p>
 		<form method="post" action="?/announce" class="flex flex-col gap-2" use:enhance>
 			<textarea
 				class="textarea w-full"

@@ -155,3 +155,14 @@ describe('rounds', () => {
 		expect(totals.duration).toBe(3 * (30 + 10 + 24) + 120);
 	});
 });
+
+describe('metres', () => {
+	it.each([
+		['1 x 5 km run', 2000],
+		['1 x 1400 m brisk walk', 1000],
+		['1 x 40 m suitcase carry', 40],
+		['1 x 20 m bear crawl', 20]
+	])('%s take %i s', (line, seconds) => {
+		expect(compileSession(sessionOf(line), PRACTICE).totals.work).toBeCloseTo(seconds, 6);
+	});
+});

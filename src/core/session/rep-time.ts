@@ -1,9 +1,17 @@
+import type { Exercise } from '../exercise';
 import { expectedOf } from './amount';
 import type { Practice } from '../practice';
+import { isLocomotion } from './formats/locomotion';
 import { PARTIALS, type Part, type Target } from './parts';
 
-/** Loaded walking pace in metres a second, for carries (common practice, no source). */
-const CARRY_PACE = 1;
+/** Metres a second: under a load, walking and running, each at an easy pace (common practice, no source). */
+const PACE = { carry: 1, walk: 1.4, run: 2.5 } as const;
+
+/** The pace at which an exercise covers its metres. */
+function paceOf(exercise: Exercise | null): number {
+	if (!exercise || !isLocomotion(exercise)) return PACE.carry;
+	return exercise.impact === 'high' ? PACE.run : PACE.walk;
+}
 
 /** Seconds of one repetition: the sum of the four phases of its tempo, times what its partial rule adds. */
 export function secondsPerRep(part: Part, practice: Practice): number {
@@ -23,6 +31,7 @@ export function workOnOneSide(
 ): { seconds: number; reps: number; paced: boolean } {
 	const amount = expectedOf(target);
 	if (target.kind === 'seconds') return { seconds: amount, reps: 0, paced: false };
-	if (target.kind === 'metres') return { seconds: amount / CARRY_PACE, reps: 0, paced: true };
+	if (target.kind === 'metres')
+		return { seconds: amount / paceOf(practice.library.find(part.exercise)), reps: 0, paced: true };
 	return { seconds: amount * secondsPerRep(part, practice), reps: amount, paced: true };
 }

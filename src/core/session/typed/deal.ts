@@ -1,5 +1,5 @@
 /** Which phrase of a line is said of which exercise, and which of the block as a whole. */
-import type { Asked } from './asked';
+import { quote, type Asked } from './asked';
 import type { Phrase, PhraseKind } from './phrase';
 
 /** A name as typed: phrases side by side, of which one at most is known. */
@@ -187,5 +187,31 @@ export class Dealt {
 		if (times.some(({ count }) => count !== times[0]?.count)) return false;
 		for (const again of times.slice(1)) this.block.splice(this.block.indexOf(again), 1);
 		return true;
+	}
+
+	/**
+	 * Rests that are said between exercises are those inside a round, where each has the same; of others it is not known
+	 * where they stand.
+	 */
+	placeRests(asked: Asked): void {
+		const last = this.items.at(-1)?.run[0]?.from ?? 0;
+		const first = this.items[0]?.run[0]?.from ?? 0;
+		const rests = this.block.filter((phrase) => phrase.kind === 'rest');
+		const between = rests.filter(({ from, where }) => where === null && from > first && from < last);
+		const [one] = between;
+		if (!one) return;
+		const alike = between.length === this.items.length - 1 && between.every(({ low }) => low === one.low);
+		for (const again of between) {
+			this.block.splice(this.block.indexOf(again), 1);
+			if (!alike) {
+				const offers = ['inside', 'after'].map((where) => `rest ${again.low} ${where}`);
+				asked.of(
+					[again],
+					`${quote(again.text)}: is this the rest between all exercises, or the one after the round?`,
+					offers.map((text) => ({ label: text, text }))
+				);
+			}
+		}
+		if (alike) this.block.push({ ...one, where: 'inside' });
 	}
 }

@@ -174,6 +174,7 @@ class LineReader {
 		const named = this.dealt.items.map(({ run }) =>
 			exerciseOf(run, { line, practice, unknown, asked, notes })
 		);
+		this.dealt.placeRests(this.asked);
 		const saidOf = this.dealt.items.map(({ phrases: own }) => new Said(own));
 		const [only] = saidOf;
 		const said = new Said(
@@ -195,7 +196,7 @@ class LineReader {
 			const counted = own.has('amount') || shared.has('amount') || !ladder;
 			const all = counted ? shared : new Said([...this.dealt.head, ladder]);
 			const part = this.part(item, name, own, all, format);
-			if (!saysHowMuch(format)) this.restInItem(own, said);
+			if (!saysHowMuch(format) && i === this.dealt.items.length - 1) this.restInItem(own, said);
 			return [part];
 		});
 		// What stands before all exercises and was said of each is used.

@@ -24,6 +24,13 @@ test('main views have no barriers', async ({ page, demo }) => {
 	await page.getByRole('link', { name: 'Enrol from a list' }).click();
 	await ready(page);
 	await noBarriers(page, 'import');
+	await page.getByRole('link', { name: 'Glossary' }).click();
+	await ready(page);
+	await noBarriers(page, 'glossary');
+	await page.getByLabel('Search').fill('twenty seconds');
+	await expect(page.getByRole('term')).toHaveText('Tabata');
+	await page.getByLabel('Search').fill('');
+	await expect(page.locator('#roll')).toContainText('Everybody and every day');
 });
 
 test('a participant’s views have no barriers', async ({ page, demo }) => {
@@ -104,7 +111,7 @@ test('the coach works by keyboard alone: sign in, go about, look back, find', as
 	await page.keyboard.press('Escape');
 	await page.getByLabel('Find a person').blur();
 	await page.keyboard.press('?');
-	await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+	await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('3');
 	await page.waitForURL('**/plan');

@@ -31,6 +31,7 @@
 			<button class="quiet hover:text-base-content w-full px-3.5 py-2 text-left text-sm" onclick={onhelp}
 				>Keyboard shortcuts (?)</button
 			>
+			<a class="quiet hover:text-base-content block px-3.5 py-2 text-sm" href="/glossary">Glossary</a>
 		</li>
 	</ul>
 </nav>

@@ -102,7 +102,15 @@
 <svelte:window {onkeydown} />
 
 <div class="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-2">
-	<h1>Roll</h1>
+	<h1>
+		Roll
+		<a
+			class="quiet align-super text-sm font-normal"
+			href="/glossary#roll"
+			aria-label="What is the roll?"
+			title="Everybody and every day on one page; the glossary says more">?</a
+		>
+	</h1>
 	{#if data.group.rate !== null && data.group.low !== null && data.group.high !== null}
 		<p>
 			<b class="text-lg">{percent(data.group.rate)}</b>

@@ -1,6 +1,6 @@
 import { bySeverity } from '../findings';
 import type { Practice } from '../practice';
-import { compileSession, sessionFaults, type Session, type Timeline } from '../session';
+import { blockFaults, compileSession, LIMITS, sessionFaults, type Session, type Timeline } from '../session';
 import { balanceOf, type Balance } from './balance';
 import { EXERCISE_CHECKS } from './checks/exercises';
 import { FORMAT_CHECKS } from './checks/formats';
@@ -51,12 +51,30 @@ export function checkSession(
 		limits: group?.limits ?? []
 	};
 	const findings = CHECKS.flatMap((check) => check(subject));
-	// What is offered is looked at like anything that is typed: a sound session stays one.
 	const sound = (remedy: SessionFinding['remedy']): boolean =>
-		!remedy || !('apply' in remedy) || sessionFaults(remedy.apply(), practice).length === 0;
+		!remedy || !('apply' in remedy) || isSound(remedy.apply(), subject);
+	// A session that has faults of its own keeps what may mend it.
 	const kept =
 		findings.every(({ remedy }) => sound(remedy)) || sessionFaults(session, practice).length > 0
 			? findings
 			: findings.map((finding) => (sound(finding.remedy) ? finding : { ...finding, remedy: null }));
 	return bySeverity(kept);
+}
+
+/** A remedy makes a session at most so many times as long: one that is far from its limits stays within them. */
+const MOST_GROWTH = 3;
+
+/**
+ * Whether what is offered can stand like anything that is typed: the blocks that it changes, and the whole where that
+ * comes near what a session may be. Asked at every key pressed, so the whole is not gone through without need.
+ */
+function isSound(next: Session, { session, timeline, practice }: Subject): boolean {
+	const near =
+		timeline.segments.length * MOST_GROWTH > LIMITS.segments ||
+		timeline.totals.upper * MOST_GROWTH > LIMITS.session ||
+		next.blocks.length > LIMITS.blocks;
+	if (near) return sessionFaults(next, practice).length === 0;
+	return next.blocks.every(
+		(block) => session.blocks.includes(block) || blockFaults(block, '', practice).length === 0
+	);
 }

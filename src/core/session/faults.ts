@@ -213,7 +213,7 @@ export function sessionFaults(session: Session, practice: Practice): Fault[] {
 				path: 'blocks',
 				message: `a session has at most ${LIMITS.segments.toLocaleString('en')} steps; this one has more`
 			});
-		else if (totals.duration > 24 * 3600)
+		else if (totals.duration > LIMITS.session)
 			faults.push({
 				path: 'blocks',
 				message: `a session ends on the day it began, this one would take ${Math.round(totals.duration / 3600)} hours`

@@ -85,6 +85,8 @@ export const LIMITS = {
 	sets: 50,
 	reps: 1000,
 	seconds: 7200,
+	/** Seconds of a session: it ends on the day it began. */
+	session: 86_400,
 	metres: 50_000,
 	kg: 500,
 	/** Weights of an exercise. */

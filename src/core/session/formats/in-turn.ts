@@ -1,6 +1,8 @@
-import { LIMITS, type BlockBase } from '../parts';
+import { LIMITS, type BlockBase, type Part } from '../parts';
 import type { TimelineWriter } from '../timeline';
+import type { Said } from '../typed/said';
 import type { Field } from './format';
+import { roundsWords } from './grammar';
 
 /** Exercises one after the other, a rest from one to the next and another one after each round. */
 export interface InTurn extends BlockBase {
@@ -36,3 +38,22 @@ export function writeInTurn(block: InTurn, out: TimelineWriter): void {
 			out.put('round-rest', block.restAfter, { round });
 	}
 }
+
+/** The numbers of a typed line, with the usual rests where it says none. */
+export const readInTurn = (
+	said: Said,
+	usual: Pick<InTurn, 'rounds' | 'restInside' | 'restAfter'>
+): Pick<InTurn, 'rounds' | 'restInside' | 'restAfter'> => ({
+	rounds: said.times() ?? usual.rounds,
+	restInside: said.rest('inside') ?? usual.restInside,
+	restAfter: said.rest('after', 'between', null) ?? usual.restAfter
+});
+
+/** `3 rounds · rest 30 inside, 90 after`. */
+export const inTurnSummary = (block: InTurn): string =>
+	`${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`;
+
+/** The same as a line, as far as the exercises. */
+export const inTurnLine = (block: InTurn, part: (part: Part) => string): string =>
+	`${roundsWords(block.rounds)}, rest ${block.restInside} inside, ${block.restAfter} after: ` +
+	block.parts.map(part).join(' + ');

@@ -1,7 +1,6 @@
 import { LIMITS } from '../parts';
 import type { Format } from './format';
-import { roundsWords } from './grammar';
-import { inTurnFields, writeInTurn, type InTurn } from './in-turn';
+import { inTurnFields, inTurnLine, inTurnSummary, readInTurn, writeInTurn, type InTurn } from './in-turn';
 
 /** Any number of exercises by repetitions, one after the other, with a rest after each round. */
 export interface RepRounds extends InTurn {
@@ -9,7 +8,7 @@ export interface RepRounds extends InTurn {
 }
 
 /** Straight on inside, a minute after a round (common practice, no source). */
-const DEFAULTS = { restInside: 0, restAfter: 60 };
+const USUAL = { rounds: 1, restInside: 0, restAfter: 60 };
 
 export const repRounds: Format<RepRounds> = {
 	name: 'rep-rounds',
@@ -29,21 +28,16 @@ export const repRounds: Format<RepRounds> = {
 
 	timesDone: (block) => block.rounds,
 	withRestInside: (block, seconds) => ({ ...block, restInside: seconds }),
-	summary: (block) =>
-		`${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`,
+	summary: inTurnSummary,
 
 	claims: ({ items }) => items.length > 1,
 	read(said, parts) {
 		return {
 			format: 'rep-rounds',
-			rounds: said.times() ?? 1,
-			restInside: said.rest('inside') ?? DEFAULTS.restInside,
-			restAfter: said.rest('after', 'between', null) ?? DEFAULTS.restAfter,
+			...readInTurn(said, USUAL),
 			parts
 		};
 	},
 
-	line: (block, part) =>
-		`${roundsWords(block.rounds)}, rest ${block.restInside} inside, ${block.restAfter} after: ` +
-		block.parts.map(part).join(' + ')
+	line: inTurnLine
 };

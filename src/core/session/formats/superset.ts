@@ -1,7 +1,6 @@
 import type { Part, Role } from '../parts';
 import type { Format } from './format';
-import { roundsWords } from './grammar';
-import { inTurnFields, writeInTurn, type InTurn } from './in-turn';
+import { inTurnFields, inTurnLine, inTurnSummary, readInTurn, writeInTurn, type InTurn } from './in-turn';
 
 /** Two or three exercises back to back, a short rest inside, a longer one after the last. */
 export interface Superset extends InTurn {
@@ -9,7 +8,7 @@ export interface Superset extends InTurn {
 }
 
 /** 30 s at most inside a pair, 90 s after it (common practice, no source). */
-const DEFAULTS = { restInside: 30, restAfter: 90 };
+const USUAL = { rounds: 3, restInside: 30, restAfter: 90 };
 
 /** Two or three exercises as a superset. */
 export const newSuperset = (
@@ -38,22 +37,17 @@ export const superset: Format<Superset> = {
 	withRestInside: (block, seconds) => ({ ...block, restInside: seconds }),
 	asPair: ({ rounds, restInside, restAfter }) => ({ rounds, restInside, restAfter }),
 	mark: (_block, part) => `A${part + 1}`,
-	summary: (block) =>
-		`${block.parts.length === 3 ? 'tri-set · ' : ''}${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`,
+	summary: (block) => `${block.parts.length === 3 ? 'tri-set · ' : ''}${inTurnSummary(block)}`,
 
 	claims: ({ labelled, items }) => labelled && items.length <= 3,
 	read(said, parts) {
 		if (parts.length < 2) return { fault: 'a superset needs two or three exercises joined by +' };
 		return {
 			format: 'superset',
-			rounds: said.times() ?? 3,
-			restInside: said.rest('inside') ?? DEFAULTS.restInside,
-			restAfter: said.rest('after', 'between', null) ?? DEFAULTS.restAfter,
+			...readInTurn(said, USUAL),
 			parts
 		};
 	},
 
-	line: (block, part) =>
-		`superset ${roundsWords(block.rounds)}, rest ${block.restInside} inside, ${block.restAfter} after: ` +
-		block.parts.map(part).join(' + ')
+	line: (block, part) => `superset ${inTurnLine(block, part)}`
 };

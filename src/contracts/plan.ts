@@ -1,6 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup';
 import { DAY_KINDS } from '$core/calendar';
 import { ITEMS } from '$core/exercise';
+import { CONDITIONS } from '$core/kit';
 import { LEVELS } from '$core/people';
 import { MEASURES, PLAN_LIMITS, type Plan, type PlannedDay, type RuleTarget, type Step } from '$core/plan';
 import { LIMITS } from '$core/session';
@@ -113,7 +114,14 @@ export const rulesShape = {
 				.oneOf([...ITEMS])
 				.required()
 		).required(),
-		heaviestKg: orNull(amount('the heaviest load', LIMITS.kg))
+		heaviestKg: orNull(amount('the heaviest load', LIMITS.kg)),
+		conditions: array(
+			string()
+				.oneOf([...CONDITIONS], ({ value }) => `there is no condition called ${String(value)}`)
+				.required()
+		)
+			.max(CONDITIONS.length)
+			.required()
 	})
 		.noUnknown()
 		.required()

@@ -1,4 +1,5 @@
-import { newRule, newBenchmark, type Audience, type Benchmark, type Plan } from '$core/plan';
+import type { Audience } from '$core/people';
+import { newRule, newBenchmark, type Benchmark, type Plan } from '$core/plan';
 import type { DemoSession } from './sessions.data';
 
 /** What Hut Season measures, on its first days, half-way and at the end. */
@@ -11,7 +12,8 @@ export const BENCHMARKS: Benchmark[] = [
 export const AUDIENCE: Audience = {
 	level: 'some experience',
 	items: ['dumbbell', 'light dumbbell', 'band', 'mat', 'step', 'loaded backpack'],
-	heaviestKg: 20
+	heaviestKg: 20,
+	conditions: []
 };
 
 /** How Hut Season rises: the presses by repetitions and load, the holds by seconds, the stairs by less rest. */

@@ -45,7 +45,7 @@ describe('ACSM', () => {
 		'4 x 10 push-up\n4 x 10 bent-over row @ 8 kg',
 		'hiit 8 x 30/60: fast feet'
 	])('the warm-up put before %j takes 5 to 10 minutes', (text) => {
-		const block = warmUpFor(read(text), PRACTICE, DEFAULT_HOUSE.warmUp, []);
+		const block = warmUpFor(read(text), PRACTICE, DEFAULT_HOUSE.warmUp, ANYONE)!;
 		const minutes = compileSession({ blocks: [block] }, PRACTICE).totals.duration / 60;
 		expect(minutes).toBeGreaterThanOrEqual(ACSM.phase[0] - 0.5);
 		expect(minutes).toBeLessThanOrEqual(ACSM.phase[1]);
@@ -53,7 +53,7 @@ describe('ACSM', () => {
 
 	it('the stretches put after the work are held as published, on both sides, where the work was', () => {
 		const session = read('4 x 10 goblet squat @ 12 kg\n4 x 10 Romanian deadlift @ 10 kg');
-		const block = coolDownFor(session, PRACTICE, DEFAULT_HOUSE.coolDown, []);
+		const block = coolDownFor(session, PRACTICE, DEFAULT_HOUSE.coolDown, ANYONE)!;
 		for (const part of block.parts) {
 			expect(part.target).toEqual({ kind: 'seconds', seconds: 30 });
 			expect(part.perSide).toBe(STANDARD.find(part.exercise)?.perSide);

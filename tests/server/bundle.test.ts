@@ -46,7 +46,7 @@ async function furnish() {
 		],
 		deload: { every: 2, keep: 0.6 },
 		tests: [newBenchmark('t', 'Plank', 'Plank', 'longest hold')],
-		audience: { level: 'trained', items: ['mat'], heaviestKg: 22.5 }
+		audience: { level: 'trained', items: ['mat'], heaviestKg: 22.5, conditions: [] }
 	};
 	await savePlan(context, challenge, { revision, plan: next });
 	// Released days keep version 1 of the session, the rest go over to version 2.

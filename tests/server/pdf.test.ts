@@ -74,7 +74,7 @@ describe('the plan on paper', () => {
 				newRule(`r${i}`, { session: names[i % names.length] ?? '' }, [{ kind: 'reps', reps: 1 }])
 			),
 			deload: { every: 4, keep: 0.6 },
-			audience: { level: 'beginner', items: [], heaviestKg: null }
+			audience: { level: 'beginner', items: [], heaviestKg: null, conditions: [] }
 		};
 		for (const kind of ['test', 'train'] as const) {
 			const days = plan.days.map((day) => ({ ...day, kind, tests: kind === 'test' ? day.tests : [] }));

@@ -69,7 +69,7 @@ describe('a plan', () => {
 			tests: [test],
 			rules: [MORE],
 			deload: { every: 2, keep: 0.5 },
-			audience: { level: 'beginner', items: ['mat'], heaviestKg: 8 }
+			audience: { level: 'beginner', items: ['mat'], heaviestKg: 8, conditions: [] }
 		};
 		expect(await save(() => next)).toBe(3);
 		expect((await open()).plan).toEqual(next);

@@ -71,7 +71,7 @@ function document(chance: () => number, pick: <T>(list: readonly T[]) => T, ids:
 			tests: [
 				{ id: 't', name: 'T', exercise: 'Push-up', measure: 'reps', seconds: null, reps: null, kg: null }
 			],
-			audience: { level: 'beginner', items: [], heaviestKg: null }
+			audience: { level: 'beginner', items: [], heaviestKg: null, conditions: [] }
 		},
 		{
 			kind: 'cadrex challenge',

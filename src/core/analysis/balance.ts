@@ -14,6 +14,8 @@ export interface Pair {
 export interface Balance {
 	/** Sets: 1 for each that works the muscle directly, ½ for each in which it assists. */
 	sets: Record<Muscle, number>;
+	/** Those of them that work it directly: what makes a day hard for it. */
+	direct: Record<Muscle, number>;
 	/** Seconds that each muscle is stretched; per side ones count once. */
 	stretched: Record<Muscle, number>;
 	pullPush: Pair;
@@ -106,6 +108,7 @@ export function balanceOf(
 ): Balance {
 	const { library } = practice;
 	const sets = perMuscle();
+	const direct = perMuscle();
 	const stretched = perMuscle();
 	const sum = { push: 0, pull: 0, knee: 0, hip: 0 };
 	session.blocks.forEach((block, b) =>
@@ -117,7 +120,10 @@ export function balanceOf(
 				const held = part.target.kind === 'seconds' ? part.target.seconds : 0;
 				for (const muscle of exercise.primary) stretched[muscle] += held * times;
 			} else if (exercise.pattern !== 'mobility' && countsAsSets(block)) {
-				for (const muscle of exercise.primary) sets[muscle] += times;
+				for (const muscle of exercise.primary) {
+					sets[muscle] += times;
+					direct[muscle] += times;
+				}
 				for (const muscle of exercise.assisting) sets[muscle] += times / 2;
 				const lean = leanings(exercise);
 				for (const way of ['push', 'pull', 'knee', 'hip'] as const) sum[way] += lean[way] * times;
@@ -137,6 +143,7 @@ export function balanceOf(
 	const of = (muscles: readonly Muscle[]) => muscles.reduce((total, muscle) => total + sets[muscle], 0);
 	return {
 		sets,
+		direct,
 		stretched,
 		pullPush: pair(sum.pull, sum.push),
 		kneeHip: pair(sum.knee, sum.hip),

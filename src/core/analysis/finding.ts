@@ -1,7 +1,9 @@
 import type { Finding } from '../findings';
 import type { Limitation } from '../kit';
+import type { Audience } from '../people';
 import type { Practice } from '../practice';
 import type { Session, Timeline } from '../session';
+import type { Fitting } from '../substitution';
 import type { Balance } from './balance';
 import type { Go } from './work';
 
@@ -11,7 +13,7 @@ export type Place = { block: number; part?: number } | null;
 /** Found in a session; its remedy gives a changed one, or opens a panel that helps further. */
 export type SessionFinding = Finding<Place, () => Session, 'fit'>;
 
-/** Whom the session is for, as far as it is known. */
+/** Who is enrolled. */
 export interface Group {
 	people: number;
 	beginners: number;
@@ -28,8 +30,10 @@ export interface Subject {
 	practice: Practice;
 	budgetMinutes: number | null;
 	group: Group | null;
-	/** What proposals must not ask for. */
-	limits: readonly Limitation[];
+	/** Whom the challenge is made for; null: not known. */
+	audience: Audience | null;
+	/** What proposals keep to. */
+	fitting: Fitting;
 }
 
 export type Check = (subject: Subject) => SessionFinding[];

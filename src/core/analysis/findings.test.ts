@@ -2,6 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { found, linesAfter } from '../../../tests/support/findings';
 import { practiceWith } from '../../../tests/support/practice';
+import { DEFAULT_AUDIENCE } from '../people';
+import type { CheckOptions } from './check-session';
 
 describe('pull missing for push', () => {
 	const RULE = 'pull missing for push';
@@ -212,8 +214,11 @@ describe('overhead after grip work', () => {
 describe('down to the floor and up', () => {
 	const RULE = 'down to the floor and up';
 
-	it('counts the ways down and puts floor work together', () => {
-		expect(found('circuit 3 rounds 30/15: squat + push-up + calf raise + plank', RULE)).toEqual([
+	const STIFF: CheckOptions = { audience: { ...DEFAULT_AUDIENCE, conditions: ['sore hip'] } };
+	const CIRCUIT = 'squat + push-up + calf raise + plank';
+
+	it('counts the ways down and puts floor work together, for those who mind them', () => {
+		expect(found(`circuit 3 rounds 30/15: ${CIRCUIT}`, RULE, STIFF)).toEqual([
 			{
 				title: 'Down to the floor and up 6 times',
 				figure:
@@ -224,24 +229,31 @@ describe('down to the floor and up', () => {
 			}
 		]);
 		// As often as the house allows.
-		expect(found('circuit 2 rounds 30/15: squat + push-up + calf raise + plank', RULE)).toEqual([]);
+		expect(found(`circuit 2 rounds 30/15: ${CIRCUIT}`, RULE, STIFF)).toEqual([]);
+		const strict = practiceWith({ house: { floorChanges: 3 } });
+		expect(found(`circuit 2 rounds 30/15: ${CIRCUIT}`, RULE, STIFF, strict)).toHaveLength(1);
+	});
+
+	it('minds the order alone, and not the rounds, for everyone else', () => {
+		expect(found(`circuit 3 rounds 30/15: ${CIRCUIT}`, RULE)).toEqual([]);
 		expect(
 			found(
-				'circuit 2 rounds 30/15: squat + push-up + calf raise + plank',
-				RULE,
-				{},
-				practiceWith({ house: { floorChanges: 3 } })
+				`circuit 3 rounds 30/15: ${CIRCUIT} + calf raise + plank + squat + push-up + squat + plank`,
+				RULE
 			)
-		).toHaveLength(1);
+		).toMatchObject([{ title: 'Down to the floor and up 15 times' }]);
+		const limits = ['no balance without support'] as const;
+		const group = { people: 9, beginners: 0, limits };
+		expect(found(`circuit 3 rounds 30/15: ${CIRCUIT}`, RULE, { group })).toHaveLength(1);
 	});
 
 	it('leaves the order of minutes, stations and a cool-down alone', () => {
-		expect(found('emom 10 min: 8 squat / 8 push-up', RULE)).toMatchObject([
+		expect(found('emom 10 min: 8 squat / 8 push-up', RULE, STIFF)).toMatchObject([
 			{ title: 'Down to the floor and up 5 times', label: null }
 		]);
-		expect(
-			found('cool-down: circuit 3 rounds 30/15: squat + push-up + calf raise + plank', RULE)
-		).toMatchObject([{ label: null }]);
+		expect(found(`cool-down: circuit 3 rounds 30/15: ${CIRCUIT}`, RULE, STIFF)).toMatchObject([
+			{ label: null }
+		]);
 	});
 });
 

@@ -277,7 +277,8 @@ describe('balanceOf', () => {
 		const session = sessionOf(
 			'repeat 2 times, rest 30:\n3 x 10 per side reverse lunge @ 8 kg, rest 30\n2 x 10 jump squat, rest 30\nend repeat\ncool-down: holds 2 rounds, rest 5: 30 s per side calf stretch + 30 s child rest'
 		);
-		const { sets, stretched, ...rest } = balanceOf(session, PRACTICE);
+		const { sets, direct, stretched, ...rest } = balanceOf(session, PRACTICE);
+		expect(some(direct)).toEqual({ glutes: 10, quads: 10 });
 		// Six sets of lunges (glutes and quads, hamstrings half), four of jumps (glutes and quads, calves half).
 		expect(some(sets)).toEqual({ glutes: 10, quads: 10, hamstrings: 3, calves: 2 });
 		expect(some(stretched)).toEqual({ lats: 60, 'lower back': 60, calves: 60 });

@@ -60,6 +60,7 @@ export const POSITIONS = [
 	'standing',
 	'supported',
 	'seated',
+	'floor seated',
 	'kneeling',
 	'all fours',
 	'front lying',

@@ -1,3 +1,18 @@
 export { canDoWith, kitOfItems, missingIn, type Kit, type Owned } from './kit';
-export { brokenLimits, goesOverhead, LIMITATIONS, onFloor, withinLimits, type Limitation } from './limits';
+export {
+	adviceFor,
+	CONDITIONS,
+	limitsOf,
+	talksRatherThanCounts,
+	type Condition
+} from './conditions';
+export {
+	brokenLimits,
+	goesOverhead,
+	isJump,
+	LIMITATIONS,
+	onFloor,
+	withinLimits,
+	type Limitation
+} from './limits';
 export { kitText, readKit } from './read-kit';

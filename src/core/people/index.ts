@@ -1,3 +1,12 @@
+export {
+	againstFor,
+	againstText,
+	DEFAULT_AUDIENCE,
+	kitOf,
+	limitsFor,
+	type Against,
+	type Audience
+} from './audience';
 export { LEVELS, type Level } from './levels';
 export {
 	checkRoster,

@@ -4,7 +4,8 @@ import { changedFindings, checkPlan, type PlanCheckOptions } from './check-plan'
 import { putDays, swapDays } from './edit';
 import type { PlanFinding } from './finding';
 import { resolvePlan } from './resolved-plan';
-import { DEFAULT_AUDIENCE, EMPTY_PLAN, newBenchmark, newRule, type Plan } from './model';
+import { DEFAULT_AUDIENCE } from '../people';
+import { EMPTY_PLAN, newBenchmark, newRule, type Plan } from './model';
 import { LETTERED, letteredPlan } from '../../../tests/support/plans';
 import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 
@@ -191,8 +192,8 @@ describe('checks over the weeks', () => {
 	});
 
 	it('see what does not fit the audience', () => {
-		const beginners = { level: 'beginner', items: ['mat'], heaviestKg: 8 } as const;
-		expect(find(letteredPlan('J------', { audience: beginners }), 'audience, level')[0]).toMatchObject({
+		const beginners = { level: 'beginner', items: ['mat'], heaviestKg: 8, conditions: [] } as const;
+		expect(find(letteredPlan('J------', { audience: beginners }), 'audience, limits')[0]).toMatchObject({
 			severity: 'safety'
 		});
 		expect(find(letteredPlan('U------', { audience: beginners }), 'audience, equipment')[0]?.title).toContain(

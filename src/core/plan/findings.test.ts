@@ -1,7 +1,8 @@
 /** What the checks over the weeks say of whole plans, word by word, and the plan that each remedy makes. */
 import { describe, expect, it } from 'vitest';
 import { checkPlan, type PlanCheckOptions } from './check-plan';
-import { DEFAULT_AUDIENCE, newBenchmark, newRule, type Plan } from './model';
+import { DEFAULT_AUDIENCE } from '../people';
+import { newBenchmark, newRule, type Plan } from './model';
 import { resolvePlan } from './resolved-plan';
 import { LETTERED, letteredPlan } from '../../../tests/support/plans';
 import { PRACTICE } from '../../../tests/support/practice';
@@ -82,9 +83,8 @@ describe('plans as the checks see them', () => {
 
 	it('what beginners do not have and should not do', () => {
 		expect(
-			all('LHS---- L-HU---', { audience: { level: 'beginner', items: ['mat'], heaviestKg: 8 } })
+			all('LHS---- L-HU---', { audience: { level: 'beginner', items: ['mat'], heaviestKg: 8, conditions: [] } })
 		).toEqual([
-			'safety, audience, level: For beginners: Hill run. Hard landings or balance without a hold on 2 days; an easier variation, or a chair in reach. (2 10)',
 			'watch, audience, equipment: Not taken to be at hand: 2 dumbbells. Needed on 2 days: 1 and 8, in Session L. (1 8)',
 			'→ People have it: LHS---- L-HU---; items mat, dumbbell',
 			'watch, audience, equipment: Not taken to be at hand: band. Needed on 1 day: 11, in Session U. (11)',

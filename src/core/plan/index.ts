@@ -13,7 +13,6 @@ export {
 	PLAN_LIMITS,
 	REST_DAY,
 	weekOf,
-	type Audience,
 	type Benchmark,
 	type Measure,
 	type Plan,

@@ -1,6 +1,5 @@
 /** The plan of a challenge: what lies on each day, how it is made harder week by week, what is tested. */
-import type { Item } from '../exercise';
-import type { Level } from '../people';
+import { DEFAULT_AUDIENCE, type Audience } from '../people';
 import type { DayKind } from '../calendar';
 
 export interface PlannedDay {
@@ -91,15 +90,6 @@ export const newBenchmark = (
 	more: Partial<Pick<Benchmark, 'seconds' | 'reps' | 'kg'>> = {}
 ): Benchmark => ({ id, name, exercise, measure, seconds: null, reps: null, kg: null, ...more });
 
-/** Whom the plan is made for. */
-export interface Audience {
-	level: Level;
-	/** What everyone is taken to have beyond the household. */
-	items: readonly Item[];
-	/** The heaviest single dumbbell or pack that is assumed; null: no bound. */
-	heaviestKg: number | null;
-}
-
 export interface Plan {
 	days: readonly PlannedDay[];
 	rules: readonly Rule[];
@@ -121,12 +111,6 @@ export const PLAN_LIMITS = {
 	every: 12,
 	testName: 60
 } as const;
-
-export const DEFAULT_AUDIENCE: Audience = {
-	level: 'some experience',
-	items: ['dumbbell', 'light dumbbell', 'band', 'mat'],
-	heaviestKg: null
-};
 
 export const REST_DAY: PlannedDay = { kind: 'rest', session: null, effort: null, tests: [] };
 

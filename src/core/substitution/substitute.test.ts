@@ -30,7 +30,7 @@ describe('substitute', () => {
 	});
 
 	it('is null where nothing like it can be done', () => {
-		expect(instead('Pull-up', '', ['seated only', 'no overhead'])).toBeNull();
+		expect(instead('Wide goblet squat', '', ['seated only'])).toBeNull();
 	});
 
 	it('never offers what goes against a limit or is not at hand, and always answers the same', () => {
@@ -112,8 +112,24 @@ describe('which one it is', () => {
 		expect(among({ others: [made('Same 1'), made('Same 2')] })).toEqual(['Same 1', ...NEAREST]);
 	});
 
-	it('only of the same movement, offered and possible', () => {
-		expect(among({ others: [made('Hinge', { pattern: 'hinge' })] })).toBeNull();
+	it('of another movement only where there is none of the same, with four tenths in common', () => {
+		const hinge = made('Hinge', { pattern: 'hinge' });
+		expect(among({ others: [hinge] })).toEqual(['Hinge', 'not at hand', 'another movement, nearest muscles']);
+		const same = made('Same', { primary: ['quads', 'lats'], assisting: ['abs'] });
+		expect(among({ others: [hinge, same] })?.[0]).toBe('Same');
+		// Quads 2 in common of 5; of 6 with one that assists.
+		const just = { pattern: 'hinge', primary: ['quads'], assisting: [] } as const;
+		expect(among({ others: [made('Just', just)] })?.[0]).toBe('Just');
+		expect(among({ others: [made('Less', { ...just, assisting: ['calves'] })] })).toBeNull();
+		expect(among({ others: [made('Loose', { pattern: 'stretch' })] })).toBeNull();
+	});
+
+	it('never what lands hard or hangs where the other does not', () => {
+		expect(among({ others: [made('Hop', { impact: 'high' })] })).toBeNull();
+		expect(among({ others: [made('Hang', { position: 'hanging' })] })).toBeNull();
+	});
+
+	it('only offered and possible', () => {
 		expect(among({ others: [made('Old', { retired: true })] })).toBeNull();
 		expect(among({ others: [made('With rope', { equipment: FROM.equipment })] })).toBeNull();
 		expect(among({})).toBeNull();
@@ -264,7 +280,7 @@ describe('a session for others', () => {
 	});
 
 	it('changes what a limit speaks against in every part, and says what it found nothing for', () => {
-		const session = of('warm-up: 1 x 10 jump squat\n3 x 5 pull-up\n3 x 10 curl');
+		const session = of('warm-up: 1 x 10 jump squat\n3 x 5 pullover\n3 x 10 curl');
 		const {
 			changes,
 			stuck,
@@ -273,7 +289,7 @@ describe('a session for others', () => {
 		expect(changes.map(({ block }) => block)).toContain(0);
 		expect(changes.find(({ block }) => block === 0)?.why).toMatch(/^no jumps, /);
 		expect(stuck).toEqual([
-			{ block: 1, part: 0, exercise: 'Pull-up', why: 'nothing like it with this equipment and these limits' }
+			{ block: 1, part: 0, exercise: 'Pullover', why: 'nothing like it with this equipment and these limits' }
 		]);
 		expect(seen.blocks[1]).toEqual(session.blocks[1]);
 	});

@@ -1,4 +1,4 @@
-import type { Exercise, Library, Muscle } from '../exercise';
+import { AT_HOME, type Exercise, type Item, type Library, type Muscle } from '../exercise';
 import { brokenLimits, canDoWith, withinLimits, type Kit, type Limitation } from '../kit';
 import type { Practice } from '../practice';
 
@@ -30,8 +30,9 @@ export function likeness(a: Exercise, b: Exercise): number {
 	return either > 0 ? both / either : 0;
 }
 
-/** From this likeness on one exercise can stand for another. */
+/** From this likeness on one exercise can stand for another: of the same movement, and of another one. */
 const ALIKE = 0.3;
+const ALIKE_OTHERWISE = 0.4;
 
 /** Whether somebody can do an exercise: the hard limits and the kit, nothing else. */
 export const canDo = (exercise: Exercise, { kit, limits }: Fitting): boolean =>
@@ -50,28 +51,39 @@ function easierThan(exercise: Exercise, library: Library): Exercise[] {
 	return easier;
 }
 
-/** How far another exercise of the same movement is: muscles first, then position, balance and landing. */
+/** Whether one that stands for another would land hard, or hang, where that one does not. */
+const asksForMore = (from: Exercise, to: Exercise): boolean =>
+	(to.impact === 'high' && from.impact !== 'high') ||
+	(to.position === 'hanging' && from.position !== 'hanging');
+
+const uses = ({ equipment }: Exercise, item: Item): boolean => equipment.some((need) => need.item === item);
+/** How many items an exercise takes beyond the household that another does not. */
+const moreItems = (from: Exercise, to: Exercise): number =>
+	to.equipment.filter(({ item }) => !AT_HOME.has(item) && !uses(from, item)).length;
+
+/** How far another exercise is: muscles first, then position, balance and what it takes that the other does not. */
 function distance(from: Exercise, to: Exercise): number {
 	return (
 		1 -
 		likeness(from, to) +
 		(from.position === to.position ? 0 : 0.1) +
 		0.05 * Math.max(0, to.balance - from.balance) +
-		(to.impact === 'high' && from.impact !== 'high' ? 0.3 : 0)
+		0.1 * moreItems(from, to)
 	);
 }
 
 /**
  * The nearest exercise that somebody can do in place of another: the same movement with other equipment or an easier
- * variation, then the nearest muscles within the same movement pattern. Hard limits come before everything; the same
- * question always has the same answer.
+ * variation, then the nearest muscles within the same movement pattern, then those of another one. Hard limits come before
+ * everything; the same question always has the same answer.
  *
  * @returns the exercise itself where it can be done; null where nothing like it can
  */
 export function substitute(exercise: Exercise, fitting: Fitting, { library }: Practice): Substitute | null {
 	const against = obstacles(exercise, fitting);
 	if (against.length === 0) return { exercise, why: [] };
-	const fits = (e: Exercise) => !e.retired && e.name !== exercise.name && canDo(e, fitting);
+	const fits = (e: Exercise) =>
+		!e.retired && e.name !== exercise.name && !asksForMore(exercise, e) && canDo(e, fitting);
 	const as = (found: Exercise, how: string): Substitute => ({ exercise: found, why: [...against, how] });
 
 	const family = (): Substitute | null => {
@@ -87,16 +99,27 @@ export function substitute(exercise: Exercise, fitting: Fitting, { library }: Pr
 		return best ? as(best.e, `${best.form} variation`) : null;
 	};
 	const easier = (): Substitute | null => {
-		const found = easierThan(exercise, library).find(fits);
+		const steps = easierThan(exercise, library).filter(fits);
+		const found = steps.find((e) => moreItems(exercise, e) === 0) ?? steps[0];
 		return found ? as(found, 'an easier variation') : null;
 	};
 	// What is not at hand is done with something else; what must not be done is done easier with the same.
 	const found = canDoWith(fitting.kit, exercise) ? (easier() ?? family()) : (family() ?? easier());
 	if (found) return found;
 
-	const [near] = library.all
-		.filter((e) => e.pattern === exercise.pattern && fits(e) && likeness(exercise, e) >= ALIKE)
-		.map((e) => ({ e, far: distance(exercise, e) }))
-		.sort((a, b) => a.far - b.far);
-	return near ? as(near.e, 'same movement, nearest muscles') : null;
+	const nearest = (
+		patterns: (pattern: Exercise['pattern']) => boolean,
+		alike: number
+	): Exercise | undefined =>
+		library.all
+			.filter((e) => patterns(e.pattern) && fits(e) && likeness(exercise, e) >= alike)
+			.map((e) => ({ e, far: distance(exercise, e) }))
+			.sort((a, b) => a.far - b.far)[0]?.e;
+	const same = nearest((pattern) => pattern === exercise.pattern, ALIKE);
+	if (same) return as(same, 'same movement, nearest muscles');
+	const other = nearest((pattern) => loosens(pattern) === loosens(exercise.pattern), ALIKE_OTHERWISE);
+	return other ? as(other, 'another movement, nearest muscles') : null;
 }
+
+/** Loosening does not stand for work, nor work for loosening. */
+const loosens = (pattern: Exercise['pattern']): boolean => pattern === 'stretch' || pattern === 'mobility';

@@ -10,6 +10,7 @@ import {
 	type Part,
 	type Session
 } from '../../session';
+import { canDo } from '../../substitution';
 import { leanings } from '../balance';
 import { COMMON } from '../../findings';
 import { type Check, type SessionFinding, type Subject } from '../finding';
@@ -22,6 +23,8 @@ const shared = (a: Exercise | null, b: Exercise | null): Muscle[] =>
 	a && b ? a.primary.filter((muscle) => b.primary.includes(muscle)) : [];
 const strength = (go: Go): boolean =>
 	go.exercise !== null && !['stretch', 'mobility', 'step'].includes(go.exercise.pattern);
+
+const isTrunk = ({ exercise }: Go): boolean => exercise?.pattern === 'trunk';
 
 interface Clash {
 	block: number;
@@ -38,6 +41,8 @@ function clashesOf({ session, goes }: Subject): Clash[] {
 		const before = goes[i - 1];
 		if (!before || session.blocks[go.block]?.role !== 'main' || !strength(go) || !strength(before)) return [];
 		if (go.part === before.part || (go.rested ?? Infinity) >= SHORT_REST) return [];
+		// The other arm is not the same muscle again, and a block for the trunk is meant to be one.
+		if (go.exercise === before.exercise || (isTrunk(go) && isTrunk(before))) return [];
 		const muscles = shared(before.exercise, go.exercise);
 		const key = `${before.block}.${before.partIndex}-${go.block}.${go.partIndex}`;
 		if (muscles.length === 0 || seen.has(key)) return [];
@@ -98,22 +103,29 @@ const noRecovery: Check = (subject) => {
 	});
 };
 
-/** Rows in the order in which they are offered. */
-const ROWS = ['Bent-over row', 'Backpack row', 'Band row', 'Towel row'];
+/** Pulls in the order in which they are offered: loaded ones first, then what everyone can do. */
+const PULLS = [
+	'Bent-over row',
+	'One-arm row',
+	'Backpack row',
+	'Band row',
+	'Seated band row',
+	'Band pull-apart',
+	'Towel row'
+];
 
-/** A row with what the pushes are done with. */
-function pullFor({ practice: { library } }: Subject, push: Part): Part {
-	const items = library.find(push.exercise)?.equipment.map((need) => need.item) ?? [];
-	const kit = kitOfItems(items);
-	const rows = ROWS.flatMap((name) => library.find(name) ?? []);
-	const row = rows.find((exercise) => canDoWith(kit, exercise)) ?? rows.at(-1);
-	const loaded = row?.equipment.some(({ item }) => item === 'dumbbell') ?? false;
+/** A pull with what the pushes are done with, for those whom the session is for; null where there is none. */
+function pullFor({ practice: { library }, fitting }: Subject, push: Part): Part | null {
+	const kit = kitOfItems(library.find(push.exercise)?.equipment.map((need) => need.item) ?? []);
+	const pulls = PULLS.flatMap((name) => library.find(name) ?? []).filter((pull) => canDo(pull, fitting));
+	const pull = pulls.find((exercise) => canDoWith(kit, exercise)) ?? pulls.at(-1);
+	if (!pull) return null;
 	return {
-		exercise: row?.name ?? 'Towel row',
+		exercise: pull.name,
 		target: { kind: 'reps', reps: 10 },
-		perSide: row?.perSide ?? false,
+		perSide: pull.perSide,
 		tempo: null,
-		kg: loaded ? push.kg : null
+		kg: pull.equipment.some(({ item }) => item === 'dumbbell') ? push.kg : null
 	};
 }
 
@@ -132,6 +144,7 @@ const pullMissing: Check = (subject) => {
 	const at = pushes.findLastIndex((part) => part !== undefined);
 	const part = pushes[at];
 	const sets = Math.min(4, Math.max(1, Math.ceil(push - pull)));
+	const row = part ? pullFor(subject, part) : null;
 	return [
 		{
 			rule: 'pull missing for push',
@@ -140,12 +153,10 @@ const pullMissing: Check = (subject) => {
 			figure: 'About as much pull as push is usual.',
 			place: at >= 0 ? { block: at } : null,
 			source: COMMON,
-			remedy: part
-				? {
-						label: `Add ${sets} × 10 ${pullFor(subject, part).exercise.toLowerCase()}`,
-						apply: (): Session => insertBlock(session, at + 1, newSets(pullFor(subject, part), sets))
-					}
-				: null
+			remedy: row && {
+				label: `Add ${sets} × 10 ${row.exercise.toLowerCase()}`,
+				apply: (): Session => insertBlock(session, at + 1, newSets(row, sets))
+			}
 		}
 	];
 };

@@ -10,55 +10,108 @@ import {
 	type Part,
 	type Session
 } from '../../session';
-import { goesOverhead, onFloor } from '../../kit';
+import { goesOverhead, isJump, limitsOf, onFloor } from '../../kit';
+import type { Level } from '../../people';
 import { floorChanges } from '../balance';
 import { COMMON } from '../../findings';
-import { type Check, type SessionFinding } from '../finding';
-import { substitutePart } from '../../substitution';
+import { substitute, substitutePart } from '../../substitution';
+import type { Check, SessionFinding, Subject } from '../finding';
+import { workOf, type Go } from '../work';
 
 /** Minutes of main work after which a beginner's landing gets careless. */
 const TIRED_AFTER = 10;
 
-/** The nearest easier form that does not land hard. */
-function softer(exercise: Exercise, library: Library): Exercise | null {
-	for (let next = library.easier(exercise.name); next; next = library.easier(next.name))
-		if (next.impact !== 'high') return next;
-	return null;
+/** The nearest exercise without a jump that those can do whom the session is for. */
+const softer = (exercise: Exercise, { fitting, practice }: Subject): Exercise | null =>
+	substitute(exercise, { ...fitting, limits: [...fitting.limits, 'no jumps'] }, practice)?.exercise ?? null;
+
+/** A finding with “Use something softer” as its remedy, at one part. */
+function landing(
+	subject: Subject,
+	go: Pick<Go, 'block' | 'partIndex' | 'part'> & { exercise: Exercise },
+	said: Pick<SessionFinding, 'rule' | 'title' | 'figure' | 'source'>
+): SessionFinding {
+	const { session, practice } = subject;
+	const to = softer(go.exercise, subject);
+	const block = session.blocks[go.block];
+	return {
+		...said,
+		severity: 'safety',
+		place: { block: go.block, part: go.partIndex },
+		remedy:
+			to && block
+				? {
+						label: `Use ${to.name.toLowerCase()}`,
+						apply: () =>
+							putBlock(
+								session,
+								go.block,
+								putPart(block, go.partIndex, substitutePart(go.part, to, practice))
+							)
+					}
+				: null
+	};
 }
 
-const jumpsWhenTired: Check = ({ session, goes, practice, group }) => {
-	if (group !== null && group.beginners === 0) return [];
+/** Whether anybody is a beginner, as far as it is known. */
+const hasBeginners = ({ group, audience }: Subject): boolean =>
+	audience?.level === 'beginner' || group === null || group.beginners > 0;
+
+const jumpsWhenTired: Check = (subject) => {
+	const { goes, group } = subject;
+	if (!hasBeginners(subject)) return [];
 	const seen = new Set<Part>();
 	return goes.flatMap((go): SessionFinding[] => {
-		if (go.exercise?.impact !== 'high' || go.worked < TIRED_AFTER * 60 || seen.has(go.part)) return [];
+		const { exercise } = go;
+		if (!exercise || !isJump(exercise) || exercise.impact !== 'high') return [];
+		if (go.worked < TIRED_AFTER * 60 || seen.has(go.part)) return [];
 		seen.add(go.part);
-		const to = softer(go.exercise, practice.library);
-		const block = session.blocks[go.block];
 		return [
-			{
-				rule: 'jumps when tired',
-				severity: 'safety',
-				title: `${go.exercise.name} after ${clockText(go.worked)} of work`,
-				figure: group
-					? `${group.beginners} of ${group.people} are beginners; after ${TIRED_AFTER} min of work their landings get careless.`
-					: `After ${TIRED_AFTER} min of work a beginner’s landings get careless.`,
-				place: { block: go.block, part: go.partIndex },
-				source: COMMON,
-				remedy:
-					to && block
-						? {
-								label: `Use ${to.name.toLowerCase()}`,
-								apply: () =>
-									putBlock(
-										session,
-										go.block,
-										putPart(block, go.partIndex, substitutePart(go.part, to, practice))
-									)
-							}
-						: null
-			}
+			landing(
+				subject,
+				{ ...go, exercise },
+				{
+					rule: 'jumps when tired',
+					title: `${exercise.name} after ${clockText(go.worked)} of work`,
+					figure: group
+						? `${group.beginners} of ${group.people} are beginners; after ${TIRED_AFTER} min of work their landings get careless.`
+						: `After ${TIRED_AFTER} min of work a beginner’s landings get careless.`,
+					source: COMMON
+				}
+			)
 		];
 	});
+};
+
+/**
+ * Landings in a session of jumps, by level (Potach and Chu in NSCA, Essentials of Strength Training and Conditioning: 80 to
+ * 100 contacts for beginners, 100 to 120 with some experience, 120 to 140 trained; from memory).
+ */
+const LANDINGS: Readonly<Record<Level, number>> = { beginner: 100, 'some experience': 120, trained: 140 };
+const NSCA_LANDINGS =
+	'NSCA, Essentials of Strength Training and Conditioning: foot contacts a session, from memory';
+
+const tooManyLandings: Check = (subject) => {
+	const { session, timeline, practice, audience, group } = subject;
+	const level: Level = audience?.level ?? (group && group.beginners > 0 ? 'beginner' : 'some experience');
+	const jumps = workOf(session, timeline, practice.library).filter(
+		({ exercise, part }) => exercise && isJump(exercise) && exercise.impact === 'high' && part.target.kind === 'reps'
+	);
+	const landings = jumps.reduce((sum, { segment }) => sum + segment.reps, 0);
+	const [first] = jumps;
+	if (!first?.exercise || landings <= LANDINGS[level]) return [];
+	return [
+		landing(
+			subject,
+			{ ...first, block: first.segment.block, exercise: first.exercise },
+			{
+				rule: 'too many landings',
+				title: `${landings} landings in one session`,
+				figure: `Up to ${LANDINGS[level]} are usual at this level (${level}).`,
+				source: NSCA_LANDINGS
+			}
+		)
+	];
 };
 
 const GRIP_REST = 60;
@@ -114,10 +167,29 @@ function floorTogether(block: Block, library: Library): Block {
 	return { ...block, parts };
 }
 
-const floor: Check = ({ session, balance, practice }) => {
+/** Whether getting down and up is hard for anybody. */
+const mindsTheFloor = ({ audience, group }: Subject): boolean =>
+	[...(audience?.conditions ?? []).flatMap(limitsOf), ...(group?.limits ?? [])].some((limit) =>
+		['no balance without support', 'no kneeling', 'easy on the hips', 'easy on the back'].includes(limit)
+	);
+
+/** Times down and up where every block is gone through once: what a circuit asks for by its order, and not by its rounds. */
+function changesOfOrder({ blocks }: Session, library: Library): number {
+	let down = false;
+	let changes = 0;
+	for (const part of blocks.flatMap(({ parts }) => parts)) {
+		if (isDown(part, library) && !down) changes++;
+		down = isDown(part, library);
+	}
+	return changes;
+}
+
+const floor: Check = (subject) => {
+	const { session, balance, practice } = subject;
 	const { library, house } = practice;
 	const changes = balance.floorChanges;
-	if (changes <= house.floorChanges) return [];
+	const counts = mindsTheFloor(subject) ? changes : changesOfOrder(session, library);
+	if (counts <= house.floorChanges) return [];
 	const sorted: Session = {
 		...session,
 		blocks: session.blocks.map((block) =>
@@ -139,4 +211,9 @@ const floor: Check = ({ session, balance, practice }) => {
 	];
 };
 
-export const PEOPLE_CHECKS: readonly Check[] = [jumpsWhenTired, overheadAfterGrip, floor];
+export const PEOPLE_CHECKS: readonly Check[] = [
+	jumpsWhenTired,
+	tooManyLandings,
+	overheadAfterGrip,
+	floor
+];

@@ -1,10 +1,10 @@
-import { MUSCLES, type Exercise, type Library, type Muscle } from '../../exercise';
-import { kitOfItems, type Limitation } from '../../kit';
+import { MUSCLES, type Exercise, type Muscle } from '../../exercise';
 import { canDo, substitute, type Fitting } from '../../substitution';
 import {
 	addBlock,
 	clockText,
 	compileSession,
+	formatOf,
 	newCircuit,
 	newHolds,
 	putBlock,
@@ -34,7 +34,7 @@ function mostUsed(session: Session, practice: Practice): Muscle[] {
 	return MUSCLES.filter((muscle) => sets[muscle] > 0).sort((a, b) => sets[b] - sets[a]);
 }
 
-/** Exercises that between them reach the muscles, the best one first each time; equipment only mat, chair and wall. */
+/** Exercises that between them reach the muscles, the best one first each time. */
 function reaching(muscles: Muscle[], from: Exercise[], count: number): Exercise[] {
 	const chosen: Exercise[] = [];
 	let left = [...muscles];
@@ -53,36 +53,30 @@ function reaching(muscles: Muscle[], from: Exercise[], count: number): Exercise[
 	return chosen;
 }
 
-/** What a warm-up and a cool-down may take: a mat, beside what every home has. */
-const HOME = kitOfItems(['mat']);
-
-/** A session of seated work alone is for people who sit: what is added to it is done seated too. */
-function limitsOf(session: Session, library: Library, limits: readonly Limitation[]): readonly Limitation[] {
-	const main = session.blocks.filter(({ role }) => role === 'main').flatMap(({ parts }) => parts);
-	const seated = main.every(({ exercise }) => library.find(exercise)?.position === 'seated');
-	return main.length > 0 && seated ? [...new Set<Limitation>([...limits, 'seated only'])] : limits;
-}
-
 const offered =
 	(fitting: Fitting) =>
 	(e: Exercise): boolean =>
 		!e.retired && canDo(e, fitting);
 
-/** A warm-up for the work there is: steps, what loosens the muscles used most, an easy form of the first exercise. */
+/**
+ * A warm-up for the work there is: steps, what loosens the muscles used most, an easy form of the first exercise.
+ *
+ * @returns null where those whom it is for can do none of it
+ */
 export function warmUpFor(
 	session: Session,
 	practice: Practice,
 	minutes: number,
-	limits: readonly Limitation[]
-): Block {
+	fitting: Fitting
+): Block | null {
 	const { library } = practice;
-	const fitting = { kit: HOME, limits: limitsOf(session, library, limits) };
 	const fits = offered(fitting);
 	const names = ['March on the spot', 'March with arms up'];
-	const muscles = mostUsed(session, practice);
+	// Nobody sits down to warm up for work on their feet.
+	const sits = fitting.limits.includes('seated only');
 	const loosening = reaching(
-		muscles,
-		library.all.filter((e) => e.pattern === 'mobility' && fits(e)),
+		mostUsed(session, practice),
+		library.all.filter((e) => e.pattern === 'mobility' && (sits || e.position !== 'seated') && fits(e)),
 		3
 	);
 	const first = session.blocks.find((block) => block.role === 'main')?.parts[0]?.exercise;
@@ -96,6 +90,7 @@ export function warmUpFor(
 		.filter((e) => e !== null);
 	const all = [...steps, ...loosening, ...(easy && easy.pattern !== 'stretch' ? [easy] : [])];
 	const exercises = all.filter((e, i) => all.indexOf(e) === i);
+	if (exercises.length === 0) return null;
 	const slot = 40;
 	return newCircuit(
 		exercises.map((e) => timed(e, slot)),
@@ -108,15 +103,19 @@ export function warmUpFor(
 	);
 }
 
-/** Stretches for the muscles used most, long enough to make the minutes. */
+/**
+ * Stretches for the muscles used most, long enough to make the minutes.
+ *
+ * @returns null where those whom it is for can do none of them
+ */
 export function coolDownFor(
 	session: Session,
 	practice: Practice,
 	minutes: number,
-	limits: readonly Limitation[]
-): Block {
+	fitting: Fitting
+): Block | null {
 	const { library, house } = practice;
-	const fits = offered({ kit: HOME, limits: limitsOf(session, library, limits) });
+	const fits = offered(fitting);
 	const hold = house.stretchHold;
 	const muscles = mostUsed(session, practice);
 	const stretches = library.all.filter((e) => e.pattern === 'stretch' && fits(e));
@@ -128,7 +127,7 @@ export function coolDownFor(
 		parts.push(timed(exercise, hold));
 		seconds += (exercise.perSide ? 2 * hold + 5 : hold) + 5;
 	}
-	return newHolds(parts, 'cool-down');
+	return parts.length > 0 ? newHolds(parts, 'cool-down') : null;
 }
 
 function secondsOf(session: Session, role: Role, practice: Practice): number {
@@ -151,35 +150,44 @@ function longer(subject: Subject, role: Role, minutes: number): { session: Sessi
 	return null;
 }
 
+/** Work so easy that it warms up by itself and needs no cooling down: an easy way on foot, stretches, mobility. */
+const isEasy = (session: Session, { library }: Practice): boolean =>
+	session.blocks
+		.filter((block) => block.role === 'main')
+		.every(
+			(block) =>
+				formatOf(block).easy?.(block) ||
+				block.parts.every(({ exercise }) => {
+					const pattern = library.find(exercise)?.pattern;
+					return pattern === 'stretch' || pattern === 'mobility';
+				})
+		);
+
 function roleCheck(role: 'warm-up' | 'cool-down'): Check {
-	const label = role === 'warm-up' ? 'warm-up' : 'cool-down';
 	return (subject) => {
-		const { session, practice, timeline, limits } = subject;
+		const { session, practice, timeline, fitting } = subject;
 		const { house } = practice;
 		if (!session.blocks.some((block) => block.role === 'main')) return [];
+		if (isEasy(session, practice)) return [];
 		const minutes = role === 'warm-up' ? house.warmUp : house.coolDown;
 		const has = session.blocks.findIndex((block) => block.role === role);
-		if (has < 0)
+		if (has < 0) {
+			const made = (role === 'warm-up' ? warmUpFor : coolDownFor)(session, practice, minutes, fitting);
 			return [
 				{
-					rule: `no ${label}`,
+					rule: `no ${role}`,
 					severity: 'watch',
-					title: `No ${label}`,
+					title: `No ${role}`,
 					figure: `${minutes} min are the house rule.`,
 					place: null,
 					source: ACSM_WARM_UP,
-					remedy: {
-						label: `Put one in that fits the work`,
-						apply: () =>
-							addBlock(
-								session,
-								role === 'warm-up'
-									? warmUpFor(session, practice, minutes, limits)
-									: coolDownFor(session, practice, minutes, limits)
-							)
+					remedy: made && {
+						label: `Add one that fits the work`,
+						apply: () => addBlock(session, made)
 					}
 				}
 			];
+		}
 		const seconds = session.blocks.reduce(
 			(sum, block, b) => sum + (block.role === role ? (timeline.blocks[b]?.seconds ?? 0) : 0),
 			0
@@ -189,9 +197,9 @@ function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 		const more = longer(subject, role, minutes);
 		return [
 			{
-				rule: `${label} too short`,
+				rule: `${role} too short`,
 				severity: 'hint',
-				title: `A ${label} of ${clockText(seconds)}`,
+				title: `A ${role} of ${clockText(seconds)}`,
 				figure: `${minutes} min are the house rule.`,
 				place: { block: has },
 				source: ACSM_WARM_UP,
@@ -204,11 +212,17 @@ function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 	};
 }
 
+/** Sides are done in turns: in a time that the block gives, and in an even number of repetitions against the clock. */
+const takesTurns = (block: Block, { target }: Part): boolean => {
+	const { inTurn } = formatOf(block);
+	return inTurn === 'always' || (inTurn === 'even' && target.kind === 'reps' && target.reps % 2 === 0);
+};
+
 const oneSided: Check = ({ session, practice: { library } }) =>
 	session.blocks.flatMap((block, b): SessionFinding[] =>
 		block.parts.flatMap((part, p): SessionFinding[] => {
 			const exercise = library.find(part.exercise);
-			if (!exercise?.perSide || part.perSide) return [];
+			if (!exercise?.perSide || part.perSide || takesTurns(block, part)) return [];
 			// Twice in a block is once a side, as some coaches write it.
 			const times = block.parts.filter((other) => library.find(other.exercise) === exercise).length;
 			if (times % 2 === 0) return [];

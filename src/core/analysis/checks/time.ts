@@ -1,6 +1,15 @@
-import { clockText, formatOf, newSteady, putBlock } from '../../session';
+import {
+	clockText,
+	formatOf,
+	newSteady,
+	putBlock,
+	putPart,
+	type Block,
+	type Role
+} from '../../session';
 import { COMMON } from '../../findings';
-import type { Check, SessionFinding } from '../finding';
+import { substitute } from '../../substitution';
+import type { Check, SessionFinding, Subject } from '../finding';
 
 const overBudget: Check = ({ timeline, budgetMinutes }) => {
 	const over = timeline.totals.duration - (budgetMinutes ?? Infinity) * 60;
@@ -23,7 +32,17 @@ const LONG_LIFTING = 20;
 /** A steady stretch that takes the place of intervals, minutes. */
 const STEADY = 10;
 
-const intervalsAfterLifting: Check = ({ session, timeline }) => {
+/** A steady stretch in place of intervals, done by those whom the session is for; null where none is. */
+function steadyFor({ fitting, practice }: Subject, role: Role): Block | null {
+	const block = newSteady(STEADY, role);
+	const [part] = block.parts;
+	const usual = part && practice.library.find(part.exercise);
+	const found = usual && substitute(usual, fitting, practice)?.exercise;
+	return part && found ? putPart(block, 0, { ...part, exercise: found.name }) : null;
+}
+
+const intervalsAfterLifting: Check = (subject) => {
+	const { session, timeline } = subject;
 	let lifted = 0;
 	return session.blocks.flatMap((block, b): SessionFinding[] => {
 		const { cardio, lifting } = formatOf(block);
@@ -32,6 +51,7 @@ const intervalsAfterLifting: Check = ({ session, timeline }) => {
 		const hard = timeline.segments
 			.filter((segment) => segment.block === b && segment.hard)
 			.reduce((sum, segment) => sum + segment.seconds, 0);
+		const steady = steadyFor(subject, block.role);
 		return [
 			{
 				rule: 'hard intervals after lifting',
@@ -40,9 +60,9 @@ const intervalsAfterLifting: Check = ({ session, timeline }) => {
 				figure: `From ${LONG_LIFTING} min of lifting on, hard intervals go to a day of their own.`,
 				place: { block: b },
 				source: COMMON,
-				remedy: {
+				remedy: steady && {
 					label: 'Make them ten steady minutes',
-					apply: () => putBlock(session, b, newSteady(STEADY, block.role))
+					apply: () => putBlock(session, b, steady)
 				}
 			}
 		];

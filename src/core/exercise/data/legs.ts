@@ -20,6 +20,7 @@ export const LEGS: Row[] = [
 	['Wall sit', 'squat', 'supported', 'quads / glutes', 'wall', 's', '', 'Back flat, thighs as low as you hold well | Breathe on', 'Breathe: no holding of the breath'],
 	['Single-leg wall sit', 'squat', 'supported', 'quads / glutes', 'wall', 's side', '', 'One heel just off the floor | Hips level'],
 	['Single-leg sit to chair', 'squat', 'supported', 'quads, glutes / outer hip', 'chair', 'reps side b2', '3-0-1-0', 'Slow down, foot under the knee | A finger on the table helps', KNEE],
+	['Seated knee extension', 'squat', 'seated', 'quads /', 'chair', 'reps side', '2-1-1-1', 'Straighten the knee, toes up | Sit tall, thigh stays on the seat'],
 	['Jump squat', 'jump', 'standing', 'quads, glutes / calves', '', 'reps high b1', '1-0-1-0', 'Land soft and quiet | Knees over the feet', 'Not after the first trimester or with sore knees'],
 
 	['Supported split squat', 'lunge', 'supported', 'quads, glutes / hamstrings', 'chair', 'reps side', '2-0-1-0', 'One hand on the chair | Drop straight down'],
@@ -48,9 +49,12 @@ export const LEGS: Row[] = [
 	['Single-leg calf raise', 'calf', 'supported', 'calves /', 'wall', 'reps side b1', '2-0-1-1', 'Fingertips on the wall | Full height'],
 	['Loaded calf raise', 'calf', 'supported', 'calves / forearms', 'wall, dumbbell', 'reps', '2-0-1-1', 'Weight on one side, hand on the wall | Slow down, pause on top'],
 	['Seated calf raise', 'calf', 'seated', 'calves /', 'chair', 'reps', '2-0-1-1', 'Heels high | Feet under the knees'],
+	['Seated toe raise', 'calf', 'seated', 'shins /', 'chair', 'reps', '1-0-1-1', 'Heels stay down, toes up | Slow on the way down'],
 	['Toe raise', 'calf', 'supported', 'shins /', 'wall', 'reps', '1-0-1-1', 'Back on the wall, toes up | Knees straight, lower with control'],
 
 	['Standing leg raise to the side', 'hip side', 'supported', 'outer hip / glutes', 'chair', 'reps side b1', '2-0-1-1', 'Toes forward, no lean | Hand on the chair'],
+	['Seated band press-out', 'hip side', 'seated', 'outer hip, glutes /', 'chair, loop band', 'reps', '2-1-1-0', 'Band above the knees, press them apart | Feet flat, sit tall'],
+	['Seated knee squeeze', 'hip side', 'seated', 'inner thigh /', 'chair, cushion', 's', '', 'Cushion between the knees, press | Breathe on'],
 	['Band side step', 'hip side', 'standing', 'outer hip, glutes / quads', 'loop band', 's', '1-0-1-0', 'Stay low, toes forward | Keep the band tight'],
 	['Side-lying leg raise', 'hip side', 'side lying', 'outer hip / glutes', 'mat', 'reps side', '2-0-1-1', 'Hips stacked | Heel leads', FLOOR],
 	['Clamshell', 'hip side', 'side lying', 'outer hip, glutes /', 'mat', 'reps side', '2-0-1-1', 'Feet together, open the knee | Hips still', FLOOR],
@@ -78,8 +82,9 @@ export const LEGS: Row[] = [
 	['Loaded glute bridge', 'bridge', 'back lying', 'glutes, hamstrings / abs', 'mat, dumbbell', 'reps', '2-0-1-2', 'Weight on the hips | Ribs down'],
 	['Band glute bridge', 'bridge', 'back lying', 'glutes, outer hip / hamstrings', 'mat, loop band', 'reps', '2-0-1-2', 'Knees press out | Squeeze on top'],
 	['Single-leg bridge', 'bridge', 'back lying', 'glutes, hamstrings / abs', 'mat', 'reps side', '2-0-1-1', 'Hips level | Free leg long'],
-	['Hip thrust', 'bridge', 'supported', 'glutes / hamstrings, quads', 'chair', 'reps', '2-0-1-2', 'Shoulder blades on the seat edge | Chin tucked', 'Chair against a wall'],
-	['Loaded hip thrust', 'bridge', 'supported', 'glutes / hamstrings, quads', 'chair, dumbbell', 'reps', '2-0-1-2', 'Weight on the hips, a towel under it | Chin tucked, ribs down', 'Chair against a wall'],
+	['Hip thrust', 'bridge', 'back lying', 'glutes / hamstrings, quads', 'chair', 'reps', '2-0-1-2', 'Shoulder blades on the seat edge | Chin tucked', 'Chair against a wall'],
+	['Loaded hip thrust', 'bridge', 'back lying', 'glutes / hamstrings, quads', 'chair, dumbbell', 'reps', '2-0-1-2', 'Weight on the hips, a towel under it | Chin tucked, ribs down', 'Chair against a wall'],
+	['Seated heel dig', 'bridge', 'seated', 'hamstrings, glutes /', 'chair', 's', '', 'Heels press down and back | Sit tall, breathe on'],
 	['Towel leg curl', 'bridge', 'back lying', 'hamstrings / glutes', 'mat, towel', 'reps', '3-0-1-0', 'Heels on the towel, slide out slow | Hips up'],
 	['Kneeling lean back', 'squat', 'kneeling', 'quads / abs', 'mat', 'reps', '3-0-1-0', 'One line from knee to head | Only as far as you control', KNEE],
 	['Donkey kick', 'bridge', 'all fours', 'glutes / hamstrings', 'mat', 'reps side', '1-0-1-1', 'Heel to the ceiling, back still | Belly firm, hips level']

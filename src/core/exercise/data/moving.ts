@@ -7,6 +7,7 @@ export const MOVING: Row[] = [
 	['March on the spot', 'step', 'standing', 'hip flexors, calves /', '', 's', '1-0-1-0', 'Easy pace, shoulders low | Land softly'],
 	['March with arms up', 'step', 'standing', 'hip flexors, calves / side shoulder', '', 's', '1-0-1-0', 'Stand tall, knees to hip height | Arms reach on each step'],
 	['Seated march', 'step', 'seated', 'hip flexors / abs', 'chair', 's', '1-0-1-0', 'Sit tall, knees up in turn | Hands light on the seat'],
+	['Seated step jack', 'step', 'seated', 'outer hip, side shoulder /', 'chair', 's', '1-0-1-0', 'Feet and arms out and in | Sit tall, quiet feet'],
 	['Step touch', 'step', 'standing', 'outer hip, calves /', '', 's', '1-0-1-0', 'Side to side, soft knees | Arms swing along'],
 	['Fast feet', 'step', 'standing', 'calves, quads /', '', 's low', '1-0-1-0', 'Light on the toes | Arms quick'],
 	['High knees', 'step', 'standing', 'hip flexors, calves / quads', '', 's high', '1-0-1-0', 'Knees to hip height | Soft landing', JUMP],
@@ -22,7 +23,7 @@ export const MOVING: Row[] = [
 	['Squat thrust with jump', 'combination', 'front lying', 'quads, abs / chest, calves', 'mat', 'reps high', '1-0-2-0', 'Hop back, hop in, jump up | Land soft, set the hands flat', JUMP],
 	['Chair squat thrust', 'combination', 'supported', 'quads, abs / front shoulder', 'chair', 'reps', '2-0-2-0', 'Hands on the seat, step back, step in | Back long, heels reach', 'Chair against a wall'],
 	['Rope skip', 'jump', 'standing', 'calves / forearms, quads', 'rope', 's high', '', 'Small hops, wrists turn | Elbows at the ribs', JUMP],
-	['Shadow rope skip', 'jump', 'standing', 'calves / forearms', '', 's low', '1-0-1-0', 'Rope in the mind, heels just up | Wrists turn, shoulders low'],
+	['Shadow rope skip', 'step', 'standing', 'calves / forearms', '', 's low', '1-0-1-0', 'Rope in the mind, heels just up | Wrists turn, shoulders low'],
 	['Line hop', 'jump', 'standing', 'calves / quads', '', 's high b1', '1-0-1-0', 'Over a line and back, quick and soft | Small and even', JUMP],
 	['Broad jump', 'jump', 'standing', 'glutes, quads / calves', '', 'reps high b1', '1-0-1-2', 'Swing the arms, land and hold | Knees over the feet on landing', JUMP],
 	['Step hop', 'jump', 'standing', 'quads, calves / glutes', 'low step', 'reps high b1', '1-0-1-1', 'Hop up, step down | Whole foot on the step', JUMP],
@@ -48,6 +49,8 @@ export const MOVING: Row[] = [
 
 	['Shoulder rolls', 'mobility', 'standing', 'upper back /', '', 's', '1-0-1-0', 'Large slow circles | Breathe out as they drop'],
 	['Arm circles', 'mobility', 'standing', 'front shoulder, rear shoulder /', '', 's', '1-0-1-0', 'Small to large, both ways | Ribs down, neck long'],
+	['Seated arm circles', 'mobility', 'seated', 'front shoulder, rear shoulder /', 'chair', 's', '1-0-1-0', 'Small to large, both ways | Sit tall'],
+	['Seated hip turn', 'mobility', 'seated', 'outer hip, hip flexors, quads /', 'chair', 's side', '1-0-1-0', 'Knee out and in, foot light on the floor | Sit tall'],
 	['Hip circles', 'mobility', 'supported', 'outer hip, hip flexors /', 'chair', 's side', '1-0-1-0', 'One hand on the chair | Big slow circles'],
 	['Leg swing', 'mobility', 'supported', 'hip flexors, hamstrings /', 'chair', 's side', '1-0-1-0', 'Hand on the chair, loose leg | Stand tall, small at first'],
 	['Ankle circles', 'mobility', 'seated', 'shins, calves /', 'chair', 's side', '1-0-1-0', 'Slow full circles, both ways | Knee still, toes draw the circle'],
@@ -57,6 +60,6 @@ export const MOVING: Row[] = [
 	['Thread the needle', 'mobility', 'all fours', 'upper back, rear shoulder /', 'mat', 'reps side', '2-2-2-0', 'Arm under, shoulder to the mat | Hips over the knees'],
 	['Squat to reach', 'mobility', 'standing', 'quads, upper back /', '', 'reps', '2-1-2-1', 'Squat, one arm to the ceiling, in turn | Heels down, eyes follow the hand'],
 	['Lunge with turn', 'mobility', 'standing', 'hip flexors, upper back /', '', 'reps side b1', '2-1-2-0', 'Step long, turn to the front leg | Back leg long'],
-	['Roll the calves', 'mobility', 'seated', 'calves /', 'roller, mat', 's side', '', 'Slow, start soft | Stop on tender spots', 'Not over the knee'],
+	['Roll the calves', 'mobility', 'floor seated', 'calves /', 'roller, mat', 's side', '', 'Slow, start soft | Stop on tender spots', 'Not over the knee'],
 	['Roll the upper back', 'mobility', 'back lying', 'upper back /', 'roller, mat', 's', '', 'Hands hold the head | Small rolls', 'Not on the lower back']
 ];

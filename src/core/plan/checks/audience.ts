@@ -1,13 +1,15 @@
 import { needWords, type Item } from '../../exercise';
-import { kitOfItems, missingIn } from '../../kit';
+import { missingIn } from '../../kit';
+import { againstFor, kitOf, limitsFor, type Against } from '../../people';
 import { COMMON } from '../../findings';
 import { equipmentOf } from '../../session';
+import { substitute } from '../../substitution';
 import { counted, listed } from '../../text/words';
 import type { PlanCheck, PlanFinding } from '../finding';
 import type { ResolvedDay } from '../resolved-plan';
 
 const notOwned: PlanCheck = ({ resolved, plan, practice }) => {
-	const kit = kitOfItems(plan.audience.items, plan.audience.heaviestKg);
+	const kit = kitOf(plan.audience);
 	const missing = new Map<Item, { days: ResolvedDay[]; count: number }>();
 	for (const day of resolved.days) {
 		const needs = day.prescribed ? equipmentOf(day.prescribed.session, practice) : [];
@@ -66,24 +68,31 @@ const tooHeavy: PlanCheck = ({ resolved, plan }) => {
 	];
 };
 
-/** Jumps, and balance without support, in a plan for beginners. */
-const tooHard: PlanCheck = ({ resolved, plan, practice }) => {
-	if (plan.audience.level !== 'beginner') return [];
-	const hard = new Map<string, number[]>();
+/** Exercises of a plan that somebody of its audience must not be asked for, with what all can do in their place. */
+const notForThem: PlanCheck = ({ resolved, plan: { audience }, practice }) => {
+	const fitting = { kit: kitOf(audience), limits: limitsFor(audience) };
+	const wrong = new Map<string, { days: number[]; reasons: Against[]; instead: string | null }>();
 	for (const day of resolved.days)
 		for (const name of day.prescribed?.exercises ?? []) {
 			const exercise = practice.library.find(name);
-			if (!exercise || (exercise.impact !== 'high' && exercise.balance < 2)) continue;
-			hard.set(name, [...(hard.get(name) ?? []), day.day]);
+			const known = wrong.get(name);
+			if (known) known.days.push(day.day);
+			if (!exercise || known) continue;
+			const reasons = againstFor(exercise, audience);
+			if (reasons.length === 0) continue;
+			const instead = substitute(exercise, fitting, practice)?.exercise ?? null;
+			wrong.set(name, { days: [day.day], reasons, instead: instead && instead.name.toLowerCase() });
 		}
-	if (hard.size === 0) return [];
-	const days = [...new Set([...hard.values()].flat())].sort((a, b) => a - b);
+	if (wrong.size === 0) return [];
+	const days = [...new Set([...wrong.values()].flatMap((one) => one.days))].sort((a, b) => a - b);
+	const who = [...new Set([...wrong.values()].flatMap(({ reasons }) => reasons.map((one) => one.who)))];
+	const instead = [...wrong].map(([name, one]) => `${name}: ${one.instead ?? 'nothing like it'}`);
 	return [
 		{
-			rule: 'audience, level',
+			rule: 'audience, limits',
 			severity: 'safety',
-			title: `For beginners: ${listed([...hard.keys()], 4)}`,
-			figure: `Hard landings or balance without a hold on ${counted(days.length, 'day')}; an easier variation, or a chair in reach.`,
+			title: `Not for this group (${listed(who)}): ${listed([...wrong.keys()], 4)}`,
+			figure: `On ${counted(days.length, 'day')}. In their place: ${listed(instead, 4)}.`,
 			place: { days },
 			source: COMMON,
 			remedy: null
@@ -91,4 +100,4 @@ const tooHard: PlanCheck = ({ resolved, plan, practice }) => {
 	];
 };
 
-export const AUDIENCE_CHECKS: PlanCheck[] = [tooHard, notOwned, tooHeavy];
+export const AUDIENCE_CHECKS: PlanCheck[] = [notForThem, notOwned, tooHeavy];

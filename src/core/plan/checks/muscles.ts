@@ -10,9 +10,9 @@ import type { Plan } from '../model';
 /** Weeks of fewer days than this are not judged as weeks. */
 export const FULL_WEEK = 5;
 
-/** Muscles that a day works hard: sets enough at an effort of 5 and more. */
+/** Muscles that a day works hard: direct sets enough, at an effort of 5 and more. */
 export const hardMuscles = (day: ResolvedDay, sets: number): Muscle[] =>
-	day.expected < 5 ? [] : MUSCLES.filter((muscle) => (day.prescribed?.balance.sets[muscle] ?? 0) >= sets);
+	day.expected < 5 ? [] : MUSCLES.filter((muscle) => (day.prescribed?.balance.direct[muscle] ?? 0) >= sets);
 
 const both = (a: ResolvedDay | undefined, b: ResolvedDay | undefined, sets: number): Muscle[] => {
 	if (!a || !b) return [];
@@ -79,7 +79,7 @@ const hardTwice: PlanCheck = (subject) =>
 				? []
 				: [[Math.min(other, moved.day), Math.max(other, moved.day)]];
 		});
-		const sets = ({ prescribed }: ResolvedDay) => prescribed?.balance.sets[muscle] ?? 0;
+		const sets = ({ prescribed }: ResolvedDay) => prescribed?.balance.direct[muscle] ?? 0;
 		const often = same.length > 1 ? `, in ${same.length} weeks` : '';
 		return [
 			{

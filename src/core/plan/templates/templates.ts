@@ -158,6 +158,6 @@ export function planOfTemplate(
 		rules,
 		deload: template.deloadEvery === null ? null : { every: template.deloadEvery, keep: 0.6 },
 		tests: TESTS,
-		audience: { level: 'some experience', items: ['band', 'mat', 'step'], heaviestKg: null }
+		audience: { level: 'some experience', items: ['band', 'mat', 'step'], heaviestKg: null, conditions: [] }
 	};
 }

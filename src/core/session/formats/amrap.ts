@@ -40,6 +40,7 @@ export const amrap: Format<Amrap> = {
 	effort: null,
 	aerobic: 'on cardio days',
 	lifting: true,
+	inTurn: 'even',
 	takes: [1, LIMITS.parts],
 
 	write(block, out) {

@@ -65,6 +65,7 @@ export const emom: Format<Emom> = {
 	effort: null,
 	aerobic: 'on cardio days',
 	lifting: true,
+	inTurn: 'even',
 	extras: [{ key: 'groups', kind: 'groups' }],
 	picked: 'together',
 	takes: [1, LIMITS.parts],

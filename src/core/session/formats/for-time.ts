@@ -43,6 +43,7 @@ export const forTime: Format<ForTime> = {
 	effort: null,
 	aerobic: 'on cardio days',
 	lifting: true,
+	inTurn: 'even',
 	takes: [1, LIMITS.parts],
 
 	write(block, out) {

@@ -149,6 +149,10 @@ export interface Format<B extends FormatBlock> {
 	readonly effort: number | null;
 	/** Whether it raises the breath: always, on days meant as cardio, or not to speak of. */
 	readonly aerobic: 'always' | 'on cardio days' | 'never';
+	/** Whether it is so easy that it warms up by itself; left out: it is not. */
+	easy?(block: B): boolean;
+	/** When sides are done in turns without being asked for: always, or in an even number of repetitions; left out: never. */
+	readonly inTurn?: 'always' | 'even';
 	/** Lifting, after which hard intervals come too late. */
 	readonly lifting: boolean;
 

@@ -35,6 +35,7 @@ export const hardIntervals: Format<HardIntervals> = {
 	effort: 8,
 	aerobic: 'always',
 	lifting: false,
+	inTurn: 'always',
 	takes: [1, 2],
 
 	write(block, out) {

@@ -73,6 +73,7 @@ export const intervalCircuit: Format<Circuit> = {
 	effort: null,
 	aerobic: 'on cardio days',
 	lifting: false,
+	inTurn: 'always',
 	extras: [{ key: 'keepLastRest', kind: 'flag', label: 'keep the last rest' }],
 	sides: 'half each side',
 	takes: [1, LIMITS.parts],

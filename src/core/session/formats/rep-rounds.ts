@@ -22,6 +22,7 @@ export const repRounds: Format<RepRounds> = {
 	effort: null,
 	aerobic: 'on cardio days',
 	lifting: true,
+	inTurn: 'even',
 	takes: [2, LIMITS.parts],
 
 	write: writeInTurn,

@@ -92,6 +92,7 @@ export const stations: Format<Stations> = {
 	effort: null,
 	aerobic: 'never',
 	lifting: false,
+	inTurn: 'even',
 	extras: [{ key: 'groups', kind: 'groups' }],
 	picked: 'apart',
 	takes: [2, LIMITS.parts],

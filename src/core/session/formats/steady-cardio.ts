@@ -31,6 +31,9 @@ export const newSteady = (minutes: number, role: Role = 'main'): SteadyCardio =>
 	]
 });
 
+/** Up to here most people can still speak (common practice, no source: 145 to 155). */
+const EASY_BPM = 155;
+
 /** A way on foot of so many seconds is steady cardio, whatever it is called (common practice, no source). */
 const LEAST = 300;
 
@@ -46,6 +49,8 @@ export const steadyCardio: Format<SteadyCardio> = {
 	effort: 4,
 	aerobic: 'always',
 	lifting: false,
+	inTurn: 'always',
+	easy: ({ bpm }) => bpm === null || bpm.high <= EASY_BPM,
 	extras: [
 		{
 			key: 'bpm',

@@ -5,10 +5,13 @@
 import { describe, expect, it } from 'vitest';
 import { MUSCLES, STANDARD } from '$core/exercise';
 import { balanceOf, checkSession, coolDownFor, warmUpFor } from '$core/analysis';
+import { kitOfItems } from '$core/kit';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession, parseSessionText, type Session } from '$core/session';
 import { PRACTICE } from '../support/practice';
 
+/** With a mat, and no limits. */
+const ANYONE = { kit: kitOfItems(['mat']), limits: [] };
 const read = (text: string): Session => parseSessionText(text, PRACTICE).session;
 
 /** ACSM: warm-up and cool-down of 5 to 10 min; static stretches 10 to 30 s, 30 to 60 s for older adults. */

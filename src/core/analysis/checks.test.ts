@@ -185,7 +185,9 @@ describe('people', () => {
 		const text = 'circuit 3 rounds 30/15: squat + push-up + calf raise + plank';
 		const unsteady: CheckOptions = { audience: { ...DEFAULT_AUDIENCE, conditions: ['sore hip'] } };
 		expect(one(text, 'down to the floor and up', unsteady).title).toBe('Down to the floor and up 6 times');
-		expect(mended(text, 'down to the floor and up', unsteady).rules).not.toContain('down to the floor and up');
+		expect(mended(text, 'down to the floor and up', unsteady).rules).not.toContain(
+			'down to the floor and up'
+		);
 	});
 });
 

@@ -76,12 +76,15 @@ describe('same muscle without recovery', () => {
 			}
 		]);
 		expect(found('emom 4 min: 8 squat / 8 goblet squat', RULE)).toMatchObject([
-			{ title: 'Goblet squat, then Squat: quads and glutes again', place: { block: 0, part: 0 }, label: null }
+			{ title: 'Quads and glutes all the way through', place: { block: 0 }, label: null }
 		]);
 		expect(
 			found('superset 3 rounds, rest 29 inside, 90 after: 10 squat + 10 goblet squat', RULE)
 		).toMatchObject([
-			{ figure: '29 s between; under 30 s the second one suffers.', label: 'Rest 30 s inside' }
+			{
+				figure: 'Squat and Goblet squat follow each other with less than 30 s of rest.',
+				label: 'Rest 30 s inside'
+			}
 		]);
 	});
 
@@ -237,10 +240,7 @@ describe('down to the floor and up', () => {
 	it('minds the order alone, and not the rounds, for everyone else', () => {
 		expect(found(`circuit 3 rounds 30/15: ${CIRCUIT}`, RULE)).toEqual([]);
 		expect(
-			found(
-				`circuit 3 rounds 30/15: ${CIRCUIT} + calf raise + plank + squat + push-up + squat + plank`,
-				RULE
-			)
+			found(`circuit 3 rounds 30/15: ${CIRCUIT} + calf raise + plank + squat + push-up + squat + plank`, RULE)
 		).toMatchObject([{ title: 'Down to the floor and up 15 times' }]);
 		const limits = ['no balance without support'] as const;
 		const group = { people: 9, beginners: 0, limits };

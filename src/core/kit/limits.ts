@@ -41,7 +41,8 @@ export const goesOverhead = ({
 	position,
 	name
 }: Pick<Exercise, 'pattern' | 'position' | 'name'>): boolean =>
-	OVERHEAD_PATTERNS.includes(pattern) || position === 'hanging' ||
+	OVERHEAD_PATTERNS.includes(pattern) ||
+	position === 'hanging' ||
 	(pattern === 'combination' && /press/i.test(name)) ||
 	/overhead|arms up|wall slide/i.test(name);
 
@@ -83,7 +84,8 @@ const loadsBack = (exercise: Exercise): boolean =>
 
 /** The trunk curls up from lying, or the legs hang from it. */
 const curlsUp = (exercise: Exercise): boolean =>
-	(exercise.position === 'back lying' && /crunch|sit-up|hollow|leg lowering/i.test(exercise.name)) || warnsOf(exercise, /early after birth/i);
+	(exercise.position === 'back lying' && /crunch|sit-up|hollow|leg lowering/i.test(exercise.name)) ||
+	warnsOf(exercise, /early after birth/i);
 
 const SQUATS: readonly Exercise['pattern'][] = ['squat', 'lunge', 'jump'];
 /** With the knees bent less than to a right angle, or with a seat to end on. */

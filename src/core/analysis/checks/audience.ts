@@ -82,7 +82,9 @@ const notForThem: Check = (subject) => {
 			finding([one], `${one.exercise.name} isn’t for this group`, againstText(one.reasons))
 		);
 	const who = [...new Set(wrong.flatMap(({ reasons }) => reasons.map((reason) => reason.who)))];
-	const instead = wrong.map(({ exercise, to }) => `${exercise.name}: ${to ? to.name.toLowerCase() : 'nothing like it'}`);
+	const instead = wrong.map(
+		({ exercise, to }) => `${exercise.name}: ${to ? to.name.toLowerCase() : 'nothing like it'}`
+	);
 	return [
 		finding(
 			wrong,

@@ -14,6 +14,7 @@ import { canDo } from '../../substitution';
 import { leanings } from '../balance';
 import { COMMON } from '../../findings';
 import { type Check, type SessionFinding, type Subject } from '../finding';
+import { capital, listed } from '../../text/words';
 import type { Go } from '../work';
 
 /** Seconds after which the same muscle counts as rested enough for light work of another exercise. */
@@ -75,13 +76,49 @@ function betterOrder(block: Block, subject: Subject): Block | null {
 	return best.block === block ? null : best.block;
 }
 
+/** What no order of its block mends is meant as it is, as in a circuit for the legs. */
+const isMeant = ({ before, block }: Clash, order: Block | null): boolean => before.block === block && !order;
+
+/** One hint a block for all that is meant. */
+const oneAfterTheOther = (meant: readonly Clash[], session: Session): SessionFinding[] =>
+	session.blocks.flatMap((block, b): SessionFinding[] => {
+		const here = meant.filter((clash) => clash.block === b);
+		if (here.length === 0) return [];
+		const muscles = [...new Set(here.flatMap((clash) => clash.muscles))];
+		const longer = formatOf(block).withRestInside?.(block, SHORT_REST);
+		return [
+			{
+				rule: 'same muscle without recovery',
+				severity: 'hint',
+				title: `${capital(listed(muscles))} all the way through`,
+				figure: `${listed([...new Set(here.flatMap(({ before, go }) => [before.part.exercise, go.part.exercise]))])} follow each other with less than ${SHORT_REST} s of rest.`,
+				place: { block: b },
+				source: COMMON,
+				remedy: longer
+					? { label: `Rest ${SHORT_REST} s inside`, apply: () => putBlock(session, b, longer) }
+					: null
+			}
+		];
+	});
+
+/** Those for which something holds, and the others. */
+const partition = <T>(all: readonly T[], holds: (one: T) => boolean): [T[], T[]] => [
+	all.filter(holds),
+	all.filter((one) => !holds(one))
+];
+
 const noRecovery: Check = (subject) => {
 	const { session } = subject;
-	const remedies = new Map<number, Block | null>();
-	return clashesOf(subject).map((clash): SessionFinding => {
+	const orders = new Map<number, Block | null>();
+	const orderOf = (b: number): Block | null => {
+		const block = session.blocks[b];
+		if (block && !orders.has(b)) orders.set(b, betterOrder(block, subject));
+		return orders.get(b) ?? null;
+	};
+	const [meant, wrong] = partition(clashesOf(subject), (clash) => isMeant(clash, orderOf(clash.block)));
+	const more = wrong.map((clash): SessionFinding => {
 		const block = session.blocks[clash.block];
-		if (block && !remedies.has(clash.block)) remedies.set(clash.block, betterOrder(block, subject));
-		const order = remedies.get(clash.block) ?? null;
+		const order = orderOf(clash.block);
 		const rest = Math.round(clash.go.rested ?? 0);
 		const longer =
 			block && clash.before.block === clash.block
@@ -101,6 +138,7 @@ const noRecovery: Check = (subject) => {
 					: null
 		};
 	});
+	return [...more, ...oneAfterTheOther(meant, session)];
 };
 
 /** Pulls in the order in which they are offered: loaded ones first, then what everyone can do. */

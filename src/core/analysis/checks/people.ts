@@ -43,11 +43,7 @@ function landing(
 				? {
 						label: `Use ${to.name.toLowerCase()}`,
 						apply: () =>
-							putBlock(
-								session,
-								go.block,
-								putPart(block, go.partIndex, substitutePart(go.part, to, practice))
-							)
+							putBlock(session, go.block, putPart(block, go.partIndex, substitutePart(go.part, to, practice)))
 					}
 				: null
 	};
@@ -95,7 +91,8 @@ const tooManyLandings: Check = (subject) => {
 	const { session, timeline, practice, audience, group } = subject;
 	const level: Level = audience?.level ?? (group && group.beginners > 0 ? 'beginner' : 'some experience');
 	const jumps = workOf(session, timeline, practice.library).filter(
-		({ exercise, part }) => exercise && isJump(exercise) && exercise.impact === 'high' && part.target.kind === 'reps'
+		({ exercise, part }) =>
+			exercise && isJump(exercise) && exercise.impact === 'high' && part.target.kind === 'reps'
 	);
 	const landings = jumps.reduce((sum, { segment }) => sum + segment.reps, 0);
 	const [first] = jumps;
@@ -211,9 +208,4 @@ const floor: Check = (subject) => {
 	];
 };
 
-export const PEOPLE_CHECKS: readonly Check[] = [
-	jumpsWhenTired,
-	tooManyLandings,
-	overheadAfterGrip,
-	floor
-];
+export const PEOPLE_CHECKS: readonly Check[] = [jumpsWhenTired, tooManyLandings, overheadAfterGrip, floor];

@@ -163,13 +163,21 @@ const isEasy = (session: Session, { library }: Practice): boolean =>
 				})
 		);
 
+/** Where the session itself is short, the warm-up takes at least this share of it (common practice, no source). */
+const SHARE = 1 / 6;
+
 function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 	return (subject) => {
-		const { session, practice, timeline, fitting } = subject;
+		const { session, practice, timeline, fitting, budgetMinutes } = subject;
 		const { house } = practice;
 		if (!session.blocks.some((block) => block.role === 'main')) return [];
 		if (isEasy(session, practice)) return [];
-		const minutes = role === 'warm-up' ? house.warmUp : house.coolDown;
+		const rule = role === 'warm-up' ? house.warmUp : house.coolDown;
+		const minutes = Math.min(rule, (budgetMinutes ?? Infinity) * SHARE);
+		const figure =
+			minutes < rule
+				? `A sixth of ${budgetMinutes} min is usual in a short session, ${rule} min otherwise.`
+				: `${rule} min are the house rule.`;
 		const has = session.blocks.findIndex((block) => block.role === role);
 		if (has < 0) {
 			const made = (role === 'warm-up' ? warmUpFor : coolDownFor)(session, practice, minutes, fitting);
@@ -178,7 +186,7 @@ function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 					rule: `no ${role}`,
 					severity: 'watch',
 					title: `No ${role}`,
-					figure: `${minutes} min are the house rule.`,
+					figure,
 					place: null,
 					source: ACSM_WARM_UP,
 					remedy: made && {
@@ -200,7 +208,7 @@ function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 				rule: `${role} too short`,
 				severity: 'hint',
 				title: `A ${role} of ${clockText(seconds)}`,
-				figure: `${minutes} min are the house rule.`,
+				figure,
 				place: { block: has },
 				source: ACSM_WARM_UP,
 				remedy: more && {

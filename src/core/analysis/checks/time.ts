@@ -1,12 +1,4 @@
-import {
-	clockText,
-	formatOf,
-	newSteady,
-	putBlock,
-	putPart,
-	type Block,
-	type Role
-} from '../../session';
+import { clockText, formatOf, newSteady, putBlock, putPart, type Block, type Role } from '../../session';
 import { COMMON } from '../../findings';
 import { substitute } from '../../substitution';
 import type { Check, SessionFinding, Subject } from '../finding';

@@ -8,7 +8,7 @@ const SHORT_WARM_UP =
 const LEGS_COOL_DOWN =
 	'cool-down: holds, rest 5: 30 s per side hip flexor stretch + 30 s per side thigh stretch + 30 s per side hamstring stretch';
 const UPPER_COOL_DOWN =
-	'cool-down: holds, rest 5: 30 s per side chest stretch + 30 s per side cross-body shoulder stretch + 30 s per side upper arm stretch + 30 s child rest + 30 s lying twist';
+	'cool-down: holds, rest 5: 30 s per side chest stretch + 30 s per side cross-body shoulder stretch + 30 s per side upper arm stretch + 30 s child rest + 30 s per side lying twist';
 const SHORT_COOL_DOWN =
 	'cool-down: holds, rest 5: 30 s per side hip flexor stretch + 30 s per side chest stretch + 30 s child rest';
 
@@ -31,9 +31,9 @@ export const STARTERS = {
 	'Push and trunk': {
 		lines: [
 			WARM_UP,
-			'superset 3 rounds, rest 20 inside, 60 after: 8 incline push-up + 8 per side dead bug',
-			'superset 3 rounds, rest 20 inside, 60 after: 10 band press + 20 s side plank per side',
-			'2 x 12 band curl, rest 45',
+			'superset 3 rounds, rest 20 inside, 45 after: 8 incline push-up + 10 band row',
+			'superset 3 rounds, rest 20 inside, 60 after: 10 band press + 8 per side dead bug',
+			'2 x 20 s side plank per side, rest 30',
 			UPPER_COOL_DOWN
 		],
 		tags: ['upper', 'starter']

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { ASSUMED_BODY_MASS, energyOf } from '$core/body';
 	import { balanceOf, checkSession, type Group } from '$core/analysis';
+	import type { Audience } from '$core/people';
 	import {
 		KIT_PRESETS,
 		SCALE_LEVELS,
@@ -47,6 +48,8 @@
 		coachId: string;
 		budgetMinutes: number;
 		group: Group | null;
+		/** Whom the challenge is made for. */
+		audience: Audience;
 		zone: string;
 		answer: {
 			message?: string;
@@ -55,7 +58,8 @@
 			moved?: number;
 		} | null;
 	}
-	let { session, versions, used, base, coachId, budgetMinutes, group, zone, answer }: Props = $props();
+	let { session, versions, used, base, coachId, budgetMinutes, group, audience, zone, answer }: Props =
+		$props();
 	const shop = workshop();
 	const search = $derived(new ExerciseSearch(shop().library));
 
@@ -79,7 +83,9 @@
 	const timeline = $derived(compileSession(draft, shop()));
 	const faults = $derived(draft.blocks.length === 0 ? [] : sessionFaults(draft, shop()));
 	const balance = $derived(balanceOf(draft, shop(), timeline));
-	const findings = $derived(checkSession(draft, shop(), { budgetMinutes, group, timeline, balance }));
+	const findings = $derived(
+		checkSession(draft, shop(), { budgetMinutes, group, audience, timeline, balance })
+	);
 	const scaled = $derived(
 		level === 'base' && kit === 'as planned' ? null : scaleSession(draft, level, PRESET_KITS[kit], shop())
 	);

@@ -1,13 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { AT_HOME, ITEMS, type Item } from '$core/exercise';
-	import { LEVELS, type Level } from '$core/people';
 	import { MEASURES, newBenchmark, PLAN_LIMITS, type Benchmark, type Measure } from '$core/plan';
 	import { workshop } from '$lib/features/build/workshop';
 	import type { PlanEditor } from './plan-editor.svelte';
 
-	/** What is measured and when, and whom the plan is made for. */
+	/** What is measured, and when. */
 	let { editor, built }: { editor: PlanEditor; built: string | null } = $props();
 	const shop = workshop();
 	const id = $props.id();
@@ -47,10 +45,6 @@
 			)
 		});
 	}
-	const audience = $derived(plan.audience);
-	const assume = (next: Partial<typeof audience>) =>
-		editor.change({ ...plan, audience: { ...audience, ...next } });
-	const THINGS: Item[] = ITEMS.filter((item) => !AT_HOME.has(item));
 </script>
 
 <datalist id="{id}-names"
@@ -136,54 +130,4 @@
 			</li>
 		{/each}
 	</ul>
-</section>
-
-<section class="panel p-4" aria-labelledby="audience">
-	<h2 id="audience" class="mb-2">Made for</h2>
-	<div class="flex flex-wrap items-end gap-x-4 gap-y-2 text-sm">
-		<label
-			>Level
-			<select
-				class="select select-sm flex w-44"
-				value={audience.level}
-				onchange={(event) => assume({ level: event.currentTarget.value as Level })}
-			>
-				{#each LEVELS as level (level)}<option>{level}</option>{/each}
-			</select></label
-		>
-		<label
-			>Heaviest load at hand, kg
-			<input
-				type="number"
-				min="1"
-				class="input input-sm flex w-24"
-				placeholder="any"
-				value={audience.heaviestKg}
-				onchange={(event) => {
-					const value = event.currentTarget.valueAsNumber;
-					assume({ heaviestKg: value > 0 ? value : null });
-				}}
-			/></label
-		>
-	</div>
-	<fieldset class="mt-2 text-sm">
-		<legend class="mb-1">Equipment (chair and wall are assumed)</legend>
-		<div class="flex flex-wrap gap-x-4 gap-y-1">
-			{#each THINGS as item (item)}
-				<label class="flex items-center gap-1.5"
-					><input
-						type="checkbox"
-						class="checkbox checkbox-xs"
-						checked={audience.items.includes(item)}
-						onchange={(event) =>
-							assume({
-								items: event.currentTarget.checked
-									? [...audience.items, item]
-									: audience.items.filter((other) => other !== item)
-							})}
-					/>{item}</label
-				>
-			{/each}
-		</div>
-	</fieldset>
 </section>

@@ -28,7 +28,7 @@ export async function planRules(
 }> {
 	const row = only(
 		await db.query<{
-			plan: Partial<PlanRules>;
+			plan: Partial<Omit<PlanRules, 'audience'>> & { audience?: Partial<PlanRules['audience']> };
 			revision: number;
 			startsOn: string;
 			tests: { day: number; tests: string[] }[];
@@ -41,7 +41,7 @@ export async function planRules(
 		)
 	);
 	return {
-		rules: { ...NO_RULES, ...row.plan },
+		rules: { ...NO_RULES, ...row.plan, audience: { ...NO_RULES.audience, ...row.plan.audience } },
 		revision: row.revision,
 		startsOn: row.startsOn,
 		testsOn: new Map(row.tests.map(({ day, tests }) => [day, tests]))

@@ -13,6 +13,7 @@
 	import ReleasePanel from '$lib/features/plan/ReleasePanel.svelte';
 	import RulesPanel from '$lib/features/plan/RulesPanel.svelte';
 	import TemplateStart from '$lib/features/plan/TemplateStart.svelte';
+	import AudiencePanel from '$lib/features/plan/AudiencePanel.svelte';
 	import TestsPanel from '$lib/features/plan/TestsPanel.svelte';
 	import WeekPanel from '$lib/features/plan/WeekPanel.svelte';
 	import type { PageProps } from './$types';
@@ -77,6 +78,7 @@
 {#if tab === 'progression'}
 	<div class="flex flex-col gap-4">
 		<RulesPanel {editor} /><TestsPanel {editor} built={(form && 'built' in form && form.built) || null} />
+		<AudiencePanel {editor} />
 	</div>
 {:else if tab === 'charts'}
 	{#await import('$lib/features/plan/PlanCharts.svelte') then { default: PlanCharts }}

@@ -2,6 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { jsonOf } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { groupOf } from '$lib/server/people/enrolments';
+import { planRules } from '$lib/server/plan/prescribed';
 import {
 	copySession,
 	createSession,
@@ -19,13 +20,16 @@ export const load: PageServerLoad = async ({ params, parent, locals }) => {
 	const coach = coachIn(locals);
 	const enrolled = await groupOf(db, challenge.id);
 	const group = enrolled.people > 0 ? enrolled : null;
-	if (params.session === 'new') return { session: null, versions: [], used: [], group };
+	const { rules } = await planRules(db, challenge.id);
+	const { audience } = rules;
+	if (params.session === 'new') return { session: null, versions: [], used: [], group, audience };
 	const session = await orError(sessionOf(db, coach.id, params.session));
 	return {
 		session,
 		versions: await versionsOf(db, session.id),
 		used: await usedOn(db, coach.id, session.id),
-		group
+		group,
+		audience
 	};
 };
 

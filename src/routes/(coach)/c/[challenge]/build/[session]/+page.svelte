@@ -15,6 +15,7 @@
 		coachId={data.coach.id}
 		budgetMinutes={data.challenge.budgetMinutes}
 		group={data.group}
+		audience={data.audience}
 		zone={data.coach.zone}
 		answer={form}
 	/>

@@ -24,6 +24,7 @@ export default defineConfig({
 			input: {
 				admin: 'src/cli/admin.ts',
 				bench: 'tests/load/bench.ts',
+				figures: 'src/cli/figures.ts',
 				schemas: 'src/cli/schemas.ts',
 				threads: 'src/lib/server/threads/worker.ts'
 			}

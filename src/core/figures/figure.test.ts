@@ -119,12 +119,15 @@ describe('drawFigure', () => {
 		expect([-1, 0].map(hand)).toEqual(Array(2).fill('line near 4: 0,78 0,62 0,46'));
 		expect([1, 2].map(hand)).toEqual(Array(2).fill('line near 4: 0,78 16,78 32,78'));
 		expect(hand(0.5)).toBe('line near 4: 0,78 11.3,66.7 22.6,55.4');
-		// The start as it was drawn, not one worked out: a reach at its very start keeps its own bend.
-		const reach = figure([], {
-			start: { ...UPRIGHT, arm: { to: [16, 62], bend: 1 } },
-			end: { ...UPRIGHT, arm: { to: [16, 62], bend: -1 } }
-		});
-		expect(drawn(reach, 0).at(-1)).not.toBe(drawn(reach, 1).at(-1));
+	});
+
+	it('goes by way of the middle where there is one', () => {
+		const press = figure([], { end: { ...UPRIGHT, arm: [90, 90] }, middle: { ...UPRIGHT, arm: [-90, 30] } });
+		const hand = (t: number) => drawn(press, t).at(-1);
+		expect(hand(0.5)).toBe('line near 4: 0,78 0,62 13.9,70');
+		// Half of half: the forearm half as bent.
+		expect(hand(0.25)).toBe('line near 4: 0,78 0,62 13.9,54');
+		expect(hand(1)).toBe('line near 4: 0,78 0,94 0,110');
 	});
 
 	it('has one frame for the whole way, around what is beside the figure as well', () => {

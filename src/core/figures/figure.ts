@@ -17,10 +17,13 @@ export type Prop =
 	| { kind: 'band'; from: Point | Joint; to: Joint }
 	| { kind: 'loop'; from: Joint; to: Joint }
 	| { kind: 'chair'; x: number; faces: 'left' | 'right' }
-	| { kind: 'table'; x: number; width?: number }
+	| { kind: 'table'; x: number; width?: number; height?: number }
 	| { kind: 'step'; x: number; width: number; height: number }
 	| { kind: 'wall'; x: number }
 	| { kind: 'bar'; x: number; y: number }
+	| { kind: 'roller'; x: number }
+	/** Ground that rises. */
+	| { kind: 'slope'; from: Point; to: Point }
 	| { kind: 'mat' };
 
 export interface Figure {
@@ -28,8 +31,12 @@ export interface Figure {
 	/** The joint that keeps its place from start to end. */
 	anchor: Joint;
 	start: Pose;
+	/** Half-way, where the way there is not the shortest one. */
+	middle?: Pose;
 	end: Pose;
 	props: readonly Prop[];
+	/** What leaves its place on the way although it stands at both ends: who steps, jumps or walks. */
+	moves?: readonly Joint[];
 }
 
 export type Shape =
@@ -44,6 +51,7 @@ export interface Drawing {
 }
 
 const SEAT = 25;
+const TABLE = 44;
 
 function propShapes(prop: Prop, s: Skeleton): Shape[] {
 	const line = (points: Point[], width = 2.2, tone: 'prop' | 'thin' = 'prop'): Shape => ({
@@ -120,8 +128,8 @@ function propShapes(prop: Prop, s: Skeleton): Shape[] {
 			return [
 				line([
 					[prop.x, 0],
-					[prop.x, 44],
-					[right, 44],
+					[prop.x, prop.height ?? TABLE],
+					[right, prop.height ?? TABLE],
 					[right, 0]
 				])
 			];
@@ -148,6 +156,10 @@ function propShapes(prop: Prop, s: Skeleton): Shape[] {
 					2.6
 				)
 			];
+		case 'slope':
+			return [line([prop.from, prop.to], 1.6)];
+		case 'roller':
+			return [{ kind: 'circle', at: [prop.x, 4], r: 4.5, tone: 'prop' }];
 		case 'mat': {
 			const xs = Object.values(s).map(([x]) => x);
 			return [
@@ -171,11 +183,20 @@ const IN_HAND = new Set(['dumbbell', 'bottle']);
 /** Half the thickness of limbs and what props need around their place. */
 const MARGIN = 7;
 
+/** Where the joints are at a moment between the start (0) and the end (1) of a movement. */
+export function skeletonAt({ start, middle, end, view, anchor }: Figure, t: number): Skeleton {
+	const at = (pose: Pose): Skeleton => skeletonOf(pose, view, anchor);
+	if (t <= 0) return at(start);
+	if (t >= 1) return at(end);
+	if (!middle) return at(poseBetween(start, end, t, view, anchor));
+	return t < 0.5
+		? at(poseBetween(start, middle, 2 * t, view, anchor))
+		: at(poseBetween(middle, end, 2 * t - 1, view, anchor));
+}
+
 /** A figure at a moment between its start (0) and its end (1), from the back to the front. */
 export function drawFigure(figure: Figure, t: number): Drawing {
-	const pose =
-		t <= 0 ? figure.start : t >= 1 ? figure.end : poseBetween(figure.start, figure.end, t, figure.view);
-	const s = skeletonOf(pose, figure.view, figure.anchor);
+	const s = skeletonAt(figure, t);
 	const front = figure.view === 'front';
 	const far = front ? 'near' : 'far';
 	const limb = (points: Point[], width: number, tone: 'near' | 'far'): Shape => ({
@@ -214,8 +235,8 @@ export function drawFigure(figure: Figure, t: number): Drawing {
 
 /** The same frame for start and end, so that nothing jumps. */
 function boundsOf(figure: Figure): Drawing['bounds'] {
-	const points = [figure.start, figure.end].flatMap((pose) => {
-		const s = skeletonOf(pose, figure.view, figure.anchor);
+	const points = (figure.middle ? [0, 0.5, 1] : [0, 1]).flatMap((t) => {
+		const s = skeletonAt(figure, t);
 		return [...Object.values(s), ...figure.props.flatMap((prop) => propShapes(prop, s)).flatMap(cornersOf)];
 	});
 	const xs = points.map(([x]) => x);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LENGTHS, poseBetween, skeletonOf, type Joint, type Point, type Pose } from './pose';
+import { LENGTHS, poseBetween, skeletonOf, weightOf, type Joint, type Point, type Pose } from './pose';
 
 /** Upright, arms and legs hanging straight down. */
 const UPRIGHT: Pose = { torso: 90, arm: [-90, -90], leg: [-90, -90] };
@@ -78,19 +78,27 @@ describe('skeletonOf', () => {
 		]);
 	});
 
-	it('reaches for a place with the elbow on the side that it is bent to', () => {
-		// Shoulder at 0, 0, hand 16 √2 to the right: both halves of the arm at 45°.
-		const reaching = (bend: 1 | -1, to: Point) =>
-			side({ ...UPRIGHT, arm: { to, bend }, at: [0, 0] }, 'shoulder');
+	it('reaches for a place: from the side elbows and knees bend the one way that they can', () => {
+		// Shoulder at 0, 0, hand 16 √2 ahead: both halves of the arm at 45°, the elbow below.
 		const away = 16 * Math.SQRT2;
-		expect(at(reaching(1, [away, 0]), 'elbow1')).toEqual([11.31, 11.31]);
-		expect(at(reaching(-1, [away, 0]), 'elbow1')).toEqual([11.31, -11.31]);
-		expect(at(reaching(1, [away, 0]), 'hand1')).toEqual([22.63, 0]);
-		expect(at(reaching(1, [0, -away]), 'elbow1')).toEqual([11.31, -11.31]);
-		expect(at(reaching(1, [-away, 0]), 'elbow1')).toEqual([-11.31, -11.31]);
+		const reaching = (to: Point) => side({ ...UPRIGHT, arm: { to }, at: [0, 0] }, 'shoulder');
+		expect(at(reaching([away, 0]), 'elbow1')).toEqual([11.31, -11.31]);
+		expect(at(reaching([away, 0]), 'hand1')).toEqual([22.63, 0]);
+		// Straight down: the elbow behind, and so on all the way round.
+		expect(at(reaching([0, -away]), 'elbow1')).toEqual([-11.31, -11.31]);
+		expect(at(reaching([-away, 0]), 'elbow1')).toEqual([-11.31, 11.31]);
+		const leg = side({ ...UPRIGHT, leg: { to: [0, -24 * Math.SQRT2] }, at: [0, 0] }, 'hip');
+		expect(at(leg, 'knee1')).toEqual([16.97, -16.97]);
 		// Somewhere on the way, away from the axes.
-		const s = side({ ...UPRIGHT, arm: { to: [20, 70], bend: -1 }, at: [3, 78] }, 'shoulder');
+		const s = side({ ...UPRIGHT, arm: { to: [20, 70] }, at: [3, 78] }, 'shoulder');
 		expect(at(s, 'hand1')).toEqual([20, 70]);
+	});
+
+	it('from the front they bend to the side that is said', () => {
+		const reaching = (bend: 1 | -1) =>
+			front({ ...UPRIGHT, arm: { to: [-8, -16 * Math.SQRT2], bend }, at: [0, 0] }, 'shoulder');
+		expect(at(reaching(-1), 'elbow1')).toEqual([-19.31, -11.31]);
+		expect(at(reaching(1), 'elbow1')).toEqual([3.31, -11.31]);
 	});
 
 	it('stretches out towards a place that is too far, and folds for one at the shoulder itself', () => {
@@ -108,70 +116,93 @@ describe('skeletonOf', () => {
 });
 
 describe('poseBetween', () => {
-	const half = (a: Partial<Pose>, b: Partial<Pose>, t = 0.25, view: 'side' | 'front' = 'side') =>
-		poseBetween({ ...UPRIGHT, ...a }, { ...UPRIGHT, ...b }, t, view);
+	const half = (a: Partial<Pose>, b: Partial<Pose>, t = 0.25, view: 'side' | 'front' = 'side') => {
+		const pose = poseBetween({ ...UPRIGHT, ...a }, { ...UPRIGHT, ...b }, t, view, 'hip');
+		const round = (value: unknown): unknown =>
+			typeof value === 'number'
+				? Math.round(value * 100) / 100 + 0
+				: Array.isArray(value)
+					? value.map(round)
+					: value;
+		return Object.fromEntries(Object.entries(pose).map(([key, value]) => [key, round(value)]));
+	};
+	/** The same direction, whatever the whole turns. */
+	const degrees = (value: unknown) => (value as number[]).map((n) => ((((n + 180) % 360) + 360) % 360) - 180);
 
 	it('goes evenly from one to the other', () => {
-		expect(
-			half(
-				{ torso: 80, curve: 8, base: 4, arm: [0, 40], leg: [-90, 10] },
-				{ torso: 100, base: 8, arm: [40, 0], leg: [-50, 10] }
-			)
-		).toMatchObject({
+		expect(half({ torso: 80, curve: 8, base: 4 }, { torso: 100, base: 8 })).toMatchObject({
 			torso: 85,
 			curve: 6,
-			base: 5,
-			arm: [10, 30],
-			arm2: [10, 30],
-			leg: [-80, 10],
-			leg2: [-80, 10],
-			foot: 0,
-			foot2: 0
+			base: 5
 		});
 		expect(half({}, {})).not.toHaveProperty('at');
 		expect(half({ at: [0, 8] }, {})).not.toHaveProperty('at');
-		expect(half({}, { at: [0, 8] })).not.toHaveProperty('at');
 		expect(half({ at: [0, 8] }, { at: [8, 0] }).at).toEqual([2, 6]);
 	});
 
+	it('bends joints on the side view, so that they stay within what they can', () => {
+		// A shin that swings from hanging down to behind the thigh: by way of the back, never of the front.
+		const knee = half({ leg: [-90, -90] }, { leg: [-90, 130] }, 0.5);
+		expect(degrees(knee.leg)).toEqual([-90, -160]);
+		// An elbow that bends by 90° while the trunk leans by 40° and the arm keeps to it.
+		const elbow = half({ torso: 90, arm: [-90, -90] }, { torso: 50, arm: [-130, -40] }, 0.5);
+		expect(degrees(elbow.arm)).toEqual([-110, -65]);
+	});
+
 	it('turns the head with the back where it has no angle of its own', () => {
+		// 15° back of the upper back at first, 10° before it at the end: 80 − 7.5 + …
 		expect(half({ torso: 80, curve: 10 }, { torso: 40, head: 30 }).head).toBe(75);
 		expect(half({ torso: 90 }, { torso: 50 }).head).toBe(80);
 	});
 
-	it('carries a reach along, bent as at the end; of two kinds of limb it takes the nearer', () => {
-		const [from, to] = [
-			{ to: [0, 10], bend: 1 },
-			{ to: [40, 50], bend: -1 }
-		] as const;
-		expect(half({ arm: from }, { arm: to }).arm).toEqual({ to: [10, 20], bend: -1 });
-		expect(half({ arm: from }, { arm: [0, 0] }, 0.49).arm).toEqual(from);
-		expect(half({ arm: from }, { arm: [0, 0] }, 0.5).arm).toEqual([0, 0]);
-		expect(half({ arm: [0, 0] }, { arm: to }, 0.49).arm).toEqual([0, 0]);
+	it('carries a reach along; of two kinds of limb it bends the joints', () => {
+		expect(half({ arm: { to: [0, 10] } }, { arm: { to: [40, 50] } }).arm).toMatchObject({ to: [10, 20] });
+		// The hand 20 ahead of a shoulder at 78, half-way to straight down: no jump from one to the other.
+		const reach: Partial<Pose> = { arm: { to: [20, 78] }, at: [0, 48] };
+		const near = (t: number) =>
+			side(poseBetween({ ...UPRIGHT, ...reach }, { ...UPRIGHT, at: [0, 48] }, t, 'side', 'hip'), 'hip');
+		for (const t of [0.1, 0.5, 0.9]) {
+			const step = Math.hypot(
+				near(t).hand1[0] - near(t + 0.01).hand1[0],
+				near(t).hand1[1] - near(t + 0.01).hand1[1]
+			);
+			expect(step).toBeLessThan(2);
+		}
+	});
+
+	it('keeps a foot flat that stays, and takes one that is lifted along with its shin', () => {
+		expect(half({}, { foot: -40 }, 0.5)).toMatchObject({ foot: -20, foot2: -20 });
+		const lifted = half({}, { leg: [-90, 130], foot: -140 }, 0.5);
+		// From 90° to the shin at first to 90° to it at the end.
+		expect(degrees([lifted.foot])).toEqual([-70]);
+	});
+
+	it('keeps the weight where it is between two balanced poses', () => {
+		const stand = { hip: 47, over: 2, leg: { to: [0, 0] } } as const;
+		const squat = { ...stand, hip: 26, torso: 60, arm: [-10, 0] } as const;
+		for (const t of [0, 0.3, 0.7, 1]) {
+			const pose = poseBetween({ ...UPRIGHT, ...stand }, { ...UPRIGHT, ...squat }, t, 'side', 'hip');
+			const s = side(pose, 'hip');
+			expect(weightOf(s)).toBeCloseTo(2, 2);
+			expect(at(s, 'ankle1')).toEqual([0, 0]);
+		}
 	});
 
 	it('mirrors the other side and its foot from the front alone', () => {
-		const [a, b] = [
-			{ arm: [10, 20], foot: 190 },
-			{ arm: [50, 60], leg: [-50, -50], foot: 210 }
-		] as const;
-		expect(half(a, b, 0.5, 'front')).toMatchObject({
-			arm: [30, 40],
-			arm2: [150, 140],
-			leg2: [250, 250],
-			foot: 200,
-			foot2: -20
-		});
-		expect(half(a, b, 0.5, 'side')).toMatchObject({
-			arm2: [30, 40],
-			leg2: [-70, -70],
-			foot: 200,
-			foot2: 200
-		});
-		expect(half({}, {}, 0.5, 'front')).toMatchObject({ foot: 200, foot2: -20 });
-		expect(half({ arm2: [0, 0], foot2: 10 }, { arm2: [40, 20], foot2: 30 }, 0.5, 'front')).toMatchObject({
-			arm2: [20, 10],
-			foot2: 20
-		});
+		const [a, b] = [{ arm: [10, 20] }, { arm: [50, 60], leg: [-50, -50] }] as const;
+		const front = half(a, b, 0.5, 'front');
+		expect(front).toMatchObject({ arm: [30, 40], arm2: [150, 140], leg: [-70, -70] });
+		expect(degrees(front.leg2)).toEqual([-110, -110]);
+		expect(degrees([front.foot, front.foot2])).toEqual([-160, -20]);
+		const seen = half({}, { leg: [-50, -50] }, 0.5);
+		expect(degrees(seen.leg2)).toEqual([-70, -70]);
+		const reach = half({ arm: { to: [-10, 40] } }, { arm: { to: [-10, 60] } }, 0.5, 'front');
+		expect(reach).toMatchObject({ arm: { to: [-10, 50] }, arm2: { to: [10, 50] } });
+	});
+
+	it('shows thighs as short as they are seen', () => {
+		const s = skeletonOf({ ...UPRIGHT, thigh: 0.25 }, 'front', 'hip');
+		expect(Math.hypot(s.hip1[0] - s.knee1[0], s.hip1[1] - s.knee1[1])).toBeCloseTo(6, 6);
+		expect(half({ thigh: 0.2 }, { thigh: 0.6 }, 0.5, 'front').thigh).toBe(0.4);
 	});
 });

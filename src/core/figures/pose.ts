@@ -5,8 +5,11 @@
  */
 export type Point = readonly [x: number, y: number];
 
-/** Two bones by their angles, or by the place that their end reaches, bent one way (1) or the other (-1). */
-export type Limb = readonly [first: number, second: number] | { to: Point; bend: 1 | -1 };
+/**
+ * Two bones by their angles, or by the place that their end reaches. In the side view elbows and knees bend the one way that
+ * they can; from the front `bend` says to which side they point, counted as angles are.
+ */
+export type Limb = readonly [first: number, second: number] | { to: Point; bend?: 1 | -1 };
 
 export interface Pose {
 	/** From hip to shoulder. */
@@ -26,6 +29,11 @@ export interface Pose {
 	/** Where the anchor stands; by default its x is 0 and the lowest joint touches `base`. */
 	at?: Point;
 	base?: number;
+	/** Height of the hip with the body's weight above `over`: whoever stands, stands balanced. */
+	hip?: number;
+	over?: number;
+	/** How much of the thighs is seen where they come towards the viewer; 1 left out. */
+	thigh?: number;
 }
 
 export const LENGTHS = {
@@ -88,7 +96,10 @@ function reach(from: Point, to: Point, first: number, second: number, bend: 1 | 
 }
 
 const isAngles = (limb: Limb): limb is readonly [number, number] => Array.isArray(limb);
-const mirrored = (limb: Limb): Limb => (isAngles(limb) ? [180 - limb[0], 180 - limb[1]] : limb);
+const mirrored = (limb: Limb): Limb =>
+	isAngles(limb)
+		? [180 - limb[0], 180 - limb[1]]
+		: { to: [-limb.to[0], limb.to[1]], bend: limb.bend === -1 ? 1 : -1 };
 
 /** Every joint of a pose. `anchor` is the joint that keeps its place. */
 export function skeletonOf(pose: Pose, view: View, anchor: Joint): Skeleton {
@@ -96,6 +107,7 @@ export function skeletonOf(pose: Pose, view: View, anchor: Joint): Skeleton {
 	const upper = torso + curve;
 	const lower = torso - curve;
 	const wide = view === 'front';
+	const thigh = LENGTHS.thigh * (pose.thigh ?? 1);
 	const arm2 = pose.arm2 ?? (wide ? mirrored(pose.arm) : pose.arm);
 	const leg2 = pose.leg2 ?? (wide ? mirrored(pose.leg) : pose.leg);
 
@@ -110,12 +122,13 @@ export function skeletonOf(pose: Pose, view: View, anchor: Joint): Skeleton {
 			which: Limb,
 			first: number,
 			second: number,
-			rest: readonly [number, number]
+			rest: readonly [number, number],
+			way: 1 | -1
 		) => {
 			const [a, b] = isAngles(which)
 				? which
 				: solve
-					? reach(from, which.to, first, second, which.bend)
+					? reach(from, which.to, first, second, wide ? (which.bend ?? way) : way)
 					: rest;
 			const joint = along(from, a, first);
 			return [joint, along(joint, b, second)] as const;
@@ -124,11 +137,12 @@ export function skeletonOf(pose: Pose, view: View, anchor: Joint): Skeleton {
 			across(shoulder, WIDTH.shoulder, 1),
 			across(shoulder, WIDTH.shoulder, -1)
 		];
-		const [hip1, hip2] = [across(hip, WIDTH.hip, 1), across(hip, WIDTH.hip, -1)];
-		const [elbow1, hand1] = limb(shoulder1, pose.arm, LENGTHS.upperArm, LENGTHS.forearm, [90, 90]);
-		const [elbow2, hand2] = limb(shoulder2, arm2, LENGTHS.upperArm, LENGTHS.forearm, [90, 90]);
-		const [knee1, ankle1] = limb(hip1, pose.leg, LENGTHS.thigh, LENGTHS.shin, [90, 90]);
-		const [knee2, ankle2] = limb(hip2, leg2, LENGTHS.thigh, LENGTHS.shin, [90, 90]);
+		const pelvis = (sign: 1 | -1) => (wide ? along(hip, lower + 90 * sign, WIDTH.hip) : hip);
+		const [hip1, hip2] = [pelvis(1), pelvis(-1)];
+		const [elbow1, hand1] = limb(shoulder1, pose.arm, LENGTHS.upperArm, LENGTHS.forearm, [90, 90], -1);
+		const [elbow2, hand2] = limb(shoulder2, arm2, LENGTHS.upperArm, LENGTHS.forearm, [90, 90], -1);
+		const [knee1, ankle1] = limb(hip1, pose.leg, thigh, LENGTHS.shin, [90, 90], 1);
+		const [knee2, ankle2] = limb(hip2, leg2, thigh, LENGTHS.shin, [90, 90], 1);
 		const foot = pose.foot ?? (wide ? 200 : 0);
 		const toe1 = along(ankle1, foot, wide ? LENGTHS.foot / 2 : LENGTHS.foot);
 		const toe2 = along(
@@ -158,40 +172,148 @@ export function skeletonOf(pose: Pose, view: View, anchor: Joint): Skeleton {
 		};
 	};
 
+	const { hip: height, over } = pose;
+	if (height !== undefined && over !== undefined)
+		return build([balancedAt((x) => weightOf(build([x, height], true)), over), height], true);
 	const loose = build([0, 0], false);
 	const lowest = Math.min(...JOINTS.filter((joint) => joint !== 'head').map((joint) => loose[joint][1]));
 	const [x, y] = pose.at ?? [0, loose[anchor][1] - lowest + (pose.base ?? 0)];
 	return build([x - loose[anchor][0], y - loose[anchor][1]], true);
 }
 
+/**
+ * Shares of the body's mass: from one joint to another (Winter, Biomechanics and Motor Control of Human Movement, after
+ * Dempster; from memory).
+ */
+const MASS: readonly (readonly [Joint, Joint, number])[] = [
+	['shoulder', 'head', 0.081],
+	['hip', 'shoulder', 0.497],
+	['shoulder1', 'elbow1', 0.028],
+	['shoulder2', 'elbow2', 0.028],
+	['elbow1', 'hand1', 0.022],
+	['elbow2', 'hand2', 0.022],
+	['hip1', 'knee1', 0.1],
+	['hip2', 'knee2', 0.1],
+	['knee1', 'ankle1', 0.061],
+	['knee2', 'ankle2', 0.061]
+];
+
+/** Where the body's weight lies, sideways. */
+export const weightOf = (s: Skeleton): number =>
+	MASS.reduce((sum, [a, b, share]) => sum + ((s[a][0] + s[b][0]) / 2) * share, 0);
+
+/** How far the hip may lie from the place that the weight is above. */
+const WIDEST = 60;
+
+/** The place of the hip at which the weight lies above a place, by halving. */
+function balancedAt(weight: (hip: number) => number, over: number): number {
+	let [low, high] = [over - WIDEST, over + WIDEST];
+	for (let i = 0; i < 24; i++) {
+		const middle = (low + high) / 2;
+		if (weight(middle) < over) low = middle;
+		else high = middle;
+	}
+	return (low + high) / 2;
+}
+
 const between = (a: number, b: number, t: number): number => a + (b - a) * t;
-const limbBetween = (a: Limb, b: Limb, t: number): Limb => {
-	if (isAngles(a) && isAngles(b)) return [between(a[0], b[0], t), between(a[1], b[1], t)];
-	if (!isAngles(a) && !isAngles(b))
-		return { to: [between(a.to[0], b.to[0], t), between(a.to[1], b.to[1], t)], bend: b.bend };
-	return t < 0.5 ? a : b;
-};
+/** −180 … 180. */
+const turn = (angle: number): number => ((((angle + 180) % 360) + 360) % 360) - 180;
+/** From the least angle that a joint has up to a whole turn more: where its movement has no seam. */
+const upFrom = (least: number, angle: number): number => least + ((((angle - least) % 360) + 360) % 360);
+const angleOf = (from: Point, to: Point): number =>
+	(Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
+
+/** Angles of two bones as a skeleton has them. */
+const anglesIn = (s: Skeleton, joints: readonly [Joint, Joint, Joint]): [number, number] => [
+	angleOf(s[joints[0]], s[joints[1]]),
+	angleOf(s[joints[1]], s[joints[2]])
+];
+
+const LIMBS = {
+	arm: ['shoulder1', 'elbow1', 'hand1'],
+	arm2: ['shoulder2', 'elbow2', 'hand2'],
+	leg: ['hip1', 'knee1', 'ankle1'],
+	leg2: ['hip2', 'knee2', 'ankle2']
+} as const;
+type LimbKey = keyof typeof LIMBS;
+
+/** Degrees from which on a foot that turns is taken to be lifted. */
+const LIFTED = 100;
 
 /** The pose on the way from one to another; `t` 0 the first, 1 the second. */
-export function poseBetween(a: Pose, b: Pose, t: number, view: View): Pose {
-	const other = (pose: Pose, which: 'arm' | 'leg') =>
-		pose[`${which}2`] ?? (view === 'front' ? mirrored(pose[which]) : pose[which]);
+export function poseBetween(a: Pose, b: Pose, t: number, view: View, anchor: Joint): Pose {
+	const [from, to] = [skeletonOf(a, view, anchor), skeletonOf(b, view, anchor)];
+	const side = view === 'side';
 	const number = (key: 'torso' | 'curve' | 'base', fallback: number) =>
 		between(a[key] ?? fallback, b[key] ?? fallback, t);
-	const headOf = (pose: Pose) => pose.head ?? pose.torso + (pose.curve ?? 0);
-	const footOf = (pose: Pose) => pose.foot ?? (view === 'front' ? 200 : 0);
-	const foot2Of = (pose: Pose) => pose.foot2 ?? (view === 'front' ? 180 - footOf(pose) : footOf(pose));
-	return {
-		torso: number('torso', 90),
-		curve: number('curve', 0),
-		base: number('base', 0),
-		head: between(headOf(a), headOf(b), t),
-		arm: limbBetween(a.arm, b.arm, t),
-		arm2: limbBetween(other(a, 'arm'), other(b, 'arm'), t),
-		leg: limbBetween(a.leg, b.leg, t),
-		leg2: limbBetween(other(a, 'leg'), other(b, 'leg'), t),
-		foot: between(footOf(a), footOf(b), t),
-		foot2: between(foot2Of(a), foot2Of(b), t),
-		...(a.at && b.at && { at: [between(a.at[0], b.at[0], t), between(a.at[1], b.at[1], t)] as const })
+	const [torso, curve] = [number('torso', 90), number('curve', 0)];
+	const own = (pose: Pose, key: LimbKey): Limb => {
+		const first = key.startsWith('arm') ? pose.arm : pose.leg;
+		return key === 'arm' || key === 'leg' ? first : (pose[key] ?? (side ? first : mirrored(first)));
 	};
+	/** A limb by the bends of its joints, which never leave what a body can do between two poses that keep to it. */
+	const bent = (key: LimbKey): Limb => {
+		const arm = key.startsWith('arm');
+		const bends = (pose: Pose, s: Skeleton): [number, number] => {
+			const trunk = (pose.torso ?? 90) + (arm ? (pose.curve ?? 0) : -(pose.curve ?? 0));
+			const [first, second] = anglesIn(s, LIMBS[key]);
+			return [
+				upFrom(arm ? -100 : -60, first - trunk - 180),
+				upFrom(-60, arm ? second - first : first - second)
+			];
+		};
+		const [x, y] = [bends(a, from), bends(b, to)];
+		const first = torso + (arm ? curve : -curve) + 180 + between(x[0], y[0], t);
+		const bend = between(x[1], y[1], t);
+		return [first, arm ? first + bend : first - bend];
+	};
+	const limb = (key: LimbKey): Limb => {
+		const [x, y] = [own(a, key), own(b, key)];
+		if (!isAngles(x) && !isAngles(y))
+			return { to: [between(x.to[0], y.to[0], t), between(x.to[1], y.to[1], t)], bend: y.bend ?? x.bend };
+		if (side) return bent(key);
+		const [p, q] = [isAngles(x) ? x : anglesIn(from, LIMBS[key]), isAngles(y) ? y : anglesIn(to, LIMBS[key])];
+		// As they are written where both are: an arm may go the long way round.
+		const far = isAngles(x) && isAngles(y);
+		const way = (i: 0 | 1) => (far ? between(p[i], q[i], t) : p[i] + turn(q[i] - p[i]) * t);
+		return [way(0), way(1)];
+	};
+	const neck = (pose: Pose) => (pose.head ?? pose.torso + (pose.curve ?? 0)) - pose.torso - (pose.curve ?? 0);
+	const balanced =
+		a.hip !== undefined && b.hip !== undefined && a.over !== undefined && b.over !== undefined
+			? { hip: between(a.hip, b.hip, t), over: between(a.over, b.over, t) }
+			: null;
+	const place = (): Partial<Pose> => {
+		if (balanced) return balanced;
+		if ((a.at && b.at) || a.over !== undefined || b.over !== undefined)
+			return {
+				at: [between(from[anchor][0], to[anchor][0], t), between(from[anchor][1], to[anchor][1], t)]
+			};
+		return {};
+	};
+	const way: Pose = {
+		torso,
+		curve,
+		base: number('base', 0),
+		head: torso + curve + between(neck(a), neck(b), t),
+		arm: limb('arm'),
+		arm2: limb('arm2'),
+		leg: limb('leg'),
+		leg2: limb('leg2'),
+		thigh: between(a.thigh ?? 1, b.thigh ?? 1, t),
+		...place()
+	};
+	const foot = (n: 1 | 2): number => {
+		const angles = (s: Skeleton) =>
+			[angleOf(s[`knee${n}`], s[`ankle${n}`]), angleOf(s[`ankle${n}`], s[`toe${n}`])] as const;
+		const [[shin, sole], [shinThen, soleThen]] = [angles(from), angles(to)];
+		const turned = turn(soleThen - sole);
+		if (!side || Math.abs(turned) < LIFTED) return sole + turned * t;
+		// A foot that is lifted goes along with its shin.
+		const [now] = angles(skeletonOf(way, view, anchor));
+		const [bend, bendThen] = [upFrom(-120, sole - shin), upFrom(-120, soleThen - shinThen)];
+		return now + between(bend, bendThen, t);
+	};
+	return { ...way, foot: foot(1), foot2: foot(2) };
 }

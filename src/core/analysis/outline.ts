@@ -24,6 +24,9 @@ export interface OutlinePart {
 	cues: string[];
 	cautions: string[];
 	easier: string | null;
+	harder: string | null;
+	/** Whose figure stands for it: its own name, or the exercise that a coach's own looks like. */
+	figure: string;
 }
 
 export interface OutlineBlock {
@@ -107,7 +110,9 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 						tempo: part.tempo?.join('-') ?? null,
 						cues: exercise ? cuesFor(exercise, house) : [],
 						cautions: [...(exercise?.cautions ?? [])],
-						easier: library.easier(part.exercise)?.name ?? null
+						easier: library.easier(part.exercise)?.name ?? null,
+						harder: library.harder(part.exercise)?.name ?? null,
+						figure: exercise?.looksLike ?? exercise?.name ?? part.exercise
 					};
 				})
 			};

@@ -53,7 +53,9 @@ describe('outlineOf', () => {
 							tempo: null,
 							cues: ['Easy pace, shoulders low', 'Land softly'],
 							cautions: [],
-							easier: 'Seated march'
+							easier: 'Seated march',
+							harder: 'March with arms up',
+							figure: 'March on the spot'
 						}
 					]
 				},
@@ -80,7 +82,9 @@ describe('outlineOf', () => {
 								'Heels stay down'
 							],
 							cautions: ['Sore knee: a smaller range, hands on a support'],
-							easier: 'Slow squat'
+							easier: 'Slow squat',
+							harder: 'Front squat',
+							figure: 'Goblet squat'
 						},
 						{
 							mark: 'A2',
@@ -90,7 +94,9 @@ describe('outlineOf', () => {
 							tempo: null,
 							cues: ['Elbow close, back flat, breathe out as you pull', 'Weaker side first'],
 							cautions: [],
-							easier: 'Seated band row'
+							easier: 'Seated band row',
+							harder: 'Backpack row',
+							figure: 'One-arm row'
 						}
 					]
 				},
@@ -111,7 +117,9 @@ describe('outlineOf', () => {
 							tempo: null,
 							cues: ['Elbows under the shoulders, breathe', 'Hips level'],
 							cautions: [],
-							easier: 'Knee plank'
+							easier: 'Knee plank',
+							harder: 'Plank with shoulder tap',
+							figure: 'Plank'
 						}
 					]
 				},
@@ -132,7 +140,9 @@ describe('outlineOf', () => {
 							tempo: null,
 							cues: ['Heel down, knee straight', 'Hips forward'],
 							cautions: [],
-							easier: 'Bent-knee calf stretch'
+							easier: 'Bent-knee calf stretch',
+							harder: null,
+							figure: 'Calf stretch'
 						}
 					]
 				}

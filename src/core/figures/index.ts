@@ -15,8 +15,11 @@ const FIGURES: ReadonlyMap<string, Figure> = new Map([LEGS, ARMS, FLOOR, SEATED,
 /** Names of the exercises that have a figure of their own. */
 export const FIGURE_NAMES: readonly string[] = [...FIGURES.keys()];
 
+/** The figure of that very name; null without one. */
+export const figureNamed = (name: string): Figure | null => FIGURES.get(name) ?? null;
+
 /** The figure of an exercise, or of the one that it looks like; null without either. */
 export function figureOf(name: string, library: Library): Figure | null {
 	const exercise = library.find(name);
-	return FIGURES.get(exercise?.name ?? name) ?? FIGURES.get(exercise?.looksLike ?? '') ?? null;
+	return figureNamed(exercise?.name ?? name) ?? figureNamed(exercise?.looksLike ?? '');
 }

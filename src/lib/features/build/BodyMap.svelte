@@ -1,6 +1,8 @@
 <script lang="ts">
 	import type { Muscle } from '$core/exercise';
-	import { ovalsOf, stepOf } from './body-shapes';
+	import { capital } from '$core/text/words';
+	import { counted } from '$lib/format';
+	import { areasOf, BODY_OUTLINE, stepOf } from './body-shapes';
 
 	/** A body from the front and from behind; the more sets a muscle has, the fuller its colour. */
 	let {
@@ -12,56 +14,77 @@
 		chosen?: Muscle | null;
 		onchoose?: (muscle: Muscle | null) => void;
 	} = $props();
-	const worked = $derived(
-		Object.entries(sets)
-			.filter(([, n]) => n > 0)
-			.map(([muscle, n]) => `${muscle} ${n}`)
-	);
 	const SIDES = ['front', 'back'] as const;
+	const AREAS = SIDES.flatMap((side) => areasOf(side).map((area) => ({ ...area, side })));
+	const id = $props.id();
+	/** The area that the keyboard is on. */
+	let current = $state(0);
+
+	const text = (muscle: Muscle): string => {
+		const n = sets[muscle];
+		return `${capital(muscle)}: ${n === 1 ? '1 set' : `${counted(n, 'set')}`}`;
+	};
+	function move(event: KeyboardEvent) {
+		const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+		if (!by) return;
+		event.preventDefault();
+		current = (current + by + AREAS.length) % AREAS.length;
+		onchoose?.(AREAS[current]?.muscle ?? null);
+	}
 </script>
 
-<div class="flex justify-around gap-2" role="img" aria-label="Sets per muscle: {worked.join(', ') || 'none'}">
+<div
+	class="map"
+	role="listbox"
+	tabindex="0"
+	aria-label="Sets per muscle, front and back; arrow keys go from one to the next"
+	aria-activedescendant="{id}-{current}"
+	onkeydown={move}
+	onfocus={() => onchoose?.(AREAS[current]?.muscle ?? null)}
+	onblur={() => onchoose?.(null)}
+>
 	{#each SIDES as side (side)}
 		<figure class="text-center">
-			<svg viewBox="14 0 72 192" class="h-44" aria-hidden="true">
-				<g class="body">
-					<circle cx="50" cy="15" r="10" />
-					<path d="M50 24v8" stroke-width="9" />
-					<path d="M34 38h32l-4 44 3 14H35l3-14z" stroke-width="8" />
-					<path d="M31 41 26 62 22 92M69 41l5 21 4 30" stroke-width="9" fill="none" />
-					<path d="M41 96 40 140 40 184M59 96l1 44v44" stroke-width="13" fill="none" />
-				</g>
-				{#each ovalsOf(side) as oval, i (i)}
-					<ellipse
-						class={['s' + stepOf(sets[oval.muscle]), chosen === oval.muscle && 'chosen']}
-						cx={oval.x}
-						cy={oval.y}
-						rx={oval.rx}
-						ry={oval.ry}
-						transform="rotate({oval.turn} {oval.x} {oval.y})"
-						role="presentation"
-						onpointerenter={() => onchoose?.(oval.muscle)}
-						onpointerleave={() => onchoose?.(null)}
-						><title>{oval.muscle}: {sets[oval.muscle]} sets</title></ellipse
-					>
+			<svg viewBox="8 0 84 200" class="h-48" role="presentation">
+				<path class="body" d={BODY_OUTLINE} />
+				{#each AREAS as area, i (area.side + area.muscle)}
+					{#if area.side === side}
+						<path
+							id="{id}-{i}"
+							d={area.path}
+							class={['muscle', 's' + stepOf(sets[area.muscle]), chosen === area.muscle && 'chosen']}
+							role="option"
+							aria-selected={chosen === area.muscle}
+							tabindex="-1"
+							aria-label={text(area.muscle)}
+							onpointerenter={() => onchoose?.(area.muscle)}
+							onpointerleave={() => onchoose?.(null)}><title>{text(area.muscle)}</title></path
+						>
+					{/if}
 				{/each}
 			</svg>
 			<figcaption class="quiet text-[12px]">{side}</figcaption>
 		</figure>
 	{/each}
 </div>
+<p class="min-h-5 text-center text-sm" aria-live="polite">{chosen ? text(chosen) : ''}</p>
 
 <style>
-	.body {
-		fill: var(--color-base-300);
-		stroke: var(--color-base-300);
-		stroke-linejoin: round;
-		stroke-linecap: round;
-		opacity: 0.65;
+	.map {
+		display: flex;
+		justify-content: space-around;
+		gap: 0.5rem;
+		border-radius: 4px;
 	}
-	ellipse {
-		stroke: var(--color-base-100);
-		stroke-width: 0.8;
+	.body {
+		fill: color-mix(in srgb, var(--color-base-300) 55%, var(--color-base-100));
+		stroke: color-mix(in srgb, var(--color-base-content) 45%, var(--color-base-100));
+		stroke-width: 0.9;
+		stroke-linejoin: round;
+	}
+	.muscle {
+		stroke: color-mix(in srgb, var(--color-base-content) 30%, var(--color-base-100));
+		stroke-width: 0.5;
 	}
 	.s0 {
 		fill: var(--color-base-100);

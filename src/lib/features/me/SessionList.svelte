@@ -2,6 +2,7 @@
 	import type { Outline } from '$core/analysis';
 	import type { PersonalChange } from '$core/day';
 	import { clockText } from '$core/session/clock-text';
+	import SessionPart from './SessionPart.svelte';
 
 	/** Today's session in the order in which it is done, with the time each block begins. */
 	let {
@@ -72,27 +73,7 @@
 			<p class="quiet px-4 pt-1.5 text-[15px]">{block.summary}</p>
 			<ol class="px-4 pb-2">
 				{#each block.parts as part, p (p)}
-					<li class="border-base-300 grid grid-cols-[2rem_1fr_auto] gap-x-2 border-b py-2 last:border-b-0">
-						<span class="quiet clock">{part.mark}</span>
-						<div>
-							<b>{part.exercise}</b>
-							{#if part.cues.length > 0}<p class="quiet text-[15px]">
-									{part.cues.slice(0, 2).join('. ')}{part.easier
-										? `. Easier: ${part.easier.toLowerCase()}`
-										: ''}
-								</p>{/if}
-							{#each part.cautions as caution (caution)}<p class="remark remark-safety mt-1 text-[15px]">
-									{caution}
-								</p>{/each}
-						</div>
-						<div class="text-right">
-							{#if part.much}<b>{part.much}</b>{/if}
-							{#if part.load}<p class="quiet text-[15px]">{part.load}</p>{/if}
-							{#if part.tempo}<p class="quiet clock text-[15px]" title="seconds down, pause, up, pause">
-									{part.tempo}
-								</p>{/if}
-						</div>
-					</li>
+					<SessionPart {part} />
 				{/each}
 			</ol>
 		</div>

@@ -1,0 +1,79 @@
+<script lang="ts">
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
+	import type { OutlinePart } from '$core/analysis';
+	import { figureNamed } from '$core/figures';
+	import Figure from '$lib/ui/Figure.svelte';
+
+	/** An exercise with its figure; a tap shows it from start to end, with all its cues and its easier and harder form. */
+	let { part }: { part: OutlinePart } = $props();
+	const figure = $derived(figureNamed(part.figure));
+	let open = $state(false);
+</script>
+
+<li class="border-base-300 border-b last:border-b-0">
+	<details class="group" bind:open>
+		<summary class="grid cursor-pointer grid-cols-[4.5rem_1fr_auto] items-center gap-x-3 py-2">
+			<span class="relative flex h-16 items-end justify-center">
+				<span class="quiet clock absolute top-0 left-0 text-[13px]">{part.mark}</span>
+				{#if figure}<Figure {figure} class="h-14 w-full" />{/if}
+			</span>
+			<span>
+				<b>{part.exercise}</b>
+				{#if part.cues.length > 0}<span class="quiet block text-[15px]">{part.cues[0]}</span>{/if}
+			</span>
+			<span class="flex items-center gap-1.5 text-right">
+				<span>
+					{#if part.much}<b class="block">{part.much}</b>{/if}
+					{#if part.load}<span class="quiet block text-[15px]">{part.load}</span>{/if}
+					{#if part.tempo}<span class="quiet clock block text-[15px]" title="seconds down, pause, up, pause"
+							>{part.tempo}</span
+						>{/if}
+				</span>
+				<ChevronDown size={18} class="quiet transition-transform group-open:rotate-180" aria-hidden="true" />
+				<span class="sr-only">How it is done</span>
+			</span>
+		</summary>
+		<div class="pb-3">
+			{#if figure && open}
+				<div class="grid grid-cols-3 gap-2 text-center text-[13px]">
+					<figure>
+						<Figure {figure} at={0} class="h-24 w-full" />
+						<figcaption class="quiet">start</figcaption>
+					</figure>
+					<figure>
+						<Figure {figure} moving class="h-24 w-full" label="{part.exercise}, from start to end" />
+						<figcaption class="quiet">movement</figcaption>
+					</figure>
+					<figure>
+						<Figure {figure} at={1} class="h-24 w-full" />
+						<figcaption class="quiet">end</figcaption>
+					</figure>
+				</div>
+			{/if}
+			{#if part.cues.length > 0}
+				<ul class="mt-2 list-disc pl-5 text-[15px]">
+					{#each part.cues as cue (cue)}<li>{cue}</li>{/each}
+				</ul>
+			{/if}
+			{#if part.easier || part.harder}
+				<dl class="mt-2 grid grid-cols-2 gap-2 text-[15px]">
+					{#each [{ way: 'Easier', name: part.easier }, { way: 'Harder', name: part.harder }] as form (form.way)}
+						<div>
+							{#if form.name}
+								{@const other = figureNamed(form.name)}
+								<dt class="quiet">{form.way}</dt>
+								<dd>
+									{form.name}
+									{#if other && open}<Figure figure={other} class="mt-1 h-16 w-full" />{/if}
+								</dd>
+							{/if}
+						</div>
+					{/each}
+				</dl>
+			{/if}
+		</div>
+	</details>
+	{#each part.cautions as caution (caution)}<p class="remark remark-safety mb-2 text-[15px]">
+			{caution}
+		</p>{/each}
+</li>

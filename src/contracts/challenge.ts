@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { date, NO_ZONE, timeOfDay } from './values';
+import { date, noZone, timeOfDay, zoneFrom } from './values';
 import { TEMPLATES } from '$core/plan';
 import { isZone } from '$core/calendar';
 
@@ -36,7 +36,12 @@ export const challengeSchema = object({
 			then: (zone) =>
 				zone
 					.required('choose the zone whose morning counts for all')
-					.test('zone', NO_ZONE, (z) => !z || isZone(z))
+					.transform(zoneFrom)
+					.test(
+						'zone',
+						({ value }) => noZone(String(value)),
+						(z) => !z || isZone(z)
+					)
 		}),
 	opensAt: timeOfDay().default('05:30'),
 	lateHours: number()

@@ -1,6 +1,7 @@
 /** Values that several entities have, each with the words that say what would be right. */
 import { lazy, mixed, number, string, type Lazy, type Schema } from 'yup';
 import { isDate, isZone } from '$core/calendar';
+import { zoneNamed } from '$core/people';
 
 /** A whole number within bounds. */
 export function whole(label: string, least: number, most: number) {
@@ -24,12 +25,29 @@ export function within(label: string, least: number, most: number) {
 export const name = (most: number, missing: string, tooLong = `at most ${most} letters`) =>
 	string().trim().max(most, tooLong).required(missing);
 
-export const NO_ZONE = 'there is no zone ${value}; one looks like Europe/Oslo';
+const ZONES = Intl.supportedValuesOf('timeZone');
+/** The zone that a text can only mean, or the text as it is. */
+export const zoneFrom = (text: unknown): unknown =>
+	typeof text === 'string' && text.trim() ? (zoneNamed(text, ZONES, isZone).zone ?? text.trim()) : text;
+
+/** A time zone as the database writes it, or by a town that has one meaning, which is taken. */
 export const zone = (missing = 'a time zone is needed, as in Europe/Oslo') =>
 	string()
 		.trim()
-		.test('zone', NO_ZONE, (value) => !value || isZone(value))
+		.transform(zoneFrom)
+		.test(
+			'zone',
+			({ value }) => noZone(String(value)),
+			(value) => !value || isZone(value)
+		)
 		.required(missing);
+
+/** What is said of a text that is no time zone. */
+export function noZone(value: string): string {
+	const named = zoneNamed(value, ZONES, isZone);
+	const close = named.zone === null ? named.nearest : null;
+	return `“${value}” isn’t a time zone; ${close ? `did you mean ${close}?` : 'one looks like Europe/Oslo'}`;
+}
 
 export const date = (says: string, missing: string) =>
 	string()

@@ -8,7 +8,8 @@ import {
 	percent,
 	placeOf,
 	signed,
-	timeIn
+	timeIn,
+	hoursText
 } from './format';
 
 const INSTANT = Date.parse('2026-11-25T23:30:00Z');
@@ -42,4 +43,17 @@ it('writes figures with unit and sign', () => {
 		'1,200 people'
 	]);
 	expect(minutesText(1895)).toBe('32 min');
+});
+
+it('says how long is left in the two largest units', () => {
+	const minutes = (n: number) => hoursText(n * 60_000 + 59_999);
+	expect([0, 45, 60, 200, 1439].map(minutes)).toEqual([
+		'0 min',
+		'45 min',
+		'1 h 0 min',
+		'3 h 20 min',
+		'23 h 59 min'
+	]);
+	expect([1440, 3120].map(minutes)).toEqual(['1 day 0 h', '2 days 4 h']);
+	expect(hoursText(-5)).toBe('0 min');
 });

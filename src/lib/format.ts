@@ -54,3 +54,11 @@ export const timeOfDay = (minutes: number): string =>
 
 /** `31 min` of seconds. */
 export const minutesText = (seconds: number): string => `${Math.round(seconds / 60)} min`;
+
+/** `45 min`, `3 h 20 min`, `2 days 4 h` of milliseconds. */
+export function hoursText(ms: number): string {
+	const minutes = Math.max(0, Math.floor(ms / 60_000));
+	const [hours, days] = [Math.floor(minutes / 60), Math.floor(minutes / 1440)];
+	if (days > 0) return `${days === 1 ? '1 day' : `${days} days`} ${hours % 24} h`;
+	return hours > 0 ? `${hours} h ${minutes % 60} min` : `${minutes} min`;
+}

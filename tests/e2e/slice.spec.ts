@@ -80,7 +80,7 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 		await page.getByRole('button', { name: 'Preview', exact: true }).click();
 		await expect(page.getByText('Read with semicolons')).toBeVisible();
 		await expect(page.getByRole('row', { name: /^3/ })).toContainText('not an email address');
-		await expect(page.getByRole('row', { name: /^3/ })).toContainText('there is no zone “Mars/Base”');
+		await expect(page.getByRole('row', { name: /^3/ })).toContainText('“Mars/Base” isn’t a time zone');
 		await page.getByRole('button', { name: 'Enrol 1 of 2' }).click();
 		await expect(page.getByText('1 person enrolled.')).toBeVisible();
 		link = await page.getByLabel('Copy', { exact: true }).first().inputValue();

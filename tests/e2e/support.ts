@@ -51,7 +51,37 @@ const PRIVATE = [
 	'Path weeks'
 ];
 
-/** A test whose pages may not complain: no error in the console, no blocked source, no page error. */
+/** What a value looks like that nobody meant to show. */
+const SLIP = String.raw`\b(?:undefined|NaN|null|Infinity|Invalid Date)\b|\[object `;
+
+/** Runs in every page: says by the console what is written on a canvas by mistake. */
+const listenToCanvases = (slip: string) => {
+	const wrong = new RegExp(slip);
+	for (const key of ['fillText', 'strokeText'] as const) {
+		const draw = CanvasRenderingContext2D.prototype[key];
+		CanvasRenderingContext2D.prototype[key] = function (text, ...rest) {
+			if (wrong.test(String(text))) console.error(`on a canvas: ${String(text)}`);
+			return draw.call(this, text, ...rest);
+		};
+	}
+};
+
+/** Runs in a page: what of its texts, titles and names is a slip, and whether the page is wider than its window. */
+const slipsIn = (slip: string): string[] => {
+	const wrong = new RegExp(slip);
+	const found = document.body.innerText.split('\n').filter((line) => wrong.test(line));
+	if (wrong.test(document.title)) found.push(`title: ${document.title}`);
+	for (const element of document.querySelectorAll('[aria-label], [title], [placeholder], [alt]'))
+		for (const name of ['aria-label', 'title', 'placeholder', 'alt']) {
+			const text = element.getAttribute(name);
+			if (text && wrong.test(text)) found.push(`${name}: ${text}`);
+		}
+	const { scrollWidth, clientWidth } = document.documentElement;
+	if (scrollWidth > clientWidth + 1) found.push(`${scrollWidth} px wide in a window of ${clientWidth}`);
+	return found;
+};
+
+/** A test whose pages may not complain: no error in the console, no blocked source, no page error, no slip on a canvas. */
 export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { site: string }>({
 	site: [
 		// eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern
@@ -82,6 +112,7 @@ export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { si
 					complaints.push(message.text());
 			});
 			context.on('weberror', (error) => complaints.push(error.error().message));
+			await context.addInitScript(listenToCanvases, SLIP);
 			await use(complaints);
 			expect(complaints).toEqual([]);
 		},
@@ -90,9 +121,10 @@ export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { si
 });
 export { expect };
 
-/** Waits until the scripts of a page run and no other page is on its way. */
+/** Waits until the scripts of a page run and no other page is on its way, and reads all of it. */
 export async function ready(page: Page): Promise<void> {
 	await page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
+	expect(await page.evaluate(slipsIn, SLIP), page.url()).toEqual([]);
 }
 
 /**

@@ -212,3 +212,50 @@ test('works without scripts: the participant reads the day and checks in', async
 	await expect(me.getByText('Have ready')).toBeVisible();
 	await plain.close();
 });
+
+test('a slip is seen, in the text and on a canvas', async ({ page, demo, complaints }) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'desk');
+	await page.evaluate(() => {
+		document.createElement('canvas').getContext('2d')?.fillText('undefined of 26', 0, 0);
+		document.querySelector('h1')?.append(' NaN %');
+	});
+	await expect.poll(() => complaints).toEqual(['on a canvas: undefined of 26']);
+	complaints.length = 0;
+	await expect(ready(page)).rejects.toThrow(/NaN %/);
+});
+
+test('every page of coach and participant is read through', async ({ page, demo }) => {
+	test.setTimeout(120_000);
+	await asCoach(page, demo);
+	const seen = new Set<string>();
+	const pages = async () =>
+		(
+			await page
+				.locator('main a[href^="/"], nav a[href^="/"]')
+				.evaluateAll((links) => links.map((link) => link.getAttribute('href') ?? ''))
+		).filter((path) => !/\.(?:csv|pdf|ics|json)|\/api\/|sign-out|packet|export\?|\/file/.test(path));
+	/** Pages of one kind differ in their ids alone. */
+	const kindOf = (path: string) =>
+		path
+			.replace(/[0-9a-f-]{36}/g, ':id')
+			.replace(/\/\d+/g, '/:n')
+			.replace(/\/library\/(?!import|new)[^/?]+/, '/library/:name')
+			.replace(/\?(?!show=).*/, '');
+	const queue = ['/challenges'];
+	for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+		if (seen.has(kindOf(path))) continue;
+		seen.add(kindOf(path));
+		const answer = await page.goto(path);
+		if (!/html/.test(answer?.headers()['content-type'] ?? '')) continue;
+		await ready(page);
+		queue.push(...(await pages()));
+	}
+	expect(seen.size).toBeGreaterThan(20);
+	await page.context().clearCookies();
+	await openLink(page, `/join/${demo.links['Noor Bastani']}`);
+	for (const path of ['/me', '/me/calendar', '/me/day/23', '/me/day/24', '/me/day/24/check-in']) {
+		await page.goto(path);
+		await ready(page);
+	}
+});

@@ -34,6 +34,27 @@ describe('enrolling from a list', () => {
 		expect(await count()).toBe(before);
 	});
 
+	it('takes corrections made in the preview, and gives the list back with them', async () => {
+		const fixes = [
+			{ line: 4, column: 0, value: 'Runa Eide, the younger' },
+			{ line: 4, column: 2, value: 'Oslo' },
+			{ line: 4, column: 3, value: 'trained' }
+		];
+		const preview = await previewRoster(context, world.challenge, pasted(LIST), null, fixes);
+		expect([preview.good, preview.bad]).toEqual([3, 1]);
+		expect(preview.lines[2]).toMatchObject({
+			row: { name: 'Runa Eide, the younger', zone: 'Europe/Oslo', level: 'trained' },
+			taken: ['“Oslo” taken as Europe/Oslo']
+		});
+		// What comes back is the whole list, and is read alike.
+		const again = await previewRoster(context, world.challenge, pasted(preview.text), null);
+		expect(again.lines).toEqual(preview.lines);
+		const bad = [{ line: 4, column: 99, value: 'x' }];
+		await expect(previewRoster(context, world.challenge, pasted(LIST), null, bad)).rejects.toMatchObject({
+			status: 400
+		});
+	});
+
 	it('enrols nobody of a list with faults unless told to take the good ones', async () => {
 		const before = await count();
 		await expect(importRoster(context, world.challenge, pasted(LIST), null, AS_IT_IS)).rejects.toMatchObject({

@@ -64,23 +64,23 @@ const CIRCUMSTANCES: Readonly<Record<Condition, Circumstance>> = {
 	},
 	'sore knee': {
 		limits: ['no jumps', 'no deep knee bend', 'no kneeling'],
-		advice: 'A smaller range without pain; pain that lasts or is sharp belongs to a professional.'
+		advice: 'A smaller range without pain; see a professional if pain is sharp or lasts.'
 	},
 	'sore hip': {
 		limits: ['easy on the hips'],
-		advice: 'A smaller range without pain; pain that lasts or is sharp belongs to a professional.'
+		advice: 'A smaller range without pain; see a professional if pain is sharp or lasts.'
 	},
 	'sore back': {
 		limits: ['easy on the back'],
-		advice: 'Chair or wall variations of floor work; pain that lasts or is sharp belongs to a professional.'
+		advice: 'Chair or wall variations of floor work; see a professional if pain is sharp or lasts.'
 	},
 	'sore shoulder': {
 		limits: ['easy on the shoulders'],
-		advice: 'Weight at the side instead of overhead; pain that lasts or is sharp belongs to a professional.'
+		advice: 'Weight at the side instead of overhead; see a professional if pain is sharp or lasts.'
 	},
 	'sore wrist': {
 		limits: ['no weight on the wrists'],
-		advice: 'On forearms or handles; pain that lasts or is sharp belongs to a professional.'
+		advice: 'On forearms or handles; see a professional if pain is sharp or lasts.'
 	},
 	'over 65': {
 		limits: ['no floor', 'no jumps', 'no balance without support'],

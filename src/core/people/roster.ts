@@ -1,6 +1,7 @@
 import { nearest } from '../text/nearest';
 import { readKit, type Owned } from '../kit';
 import { LEVELS, levelNamed, type Level } from './levels';
+import { zoneNamed } from './zone-named';
 
 export const ROSTER_FIELDS = ['name', 'email', 'zone', 'level', 'equipment'] as const;
 export type RosterField = (typeof ROSTER_FIELDS)[number];
@@ -27,10 +28,29 @@ export interface RosterRow {
 	unread: string[];
 }
 
+/** Something wrong in a cell, and what would be right where that can be told. */
+export interface RosterFault {
+	field: RosterField;
+	/** The cell, as far as one can look at it: `CELL_SHOWN` letters at most. */
+	value: string;
+	message: string;
+	/** A value that would be right, for one click. */
+	suggestion: string | null;
+}
+
 /** A line of the file as it was understood. `line` counts from 1 as an editor shows it. */
 export type RosterLine =
-	| { line: number; row: RosterRow; faults: [] }
-	| { line: number; row: null; faults: { field: RosterField; value: string; message: string }[] };
+	| {
+			line: number;
+			row: RosterRow;
+			faults: [];
+			/** What was taken for something else than it is written, in words. */
+			taken?: string[];
+	  }
+	| { line: number; row: null; faults: RosterFault[] };
+
+/** Letters of a cell that are given back with a fault. */
+export const CELL_SHOWN = 254;
 
 /** Longest name and email address taken (RFC 5321 allows 254 characters in an address). */
 const MAX = { name: 80, email: 254, equipment: 30, letters: 1000 };
@@ -85,9 +105,9 @@ function checkLine(
 		const column = match[field];
 		return column === null ? '' : (cells[column] ?? '').trim();
 	};
-	const faults: { field: RosterField; value: string; message: string }[] = [];
-	const say = (field: RosterField, message: string) =>
-		faults.push({ field, value: cell(field).slice(0, 60), message });
+	const faults: RosterFault[] = [];
+	const say = (field: RosterField, message: string, suggestion: string | null = null) =>
+		faults.push({ field, value: cell(field).slice(0, CELL_SHOWN), message, suggestion });
 
 	if (!cell('name')) say('name', 'the name is missing');
 	else if (cell('name').length > MAX.name) say('name', `a name has at most ${MAX.name} letters`);
@@ -100,25 +120,23 @@ function checkLine(
 	else if (seen.has(email)) say('email', `the same address stands in line ${seen.get(email)}`);
 	else seen.set(email, line);
 
-	const zone = cell('zone').replace(/\s+/g, '_');
-	if (!zone) say('zone', 'the time zone is missing; one looks like Europe/Oslo');
-	else if (!about.isZone(zone)) {
-		const close =
-			nearest(zone, about.zones) ??
-			nearest(
-				zone.split('/').at(-1) ?? '',
-				about.zones.map((z) => z.split('/').at(-1) ?? '')
-			);
-		const full =
-			close && (about.zones.find((z) => z === close) ?? about.zones.find((z) => z.endsWith(`/${close}`)));
+	const wrote = cell('zone').slice(0, 60);
+	const named = zoneNamed(wrote, about.zones, about.isZone);
+	if (!wrote) say('zone', 'the time zone is missing; one looks like Europe/Oslo');
+	else if (named.zone === null)
 		say(
 			'zone',
-			`there is no zone “${cell('zone').slice(0, 60)}”${full ? `; the nearest is ${full}` : '; one looks like Europe/Oslo'}`
+			`“${wrote}” isn’t a time zone; ${named.nearest ? `did you mean ${named.nearest}?` : 'one looks like Europe/Oslo'}`,
+			named.nearest
 		);
-	}
 
 	const level = cell('level') ? levelNamed(cell('level').slice(0, 60)) : 'beginner';
-	if (!level) say('level', `“${cell('level').slice(0, 60)}” is not a level; there are ${LEVELS.join(', ')}`);
+	if (!level)
+		say(
+			'level',
+			`“${cell('level').slice(0, 60)}” is not a level; there are ${LEVELS.join(', ')}`,
+			nearest(cell('level').slice(0, 60), LEVELS)
+		);
 
 	const equipment = cell('equipment');
 	if (equipment.length > MAX.letters)
@@ -126,8 +144,12 @@ function checkLine(
 	const { kit, unread } = readKit(equipment.slice(0, MAX.letters));
 	if (kit.length + unread.length > MAX.equipment)
 		say('equipment', `${kit.length + unread.length} things; at most ${MAX.equipment} are kept`);
-	if (faults.length > 0 || !level) return { line, row: null, faults };
-	return { line, row: { name: cell('name'), email, zone, level, kit, unread }, faults: [] };
+	const { zone } = named;
+	if (faults.length > 0 || !level || zone === null) return { line, row: null, faults };
+	const row = { name: cell('name'), email, zone, level, kit, unread };
+	return named.meant
+		? { line, row, faults: [], taken: [`“${wrote}” taken as ${zone}`] }
+		: { line, row, faults: [] };
 }
 
 /**

@@ -44,7 +44,7 @@
 	onblur={() => onchoose?.(null)}
 >
 	{#each SIDES as side (side)}
-		<figure class="text-center">
+		<div class="text-center" role="group" aria-label={side}>
 			<svg viewBox="8 0 84 200" class="h-48" role="presentation">
 				<path class="body" d={BODY_OUTLINE} />
 				{#each AREAS as area, i (area.side + area.muscle)}
@@ -63,8 +63,8 @@
 					{/if}
 				{/each}
 			</svg>
-			<figcaption class="quiet text-[12px]">{side}</figcaption>
-		</figure>
+			<p class="quiet text-[12px]" aria-hidden="true">{side}</p>
+		</div>
 	{/each}
 </div>
 <p class="min-h-5 text-center text-sm" aria-live="polite">{chosen ? text(chosen) : ''}</p>

@@ -6,6 +6,7 @@
 	import { counted, WEEKDAYS } from '$lib/format';
 	import CalendarPreview from './CalendarPreview.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import ZoneInput from '$lib/ui/ZoneInput.svelte';
 
 	type Values = {
 		name: string;
@@ -215,16 +216,12 @@
 					all</label
 				>
 				{#if !$form.ownZones}
-					<input
+					<ZoneInput
 						class="input input-sm mt-1 w-full"
-						list="zones"
-						aria-label="Zone for all"
-						placeholder="Europe/Oslo"
+						label="Zone for all"
+						{zones}
 						bind:value={$form.releaseZone}
 					/>
-					<datalist id="zones"
-						>{#each zones as zone (zone)}<option value={zone}></option>{/each}</datalist
-					>
 					{#if $errors.releaseZone}<p class="field-fault" role="alert">
 							{$errors.releaseZone.join(' ')}
 						</p>{/if}

@@ -66,8 +66,8 @@
 	<fieldset class="mt-2 text-sm">
 		<legend class="mb-1">What to mind</legend>
 		<p class="text-muted mb-1 text-xs">
-			True of everyone, or of some for whom everyone is spared. Checks and proposals in Build and Plan keep to
-			it; what concerns a single person stands on that person’s page.
+			Tick what applies to the group as a whole: checks and proposals in Build and Plan keep to it. What
+			applies to one person goes on that person’s page.
 		</p>
 		<div class="flex flex-wrap gap-x-4 gap-y-1">
 			{#each CONDITIONS as condition (condition)}

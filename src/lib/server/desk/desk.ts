@@ -37,6 +37,40 @@ export const silentOf = (rows: readonly RollRow[], house: HouseRules): RollRow[]
 		.filter((row) => isSilent(row, house))
 		.sort((a, b) => b.silent - a.silent || a.person.name.localeCompare(b.person.name, 'en'));
 
+/** Somebody whose day is open and not done, with the instant at which it closes. */
+export interface StillOpen {
+	id: string;
+	name: string;
+	zone: string;
+	/** Of the group's days, the one that is open longest. */
+	day: number;
+	closes: number;
+	credit: number;
+}
+
+/** Whose days are open now and not done, those that close first at the head; of each person the one that closes first. */
+export const stillOpenOf = (rows: readonly RollRow[], asOf: number): StillOpen[] =>
+	rows
+		.flatMap(({ person, days }) => {
+			const [first] = days
+				.map((own, i) => ({ ...own, day: i + 1 }))
+				.filter(({ theirs, state, window }) => theirs && state === 'open' && window.closes > asOf)
+				.sort((a, b) => a.window.closes - b.window.closes);
+			return first
+				? [
+						{
+							id: person.id,
+							name: person.name,
+							zone: person.zone,
+							day: first.day,
+							closes: first.window.closes,
+							credit: first.credit
+						}
+					]
+				: [];
+		})
+		.sort((a, b) => a.closes - b.closes || a.name.localeCompare(b.name, 'en'));
+
 interface CameIn extends CheckinFacts {
 	enrolmentId: EnrolmentId;
 	name: string;

@@ -1,5 +1,5 @@
 import { setImmediate as breath } from 'node:timers/promises';
-import { number, object } from 'yup';
+import { array, number, object, string } from 'yup';
 import { kitText } from '$core/kit';
 import { ROSTER_FIELDS, type ColumnMatch, type RosterRow } from '$core/people';
 import type { OwnedChallenge } from '../challenge/challenge';
@@ -12,6 +12,7 @@ import type { Given } from '../web/text-file';
 import type { Threads } from '../threads/threads';
 import { validate } from '../web/validate';
 import { enrol, enrolledMails, type NewLink } from './enrolments';
+import { ROSTER_LIMITS } from './roster-file';
 
 /** Something that a list says otherwise than the record of somebody known from another challenge; in words. */
 export interface Difference {
@@ -30,6 +31,18 @@ export interface RosterPreview extends RosterRead {
 const column = () => number().integer().min(0).nullable().default(null);
 const matchSchema = object(Object.fromEntries(ROSTER_FIELDS.map((field) => [field, column()])));
 
+const fixesSchema = object({
+	fixes: array(
+		object({
+			line: number().integer().min(1).required(),
+			column: number().integer().min(0).max(ROSTER_LIMITS.columns).required(),
+			value: string().max(2000, 'a cell has at most 2,000 letters').default('')
+		}).noUnknown()
+	)
+		.max(ROSTER_LIMITS.lines, `at most ${ROSTER_LIMITS.lines} corrections at a time`)
+		.required()
+});
+
 /** What reading a list takes beside it: threads, and how to tell them that nobody waits any more. */
 type Reading = Pick<Context, 'db'> & { threads: Threads; gone?: AbortSignal };
 
@@ -38,11 +51,13 @@ export async function previewRoster(
 	{ db, threads, gone }: Reading,
 	challenge: OwnedChallenge,
 	given: Given,
-	chosen: unknown
+	chosen: unknown,
+	corrections: unknown = []
 ): Promise<RosterPreview> {
 	const columns = chosen ? (validate(matchSchema, chosen) as ColumnMatch) : null;
+	const { fixes } = validate(fixesSchema, { fixes: corrections });
 	const enrolled = await enrolledMails(db, challenge.id);
-	const read = await threads.run('roster', { given, columns, enrolled }, challenge.coachId, gone);
+	const read = await threads.run('roster', { given, columns, fixes, enrolled }, challenge.coachId, gone);
 	// Two thousand people are a while at each step: others are answered in between.
 	await breath();
 	const rows = read.lines.flatMap(({ row }) => row ?? []);

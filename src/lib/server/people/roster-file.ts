@@ -8,8 +8,42 @@ export interface RosterFile {
 	headings: string[];
 	/** Cells with the line they begin in, as an editor counts. */
 	lines: { line: number; cells: string[] }[];
+	delimiter: string;
 	/** What had to be assumed, in words for the coach. */
 	notes: string[];
+}
+
+/** A cell that the coach corrected in the preview. */
+export interface RosterFix {
+	line: number;
+	/** From 0, as in the headings. */
+	column: number;
+	value: string;
+}
+
+/**
+ * A roster with cells corrected, and the text that says so.
+ *
+ * @returns the same file and text where nothing is corrected
+ */
+export function correctedRoster(
+	file: RosterFile,
+	text: string,
+	fixes: readonly RosterFix[]
+): { file: RosterFile; text: string } {
+	if (fixes.length === 0) return { file, text };
+	const byLine = new Map<number, RosterFix[]>();
+	for (const fix of fixes) byLine.set(fix.line, [...(byLine.get(fix.line) ?? []), fix]);
+	const cellsOf = file.lines.map(({ line, cells }) => {
+		const own = byLine.get(line) ?? [];
+		const most = Math.max(cells.length, ...own.map(({ column }) => column + 1));
+		return Array.from(
+			{ length: most },
+			(_, i) => own.find(({ column }) => column === i)?.value ?? cells[i] ?? ''
+		);
+	});
+	const written = Papa.unparse([file.headings, ...cellsOf], { delimiter: file.delimiter, newline: '\n' });
+	return { file: { ...readRosterText(written), notes: file.notes }, text: written };
 }
 
 /** The line of the text in which each record begins: a quoted cell may go over several. */
@@ -84,5 +118,5 @@ export function readRosterText(input: string): RosterFile {
 		notes.push(
 			delimiter === ';' ? 'Read with semicolons between the cells.' : 'Read with tabs between the cells.'
 		);
-	return { headings, lines, notes };
+	return { headings, lines, delimiter, notes };
 }

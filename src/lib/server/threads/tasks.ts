@@ -10,7 +10,7 @@ import { refuseWeak, type NewPassword } from '../auth/strength';
 import { readExercisesCsv } from '../exercise/exercise-file';
 import { readBundle } from '../exports/bundle/read-bundle';
 import { pdfOf, type Paper } from '../exports/pdf/pdf';
-import { readRosterText } from '../people/roster-file';
+import { correctedRoster, readRosterText, type RosterFix } from '../people/roster-file';
 import { readSessionFile } from '../session/session-file';
 import { decodeText, type Given } from '../web/text-file';
 
@@ -47,14 +47,16 @@ export const TASKS = {
 	roster: ({
 		given,
 		columns,
+		fixes,
 		enrolled
 	}: {
 		given: Given;
 		columns: ColumnMatch | null;
+		fixes: readonly RosterFix[];
 		enrolled: Set<string>;
 	}) => {
-		const { text, notes } = textOf(given);
-		const read = readRosterText(text);
+		const { text: whole, notes } = textOf(given);
+		const { file: read, text } = correctedRoster(readRosterText(whole), whole, fixes);
 		const match = columns ?? matchColumns(read.headings);
 		zones ??= Intl.supportedValuesOf('timeZone');
 		const lines = checkRoster(read.lines, match, { zones, isZone, enrolled });

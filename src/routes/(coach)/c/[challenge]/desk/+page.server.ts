@@ -1,5 +1,6 @@
 import { houseOf } from '$lib/server/practice/practice';
-import { cameIn, openingsOf, silentOf } from '$lib/server/desk/desk';
+import { adherence } from '$core/attendance';
+import { cameIn, openingsOf, silentOf, stillOpenOf } from '$lib/server/desk/desk';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -24,7 +25,12 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		silent,
 		adherence
 	}));
+	const weekTo = (last: number) =>
+		adherence(rows.flatMap(({ days }) => days.slice(Math.max(0, last - 7), Math.max(0, last))));
 	return {
+		stillOpen: stillOpenOf(rows, asOf),
+		week: day === null ? null : weekTo(day),
+		weekBefore: day === null || day <= 7 ? null : weekTo(day - 7),
 		planned: day === null ? null : (plan[day - 1] ?? null),
 		next: plan.slice(day ?? 0, (day ?? 0) + 2),
 		openings: day === null ? [] : openingsOf(rows, day),

@@ -7,6 +7,7 @@
 		counted,
 		dayAndTimeIn,
 		dayText,
+		hoursText,
 		longDayText,
 		minutesText,
 		percent,
@@ -27,6 +28,8 @@
 	const last = $derived(data.openings.at(-1));
 	const trains = $derived(data.planned !== null && data.planned.kind !== 'rest');
 
+	/** People shown whose day is still open. */
+	const MOST_OPEN = 8;
 	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
 	const factsOf = (row: (typeof data.cameIn)[number]) =>
 		[
@@ -42,7 +45,7 @@
 		<h1>{longDayText(data.planned.date).split(' ')[0]}, day {data.planned.day}</h1>
 		<p class="quiet">
 			{trains ? `${counted(opened + toCome, 'person', 'people')} get it` : 'a rest day'}, {data.silent.length} to
-			reach, {data.cameIn.length} came in
+			reach, {counted(data.cameIn.length, 'check-in')} in the last 24 hours
 		</p>
 	{:else}
 		<h1>Desk</h1>
@@ -154,6 +157,41 @@
 					</li>
 				{/each}
 			</ul>
+		{/if}
+		{#if data.week && data.week.rate !== null}
+			<p class="mt-5">
+				<b class="text-lg">{percent(data.week.rate)}</b> of the work due in the last 7 days is done{#if data.weekBefore && data.weekBefore.rate !== null}{@const points =
+						Math.round(100 * data.week.rate) - Math.round(100 * data.weekBefore.rate)},
+					<span class="quiet"
+						>{points === 0
+							? 'as much as in the 7 days before'
+							: `${counted(Math.abs(points), 'point')} ${points > 0 ? 'more' : 'less'} than in the 7 days before`}</span
+					>{/if}.
+			</p>
+		{/if}
+		{#if data.stillOpen.length > 0}
+			<h3 class="mt-4">Not checked in yet, {data.stillOpen.length}</h3>
+			<p class="quiet border-base-300 border-b pb-1 text-sm">whose day closes first</p>
+			<ul>
+				{#each data.stillOpen.slice(0, MOST_OPEN) as person (person.id)}
+					<li class="border-base-300 flex items-baseline justify-between gap-3 border-b py-1.5 text-sm">
+						<span
+							><a class="font-semibold hover:underline" href="{base}/people/{person.id}">{person.name}</a>
+							<span class="quiet"
+								>day {person.day}, {timeIn(person.zone, data.asOf)} in {placeOf(person.zone)}</span
+							></span
+						>
+						<span class="clock whitespace-nowrap" title={dayAndTimeIn(zone, person.closes)}
+							>{hoursText(person.closes - data.asOf)} left</span
+						>
+					</li>
+				{/each}
+			</ul>
+			{#if data.stillOpen.length > MOST_OPEN}<p class="mt-1 text-sm">
+					<a class="link-quiet" href="{base}/roll"
+						>The other {data.stillOpen.length - MOST_OPEN} are on the roll</a
+					>
+				</p>{/if}
 		{/if}
 	</section>
 

@@ -121,7 +121,8 @@
 		</p>
 	{/if}
 	{#if todayTotal && todayTotal.people > 0 && !data.back}<p>
-			<b class="text-lg">{inToday}</b> <span class="quiet">of {todayTotal.people} in today</span>
+			<b class="text-lg">{inToday}</b>
+			<span class="quiet">of {todayTotal.people} checked in for day {data.today}</span>
 		</p>{/if}
 	{#if data.rows.length > 0}<p><b class="text-lg">{fading}</b> <span class="quiet">fading</span></p>{/if}
 	<div class="ml-auto flex items-center gap-2">

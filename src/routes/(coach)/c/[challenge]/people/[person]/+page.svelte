@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ZoneInput from '$lib/ui/ZoneInput.svelte';
 	import { enhance } from '$app/forms';
 	import { LIMITATIONS } from '$core/kit';
 	import { LEVELS } from '$core/people';
@@ -184,17 +185,16 @@
 							maxlength="80"
 						/></label
 					>
-					<label
-						>Time zone <input
+					<div>
+						<label for="zone">Time zone</label>
+						<ZoneInput
+							id="zone"
 							name="zone"
 							class="input input-sm w-full"
-							list="zones"
+							zones={data.zones}
 							value={person.zone}
-						/></label
-					>
-					<datalist id="zones"
-						>{#each data.zones as zone (zone)}<option value={zone}></option>{/each}</datalist
-					>
+						/>
+					</div>
 					<label
 						>Level <select name="level" class="select select-sm w-full" value={person.level}
 							>{#each LEVELS as level (level)}<option>{level}</option>{/each}</select

@@ -22,6 +22,17 @@ function chosenColumns(form: FormData): Record<string, number | null> | null {
 	);
 }
 
+/** Cells corrected in the preview: `fix-<line>-<field>`, of the columns that are chosen. */
+function correctionsIn(form: FormData, columns: Record<string, number | null> | null) {
+	return [...form].flatMap(([key, value]) => {
+		const [, line, field] = /^fix-(\d+)-([a-z]+)$/.exec(key) ?? [];
+		const column = field ? columns?.[field] : null;
+		return line && typeof column === 'number' && typeof value === 'string'
+			? [{ line: Number(line), column, value }]
+			: [];
+	});
+}
+
 /** Lines shown of each kind; the counts say how many there are. */
 const SHOWN = 200;
 const shown = ({ text: _, ...preview }: RosterPreview) => ({
@@ -40,7 +51,14 @@ export const actions: Actions = {
 		const form = await event.request.formData();
 		const given = await givenIn(form, 'list');
 		try {
-			const preview = await previewRoster(readerOf(event.locals), challenge, given, chosenColumns(form));
+			const columns = chosenColumns(form);
+			const preview = await previewRoster(
+				readerOf(event.locals),
+				challenge,
+				given,
+				columns,
+				correctionsIn(form, columns)
+			);
 			return { list: givenBack(given, preview.text), preview: shown(preview) };
 		} catch (refusal) {
 			if (!(refusal instanceof Refusal)) throw refusal;

@@ -3,7 +3,7 @@
 	import { Submission } from '$lib/ui/submission.svelte';
 	import Working from '$lib/ui/Working.svelte';
 	import { enhance } from '$app/forms';
-	import { ROSTER_FIELDS } from '$core/people';
+	import { CELL_SHOWN, LEVELS, ROSTER_FIELDS } from '$core/people';
 	import CopyText from '$lib/ui/CopyText.svelte';
 	import { counted, placeOf } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -205,25 +205,72 @@
 								: `Enrol ${counted(preview.good, 'person', 'people')}`}</button
 						>{/if}
 					{#if preview.bad > 0}<span class="quiet text-sm"
-							>or fix the list on the left and preview it again</span
+							>or correct them below, or in the list on the left</span
 						>{/if}
 				</form>
 				{#if bad.length > 0}
-					<table class="sheet panel text-sm">
-						<thead><tr><th class="pl-3">Line</th><th>Problem, and what would be right</th></tr></thead>
-						<tbody>
-							{#each bad as line (line.line)}
-								<tr
-									><td class="pl-3 align-top font-bold">{line.line}</td><td
-										>{#each line.faults as fault (fault.field)}<p>
-												<span class="quiet">{FIELD_TEXT[fault.field]}:</span>
-												{fault.message}
-											</p>{/each}</td
-									></tr
-								>
-							{/each}
-						</tbody>
-					</table>
+					<form
+						method="post"
+						action="?/preview"
+						enctype="multipart/form-data"
+						use:enhance={({ formData, formElement }) => {
+							// What was left as it is says nothing.
+							for (const input of formElement.querySelectorAll<HTMLInputElement>('input[name^=fix-]'))
+								if (input.value === input.defaultValue) formData.delete(input.name);
+							return ({ update }) => update({ reset: false });
+						}}
+						class="panel"
+					>
+						<input type="hidden" name="list" value={list} />
+						{#each ROSTER_FIELDS as field (field)}<input
+								type="hidden"
+								name="column-{field}"
+								value={preview.match[field] ?? ''}
+							/>{/each}
+						<table class="sheet text-sm">
+							<thead><tr><th class="pl-3">Line</th><th>Problem</th><th>Correct it here</th></tr></thead>
+							<tbody>
+								{#each bad as line (line.line)}
+									{#each line.faults as fault, i (fault.field)}
+										<tr>
+											<td class="pl-3 align-top font-bold">{i === 0 ? line.line : ''}</td>
+											<td class="align-top"
+												><span class="quiet">{FIELD_TEXT[fault.field]}:</span>
+												{fault.message}</td
+											>
+											<td class="w-72">
+												{#if preview.match[fault.field] === null}<span class="quiet"
+														>choose its column above</span
+													>
+												{:else}
+													<input
+														class="input input-sm w-full"
+														name="fix-{line.line}-{fault.field}"
+														aria-label="{FIELD_TEXT[fault.field]} in line {line.line}"
+														value={fault.value}
+														list={fault.field === 'level' ? 'levels' : undefined}
+													/>
+													{#if fault.suggestion}{@const right = fault.suggestion}
+														<button
+															class="link-quiet"
+															onclick={(event) => {
+																const input =
+																	event.currentTarget.parentElement?.querySelector<HTMLInputElement>('input');
+																if (input) input.value = right;
+															}}>Use {right}</button
+														>{/if}
+												{/if}
+											</td>
+										</tr>
+									{/each}
+								{/each}
+							</tbody>
+						</table>
+						<datalist id="levels"
+							>{#each LEVELS as level (level)}<option value={level}></option>{/each}</datalist
+						>
+						<p class="p-3"><button class="btn btn-outline btn-sm">Apply corrections</button></p>
+					</form>
 					{#if preview.bad > bad.length}<p class="quiet text-sm">
 							The first {bad.length} of {preview.bad} are shown.
 						</p>{/if}
@@ -241,7 +288,11 @@
 								{#if line.row}<tr
 										><td class="quiet pl-3">{line.line}</td><td class="font-semibold">{line.row.name}</td><td
 											>{line.row.email}</td
-										><td>{placeOf(line.row.zone)}</td><td>{line.row.level}</td><td class="quiet"
+										><td
+											>{placeOf(line.row.zone)}{#each line.taken ?? [] as taken (taken)}<span
+													class="quiet block">{taken}</span
+												>{/each}</td
+										><td>{line.row.level}</td><td class="quiet"
 											>{kitText(line.row.kit)}{#if line.row.unread.length > 0}<span class="attention block"
 													>not understood, kept as written: {line.row.unread.join('; ')}</span
 												>{/if}</td

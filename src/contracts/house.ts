@@ -1,5 +1,5 @@
 import { array, number, object, string } from 'yup';
-import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, type HouseRules } from '$core/practice';
+import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, LAST_REST_RULES, type HouseRules } from '$core/practice';
 import type { Assert, Same } from './same';
 
 const whole = (label: string, min: number, max: number) =>
@@ -26,6 +26,10 @@ export const houseSchema = object({
 	count: string()
 		.oneOf([...COUNT_RULES])
 		.required(),
+	lastRest: string()
+		.oneOf([...LAST_REST_RULES])
+		.required(),
+	betweenBlocks: whole('the seconds between blocks', 0, 600),
 	stretchHold: whole('the hold of a stretch', 5, 120),
 	tempo: array(phase)
 		.length(4, 'a tempo is four numbers of seconds, as in 2-0-1-0')

@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { compileSession, parseLine, prescriptionOf } from '$core/session';
 import { PRACTICE, practiceWith } from '../support/practice';
 
-function seconds(line: string, keepLastRest = false): number {
+function seconds(line: string, lastRest: 'kept' | 'left out' = 'left out'): number {
 	const read = parseLine(line, PRACTICE);
 	if (!('block' in read)) throw new Error(read.faults[0]?.message);
-	return compileSession({ blocks: [read.block] }, practiceWith({ timing: { keepLastRest } })).totals.duration;
+	return compileSession({ blocks: [read.block] }, practiceWith({ house: { lastRest } })).totals.duration;
 }
 const SIX = 'squat + push-up + plank + swing + glute bridge + fast feet';
 const TEN = `${SIX} + wall sit + curl + dead bug + step touch`;
@@ -16,11 +16,14 @@ describe('interval sums of common practice', () => {
 		expect(seconds(`circuit 1 round 30/15, 45 between: ${SIX}`)).toBe(255);
 		expect(seconds(`circuit 2 rounds 30/15, 45 between: ${SIX}`)).toBe(255 + 45 + 255);
 		expect(seconds(`circuit 4 rounds 30/15, 45 between: ${SIX}`)).toBe(1155);
+		// With the rest after the last round, 4 × 300 s.
+		expect(seconds(`circuit 4 rounds 30/15, 45 between: ${SIX}`, 'kept')).toBe(1200);
+		expect(seconds(`circuit 4 rounds 30/15, 45 between, last rest: ${SIX}`)).toBe(1200);
 	});
 
 	it('35/25 × 10 exercises × 2 rounds: 1200 s with the last rest, 1175 s without', () => {
 		expect(seconds(`circuit 2 rounds 35/25, last rest: ${TEN}`)).toBe(1200);
-		expect(seconds(`circuit 2 rounds 35/25: ${TEN}`, true)).toBe(1200);
+		expect(seconds(`circuit 2 rounds 35/25: ${TEN}`, 'kept')).toBe(1200);
 		expect(seconds(`circuit 2 rounds 35/25: ${TEN}`)).toBe(1175);
 	});
 

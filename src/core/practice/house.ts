@@ -4,12 +4,18 @@ export const KNEE_RULES = ['behind the toes', 'may pass the toes'] as const;
 export const DEPTH_RULES = ['90° at the knee', 'as deep as control allows'] as const;
 export const COUNT_RULES = ['the lower of two', 'clean ones only'] as const;
 
+/** Whether the rest after the last round of a block is kept: that of the round where there is one. */
+export const LAST_REST_RULES = ['left out', 'kept'] as const;
+
 /** How a coach wants things done where coaches differ. */
 export interface HouseRules {
 	knee: (typeof KNEE_RULES)[number];
 	depth: (typeof DEPTH_RULES)[number];
 	/** What counts when two counts differ or form goes. */
 	count: (typeof COUNT_RULES)[number];
+	lastRest: (typeof LAST_REST_RULES)[number];
+	/** Seconds from one block to the next; 0: straight on. */
+	betweenBlocks: number;
 	/** Seconds that a stretch is held at least. */
 	stretchHold: number;
 	/** For exercises without a tempo of their own. */
@@ -47,6 +53,8 @@ export const DEFAULT_HOUSE: HouseRules = {
 	knee: 'may pass the toes',
 	depth: '90° at the knee',
 	count: 'the lower of two',
+	lastRest: 'left out',
+	betweenBlocks: 30,
 	stretchHold: 30,
 	tempo: [2, 0, 1, 0],
 	floorChanges: 4,

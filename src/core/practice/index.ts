@@ -5,6 +5,7 @@ export {
 	DEFAULT_HOUSE,
 	DEPTH_RULES,
 	KNEE_RULES,
+	LAST_REST_RULES,
 	type HouseRules
 } from './house';
 export type { Practice } from './practice';

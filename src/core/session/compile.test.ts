@@ -6,7 +6,7 @@ import { parseLine } from './line';
 import type { Block } from './formats';
 import type { Session } from './model';
 import type { Part } from './parts';
-import type { Timing } from '../practice';
+import type { HouseRules } from '../practice';
 import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 
 /** A block from a typed line; the test fails when it cannot be read. */
@@ -15,8 +15,8 @@ function block(line: string): Block {
 	if (!('block' in read)) throw new Error(read.faults.map((fault) => fault.message).join('; '));
 	return read.block;
 }
-const total = (line: string, timing: Partial<Timing> = {}) =>
-	compileSession({ blocks: [block(line)] }, practiceWith({ timing })).totals;
+const total = (line: string, house: Partial<HouseRules> = {}) =>
+	compileSession({ blocks: [block(line)] }, practiceWith({ house })).totals;
 
 describe('compileSession, worked out by hand', () => {
 	it('straight sets: three of ten at 3-1-1 with two rests between', () => {
@@ -29,8 +29,25 @@ describe('compileSession, worked out by hand', () => {
 		});
 	});
 
-	it('keeps the last rest when asked to', () => {
-		expect(total('3 x 10 goblet squat 3-1-1, rest 90', { keepLastRest: true }).duration).toBe(420);
+	it('keeps the rest after the last round where the house does: that of the round, in every format', () => {
+		const kept = (line: string) =>
+			total(line, { lastRest: 'kept' }).duration - total(line, { lastRest: 'left out' }).duration;
+		expect(kept('3 x 10 goblet squat 3-1-1, rest 90')).toBe(90);
+		expect(kept('superset 3 rounds, rest 30 inside, 75 after: 10 push-up + 10 squat')).toBe(75);
+		expect(kept('3 rounds, rest 20 inside, 50 after: 10 push-up, 10 squat')).toBe(50);
+		expect(kept('circuit 3 rounds 30/15, 45 between: squat + plank')).toBe(45);
+		expect(kept('circuit 3 rounds 30/15: squat + plank')).toBe(15);
+		expect(kept('hiit 8 x 30/60: fast feet')).toBe(60);
+		expect(kept('holds 2 rounds, rest 5: 30 s child rest')).toBe(5);
+	});
+
+	it('lies as many seconds between blocks as the house says, none too', () => {
+		const two = (betweenBlocks: number) =>
+			compileSession(
+				{ blocks: [block('1 x 10 squat'), block('1 x 10 curl')] },
+				practiceWith({ house: { betweenBlocks } })
+			).totals.duration;
+		expect([two(0), two(30), two(90)].map((seconds) => seconds - two(0))).toEqual([0, 30, 90]);
 	});
 
 	it('superset: rest inside the pair, the longer one between rounds', () => {

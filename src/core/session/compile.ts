@@ -115,7 +115,7 @@ export function compileSession(session: Session, practice: Practice): Timeline {
 		if (block.setup && (visit.pass === 1 || visit.repeat?.from !== visit.repeat?.to)) {
 			out.startBlock(visit.block, visit.pass);
 			out.put('setup', block.setup.seconds);
-		} else if (before?.restAfter === null) out.put('transition', practice.timing.transition);
+		} else if (before?.restAfter === null) out.put('transition', practice.house.betweenBlocks);
 		out.startBlock(visit.block, visit.pass);
 		const start = out.now;
 		formatOf(block).write(block, out);

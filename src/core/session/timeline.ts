@@ -49,6 +49,11 @@ export class TimelineWriter {
 
 	constructor(readonly practice: Practice) {}
 
+	/** Whether the rest after the last round of a block is kept, in every format that has one. */
+	get keepsLastRest(): boolean {
+		return this.practice.house.lastRest === 'kept';
+	}
+
 	startBlock(index: number, pass: number): void {
 		this.blockIndex = index;
 		this.pass = pass;

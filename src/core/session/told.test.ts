@@ -202,7 +202,7 @@ describe('segment by segment', () => {
 	])('%s', (text, segments) => expect(told(text)).toEqual(segments));
 
 	it('keeps the rest after the last set where the coach counts it', () => {
-		const practice = practiceWith({ timing: { keepLastRest: true } });
+		const practice = practiceWith({ house: { lastRest: 'kept' } });
 		expect(told('2 x 4 squat, rest 30', practice).at(-1)).toBe('54+30 rest, round 2');
 		expect(told('holds 1 round, rest 5: 20 s child rest', practice).at(-1)).toBe('20+5 rest');
 	});

@@ -42,7 +42,7 @@ export const hardIntervals: Format<HardIntervals> = {
 		const between = block.parts.length > 1 ? ('work' as const) : ('rest' as const);
 		for (let round = 1; round <= block.times; round++) {
 			out.put('work', block.hard, { part: 0, round, hard: true });
-			if (round < block.times || out.practice.timing.keepLastRest)
+			if (round < block.times || out.keepsLastRest)
 				out.put(between, block.easy, { part: between === 'work' ? 1 : null, round });
 		}
 	},

@@ -59,7 +59,7 @@ export const holds: Format<Holds> = {
 			block.parts.forEach((part, i) => {
 				out.work(part, i, round);
 				const last = round === block.rounds && i === block.parts.length - 1;
-				if (!last || out.practice.timing.keepLastRest) out.put('rest', block.rest, { round });
+				if (!last || out.keepsLastRest) out.put('rest', block.rest, { round });
 			});
 		}
 	},

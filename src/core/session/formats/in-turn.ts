@@ -34,8 +34,7 @@ export function writeInTurn(block: InTurn, out: TimelineWriter): void {
 			out.work(part, i, round);
 			if (i < block.parts.length - 1) out.put('rest', block.restInside, { round });
 		});
-		if (round < block.rounds || out.practice.timing.keepLastRest)
-			out.put('round-rest', block.restAfter, { round });
+		if (round < block.rounds || out.keepsLastRest) out.put('round-rest', block.restAfter, { round });
 	}
 }
 

@@ -13,7 +13,7 @@ export interface Circuit extends BlockBase {
 	work: number;
 	rest: number;
 	roundRest: number | null;
-	/** Keep the rest after the very last exercise. */
+	/** Keep the rest after the very last exercise: that of the round where there is one. */
 	keepLastRest: boolean;
 }
 
@@ -90,8 +90,8 @@ export const intervalCircuit: Format<Circuit> = {
 				else if (round < block.rounds) {
 					if (block.roundRest === null) out.put('rest', block.rest, { round });
 					else out.put('round-rest', block.roundRest, { round });
-				} else if (block.keepLastRest || out.practice.timing.keepLastRest)
-					out.put('rest', block.rest, { round });
+				} else if (block.keepLastRest || out.keepsLastRest)
+					out.put(block.roundRest === null ? 'rest' : 'round-rest', block.roundRest ?? block.rest, { round });
 			});
 		}
 	},

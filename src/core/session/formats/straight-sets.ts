@@ -109,7 +109,7 @@ export const straightSets: Format<StraightSets> = {
 				out.put('setup', out.practice.timing.loadChange, { part: 0, round: set });
 				out.work(part, 0, set);
 			}
-			if (set < block.sets || out.practice.timing.keepLastRest) out.put('rest', block.rest, { round: set });
+			if (set < block.sets || out.keepsLastRest) out.put('rest', block.rest, { round: set });
 		}
 	},
 

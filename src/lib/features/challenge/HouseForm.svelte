@@ -1,15 +1,28 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, type HouseRules } from '$core/practice';
+	import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, LAST_REST_RULES, type HouseRules } from '$core/practice';
 
 	/** How a coach wants things done where coaches differ. */
 	let { house }: { house: HouseRules } = $props();
 	const choices = $derived([
 		{ name: 'knee', label: 'Knees in squats and lunges', value: house.knee, rules: KNEE_RULES },
 		{ name: 'depth', label: 'Depth', value: house.depth, rules: DEPTH_RULES },
-		{ name: 'count', label: 'What counts', value: house.count, rules: COUNT_RULES }
+		{ name: 'count', label: 'What counts', value: house.count, rules: COUNT_RULES },
+		{
+			name: 'lastRest',
+			label: 'Rest after a block’s last round',
+			value: house.lastRest,
+			rules: LAST_REST_RULES
+		}
 	]);
 	const numbers = $derived([
+		{
+			name: 'betweenBlocks',
+			label: 'From one block to the next, s',
+			value: house.betweenBlocks,
+			min: 0,
+			max: 600
+		},
 		{ name: 'stretchHold', label: 'Stretches are held, s', value: house.stretchHold, min: 5, max: 120 },
 		{ name: 'minuteLeft', label: 'Rest that a minute leaves, s', value: house.minuteLeft, min: 1, max: 45 },
 		{

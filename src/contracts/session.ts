@@ -14,6 +14,7 @@ import { byKind } from './by-kind';
 import { MOST_FAULTS, readAs } from './read';
 import { name, optional } from './values';
 import {
+	INSTEAD_WHEN,
 	formatNamed,
 	formatNames,
 	isFormat,
@@ -103,6 +104,23 @@ const part = object({
 					description: 'Amounts of the sets one by one; the first is that of the target.'
 				}
 			})
+	),
+	instead: optional(
+		array(
+			object({
+				when: string()
+					.oneOf([...INSTEAD_WHEN])
+					.required(),
+				exercise: strictText(LIMITS.nameLength, '^(?=.*\\S)[^+/:,@"\\n]+$').required().max(LIMITS.nameLength)
+			})
+				.noUnknown()
+				.strict()
+		)
+			.min(1)
+			.max(LIMITS.instead)
+			.strict()
+			.required()
+			.meta({ json: { description: 'What may be done in its place, at will or because something hurts.' } })
 	),
 	effort: optional(object({ low: effort(), high: effort() }).noUnknown().strict().meta({ define: 'effort' })),
 	partial: optional(

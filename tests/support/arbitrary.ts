@@ -4,6 +4,7 @@ import {
 	targetOf,
 	type Block,
 	type FormatName,
+	type InsteadWhen,
 	type Part,
 	type PartialRule,
 	type Repeat,
@@ -59,16 +60,27 @@ const part: fc.Arbitrary<Part> = fc
 			})),
 			{ nil: null, freq: 4 }
 		),
+		instead: fc.option(
+			fc.uniqueArray(
+				fc.record({
+					when: fc.constantFrom<InsteadWhen>('choice', 'knee', 'back', 'wrist'),
+					exercise: fc.constantFrom('Sit to chair', 'Band row', 'Floor press', 'Hut bench')
+				}),
+				{ minLength: 1, maxLength: 3, selector: ({ when }) => when }
+			),
+			{ nil: null, freq: 4 }
+		),
 		rule: fc.option(fc.constantFrom<PartialRule>('1¼', '1½', 'lower half', 'upper half'), {
 			nil: null,
 			freq: 4
 		})
 	})
-	.map(({ choice, rule, range, load, effort, ...p }) => ({
+	.map(({ choice, rule, range, load, effort, instead, ...p }) => ({
 		...p,
 		...(range && { target: { ...p.target, to: amountOf(p.target) + range } }),
 		...(load && (load.resistance ? { ...load, kg: null } : { ...load, kg: p.kg ?? 8 })),
 		...(effort && { effort }),
+		...(instead && { instead }),
 		...(choice && { or: OTHER[p.target.kind] }),
 		...(rule && { partial: rule })
 	}));

@@ -1,4 +1,5 @@
 import {
+	insteadWords,
 	clockText,
 	type Cue,
 	type CueKind,
@@ -88,7 +89,9 @@ export function callSheetOf(
 				const load = loaded === null ? '' : `, ${loaded}`;
 				return {
 					say: `Go: ${part.exercise}${side(segment)}`,
-					detail: `${much}${load}. ${cueText(part.exercise)}`
+					detail: [`${much}${load}`, cueText(part.exercise), ...(part.instead ?? []).map(insteadWords)]
+						.filter(Boolean)
+						.join('. ')
 				};
 			}
 			case 'halfway':

@@ -4,6 +4,8 @@ import {
 	effortText,
 	formatOf,
 	haveReady,
+	insteadWords,
+	type InsteadWhen,
 	type Link,
 	loadText,
 	repeatAround,
@@ -25,6 +27,8 @@ export interface OutlinePart {
 	cautions: string[];
 	easier: string | null;
 	harder: string | null;
+	/** What may be done in its place, as said to whoever does it, and whom it is meant for. */
+	instead: { when: InsteadWhen; text: string; exercise: string }[];
 	/** Whose figure stands for it: its own name, or the exercise that a coach's own looks like. */
 	figure: string;
 }
@@ -112,6 +116,7 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 						cautions: [...(exercise?.cautions ?? [])],
 						easier: library.easier(part.exercise)?.name ?? null,
 						harder: library.harder(part.exercise)?.name ?? null,
+						instead: (part.instead ?? []).map((one) => ({ ...one, text: insteadWords(one) })),
 						figure: exercise?.looksLike ?? exercise?.name ?? part.exercise
 					};
 				})

@@ -55,6 +55,7 @@ describe('outlineOf', () => {
 							cautions: [],
 							easier: 'Seated march',
 							harder: 'March with arms up',
+							instead: [],
 							figure: 'March on the spot'
 						}
 					]
@@ -84,6 +85,7 @@ describe('outlineOf', () => {
 							cautions: ['Sore knee: a smaller range, hands on a support'],
 							easier: 'Slow squat',
 							harder: 'Front squat',
+							instead: [],
 							figure: 'Goblet squat'
 						},
 						{
@@ -96,6 +98,7 @@ describe('outlineOf', () => {
 							cautions: [],
 							easier: 'Seated band row',
 							harder: 'Backpack row',
+							instead: [],
 							figure: 'One-arm row'
 						}
 					]
@@ -119,6 +122,7 @@ describe('outlineOf', () => {
 							cautions: [],
 							easier: 'Knee plank',
 							harder: 'Plank with shoulder tap',
+							instead: [],
 							figure: 'Plank'
 						}
 					]
@@ -142,6 +146,7 @@ describe('outlineOf', () => {
 							cautions: [],
 							easier: 'Bent-knee calf stretch',
 							harder: null,
+							instead: [],
 							figure: 'Calf stretch'
 						}
 					]

@@ -4,7 +4,7 @@ import { formatOf, type Block } from './formats';
 import type { Practice } from '../practice';
 import { FaultList, type Fault } from './fault-list';
 import type { Session } from './model';
-import { LIMITS, PARTIALS, RESISTANCES, type Part, type Target } from './parts';
+import { INSTEAD_WHEN, LIMITS, PARTIALS, RESISTANCES, type Part, type Target } from './parts';
 
 /** Signs that part a typed line; a name with one of them could not be read back. */
 const NAME_SIGNS = /[+/:,@"\n]/;
@@ -23,6 +23,28 @@ function targetFaults(list: FaultList, field: string, target: Target): void {
 	else if (target.kind === 'seconds')
 		list.whole(`${field}.seconds`, 'seconds', target.seconds, 1, LIMITS.seconds);
 	else list.whole(`${field}.metres`, 'metres', target.metres, 1, LIMITS.metres);
+}
+
+function insteadFaults(list: FaultList, { exercise, instead = [] }: Part): void {
+	if (instead.length > LIMITS.instead)
+		list.add('.instead', `at most ${LIMITS.instead} exercises stand in for another`);
+	instead.forEach((one, i) => {
+		const at = `.instead[${i}]`;
+		if (!INSTEAD_WHEN.includes(one.when)) list.add(`${at}.when`, `there are ${INSTEAD_WHEN.join(', ')}`);
+		const name = one.exercise;
+		if (!name.trim() || name.length > LIMITS.nameLength || NAME_SIGNS.test(name))
+			list.add(
+				`${at}.exercise`,
+				`a name has 1 to ${LIMITS.nameLength} letters, and none of the signs + / : , @ "`
+			);
+		if (name === exercise) list.add(`${at}.exercise`, `${name} doesn’t stand in for itself`);
+		const before = instead.slice(0, i);
+		if (before.some((other) => other.when === one.when && (one.when !== 'choice' || other.exercise === name)))
+			list.add(
+				at,
+				one.when === 'choice' ? `${name} is named twice` : `for a sore ${one.when} one exercise is enough`
+			);
+	});
 }
 
 function partFaults(part: Part, path: string, practice: Practice): Fault[] {
@@ -65,6 +87,7 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 		if (part.target.to !== undefined)
 			list.add('.each', 'amounts of single sets are one number each, without a range');
 	}
+	insteadFaults(list, part);
 	if (part.effort) {
 		const { low, high } = part.effort;
 		if (!(low >= 0 && high <= 10 && low <= high))

@@ -33,7 +33,7 @@ const ROWS: Row[] = [
 	['tri-set 2 rounds: 10 squat + 10 curl + 10 push-up', 'superset 2 rounds, rest 30 inside, 90 after: 10 reps Squat + 10 reps Curl + 10 reps Push-up', 'tri-set · 2 rounds · rest 30 inside, 90 after', [2, 2, 2], [null, null, null], 410, 200, 11, ['A1', 'A2', 'A3'], { rounds: 2, restInside: 30, restAfter: 90 }, null],
 	['superset 3 sets, inside 10, after 45: 10 squat + 10 curl', 'superset 3 rounds, rest 10 inside, 45 after: 10 reps Squat + 10 reps Curl', '3 rounds · rest 10 inside, 45 after', [3, 3], [null, null], 330, 210, 11, ['A1', 'A2'], { rounds: 3, restInside: 10, restAfter: 45 }, null],
 	['circuit 30/15: squat', 'circuit 1 round 30/15: Squat', '1 round · 30 s on, 15 s off', [1], [null], 30, 30, 1, [null], null, null],
-	['intervals 4 x 40 s / 20, 60 s between, last rest: squat + push-up per side', 'circuit 4 rounds 40/20, 60 between, last rest: Squat + per side Push-up', '4 rounds · 40 s on, 20 s off · 60 between rounds', [4, 4], [null, null], 600, 320, 20, [null, null], null, null],
+	['intervals 4 x 40 s / 20, 60 s between, last rest: squat + push-up per side', 'circuit 4 rounds 40/20, 60 between, last rest: Squat + per side Push-up', '4 rounds · 40 s on, 20 s off · 60 between rounds', [4, 4], [null, null], 640, 320, 20, [null, null], null, null],
 	['circuit 1 round 20/10: squat', 'circuit 1 round 20/10: Squat', '1 round · 20 s on, 10 s off', [1], [null], 20, 20, 1, [null], null, null],
 	['emom 12: 10 squat', 'emom 12 min: 10 reps Squat', '12 minutes', [12], [null], 720, 360, 24, [null], null, 1],
 	['emom 12 minutes: 10 squat + 5 push-up / 8 curl', 'emom 12 min: 10 reps Squat + 5 reps Push-up / 8 reps Curl', '12 minutes · 2 groups in turn', [6, 6, 6], [null, null, null], 720, 462, 30, [null, null, null], null, 2],

@@ -42,11 +42,14 @@ export type { Extra, ExtraField, Field, Format } from './formats/format';
 export { formatLine, parseLine } from './line';
 export type { Link, Repeat, Session } from './model';
 export {
+	INSTEAD_WHEN,
 	LIMITS,
 	PARTIALS,
 	RESISTANCES,
 	type Resistance,
 	ROLES,
+	type Instead,
+	type InsteadWhen,
 	type Part,
 	type PartialRule,
 	type Role,
@@ -54,6 +57,7 @@ export {
 } from './parts';
 export { askedOf, prescriptionOf, type PrescribedExercise } from './prescription';
 export { equipmentOf, haveReady } from './ready';
+export { concerns, insteadWords, limitsWhen } from './instead';
 export { workOnOneSide } from './rep-time';
 export { passesOf, repeatAround } from './repeats';
 export type { LineFault } from './typed/asked';

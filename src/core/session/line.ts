@@ -2,11 +2,12 @@
  * Blocks as lines of text, both ways. How lines are written is in docs/formats/session-lines.md; `parseLine` understands
  * what coaches type and asks about the rest, `formatLine` writes the one form that everything is read back from.
  */
-import { nameIndex, type Library } from '../exercise';
+import type { Library } from '../exercise';
 import type { Practice } from '../practice';
 import { amountsText, effortText, loadText } from './amount';
 import { blockFaults } from './faults';
 import { formatOf, saysHowMuch, type Block } from './formats';
+import { insteadText, nameText } from './instead';
 import { LIMITS, type Part } from './parts';
 import type { LineFault } from './typed/asked';
 import type { UnknownNames } from './typed/exercise-of';
@@ -39,16 +40,6 @@ export function parseLine(line: string, practice: Practice, unknown: UnknownName
 	};
 }
 
-/** A name as a line has it: in quotation marks where it would be read as another one, or as none. */
-function nameText(name: string, library: Library): string {
-	const meanings = nameIndex(library).meanings(name);
-	return meanings.length === 1 &&
-		meanings[0]?.name === name &&
-		nameIndex(library).endOf(name, 0) === name.length
-		? name
-		: `"${name}"`;
-}
-
 /** A tempo whose numbers fall like the repetitions of a ladder says what it is. */
 const tempoText = (tempo: NonNullable<Part['tempo']>): string =>
 	`${tempo[0] >= 10 ? 'tempo ' : ''}${tempo.join('-')}`;
@@ -63,7 +54,8 @@ function partText(part: Part, fixed: boolean, library: Library): string {
 		nameText(part.exercise, library),
 		part.tempo ? tempoText(part.tempo) : null,
 		load && `@ ${load.replace('×', 'x')}`,
-		effortText(part)
+		effortText(part),
+		...(part.instead ?? []).map((one) => insteadText(one, library))
 	]
 		.filter(Boolean)
 		.join(' ');

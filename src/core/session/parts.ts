@@ -42,6 +42,16 @@ export type Resistance = (typeof RESISTANCES)[number];
 export const PARTIALS = { '1¼': 1.25, '1½': 1.5, 'lower half': 0.5, 'upper half': 0.5 } as const;
 export type PartialRule = keyof typeof PARTIALS;
 
+/** When another exercise is done in place of the one asked for: at will, or because of what hurts. */
+export const INSTEAD_WHEN = ['choice', 'knee', 'hip', 'back', 'shoulder', 'wrist'] as const;
+export type InsteadWhen = (typeof INSTEAD_WHEN)[number];
+
+/** What may be done in place of an exercise, as much of it. */
+export interface Instead {
+	when: InsteadWhen;
+	exercise: string;
+}
+
 /** One exercise within a block. `kg` null means bodyweight; `tempo` null means the exercise's own. */
 export interface Part {
 	exercise: string;
@@ -61,6 +71,8 @@ export interface Part {
 	each?: number[];
 	/** How hard it should be, 0…10. */
 	effort?: { low: number; high: number };
+	/** What may be done in its place; each reason but `choice` once. */
+	instead?: Instead[];
 }
 
 /** What has to be changed before a block begins, and the seconds it takes in place of the ordinary way there. */
@@ -91,6 +103,8 @@ export const LIMITS = {
 	kg: 500,
 	/** Weights of an exercise. */
 	weights: 4,
+	/** What may be done in place of one exercise. */
+	instead: 8,
 	minutes: 120,
 	tempoPhase: 20,
 	nameLength: 80,

@@ -1,7 +1,8 @@
 import { kitOfItems, type Kit, type Limitation } from '../kit';
+import type { Exercise } from '../exercise';
 import type { Practice } from '../practice';
-import { putBlock, putPart, type Session } from '../session';
-import { canDo, substitute } from './substitute';
+import { concerns, putBlock, putPart, type Part, type Session } from '../session';
+import { canDo, substitute, type Fitting } from './substitute';
 import { substitutePart } from './substitute-part';
 
 export const SCALE_LEVELS = ['easier', 'base', 'harder'] as const;
@@ -33,6 +34,16 @@ export interface Scaled {
 	changes: ScaleChange[];
 	/** What stays although it should not: nothing like it can be done. */
 	stuck: { block: number; part: number; exercise: string; why: string }[];
+}
+
+/** What the coach herself put in place of an exercise, for whoever cannot do it; null where nothing fits. */
+function insteadFor(part: Part, from: Exercise, fitting: Fitting, { library }: Practice): Exercise | null {
+	const fits = [...(part.instead ?? [])]
+		// What is meant for these limits comes before what is done at will.
+		.sort((a, b) => Number(concerns(b, fitting.limits)) - Number(concerns(a, fitting.limits)))
+		.filter((one) => one.when === 'choice' || concerns(one, fitting.limits))
+		.map(({ exercise }) => library.find(exercise));
+	return fits.find((e) => e !== null && e !== from && canDo(e, fitting)) ?? null;
 }
 
 /**
@@ -67,8 +78,12 @@ export function scaleSession(
 				} else stuck(exercise.name, `no ${level} variation`);
 			}
 			if (!canDo(to, fitting)) {
-				const found = substitute(to, fitting, practice);
-				if (found) {
+				const meant = insteadFor(part, to, fitting, practice);
+				const found = meant ? null : substitute(to, fitting, practice);
+				if (meant) {
+					to = meant;
+					why.push('the coach’s own choice for it');
+				} else if (found) {
 					to = found.exercise;
 					why.push(found.why.join(', '));
 				} else stuck(to.name, 'nothing like it with this equipment and these limits');

@@ -18,7 +18,8 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
 	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
 	const { or: _or, partial: _partial, each: _each, ...plain } = part;
-	const { weights: _weights, resistance: _resistance, ...bare } = stays ? part : plain;
+	const { weights: _weights, resistance: _resistance, instead = [], ...bare } = stays ? part : plain;
+	const left = instead.filter(({ exercise }) => exercise !== to.name);
 	return {
 		...bare,
 		exercise: to.name,
@@ -26,6 +27,7 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 		perSide: to.perSide,
 		tempo: null,
 		kg: loaded ? part.kg : null,
+		...(left.length > 0 && { instead: left }),
 		...(loaded && part.weights && { weights: part.weights }),
 		...(loaded && part.resistance && { resistance: part.resistance })
 	};

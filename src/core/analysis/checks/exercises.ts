@@ -1,9 +1,11 @@
 import { nearest } from '../../text/nearest';
 import type { Library } from '../../exercise';
-import { putBlock, putPart } from '../../session';
+import { brokenLimits } from '../../kit';
+import { limitsWhen, putBlock, putPart } from '../../session';
+import { listed } from '../../text/words';
 import { COMMON } from '../../findings';
 import { type Check, type SessionFinding } from '../finding';
-import { substitutePart } from '../../substitution';
+import { substitute, substitutePart } from '../../substitution';
 
 /** Guesses are dear and asked for at every keystroke: each name once a library. */
 const guesses = new WeakMap<Library, Map<string, string | null>>();
@@ -96,4 +98,38 @@ const fasterThanHouse: Check = ({ session, practice: { library, house } }) =>
 		})
 	);
 
-export const EXERCISE_CHECKS: readonly Check[] = [unknown, noEasier, fasterThanHouse];
+/** What is offered to somebody whom something hurts, and goes against just that. */
+const insteadHurtsToo: Check = ({ session, practice }) =>
+	session.blocks.flatMap((block, b): SessionFinding[] =>
+		block.parts.flatMap((part, p): SessionFinding[] =>
+			(part.instead ?? []).flatMap(({ when, exercise: name }, i): SessionFinding[] => {
+				const exercise = practice.library.find(name);
+				const broken = exercise ? brokenLimits(exercise, limitsWhen(when)) : [];
+				if (!exercise || broken.length === 0) return [];
+				const limits = limitsWhen(when);
+				const to = substitute(exercise, { kit: null, limits }, practice)?.exercise;
+				const withOther = (other: string) =>
+					(part.instead ?? []).map((one, at) => (at === i ? { ...one, exercise: other } : one));
+				return [
+					{
+						rule: 'alternative that hurts too',
+						severity: 'safety',
+						title: `${name} for a sore ${when}`,
+						figure: `It goes against ${listed(broken)}.`,
+						place: { block: b, part: p },
+						source: COMMON,
+						remedy:
+							to && to.name !== part.exercise
+								? {
+										label: `Use ${to.name.toLowerCase()}`,
+										apply: () =>
+											putBlock(session, b, putPart(block, p, { ...part, instead: withOther(to.name) }))
+									}
+								: null
+					}
+				];
+			})
+		)
+	);
+
+export const EXERCISE_CHECKS: readonly Check[] = [unknown, noEasier, fasterThanHouse, insteadHurtsToo];

@@ -35,7 +35,8 @@ export const PER_PART: ReadonlySet<PhraseKind> = new Set([
 	'partial',
 	'effort',
 	'load',
-	'resistance'
+	'resistance',
+	'instead'
 ]);
 /** What parts and orders, and says nothing by itself. */
 const STRUCTURE: ReadonlySet<PhraseKind> = new Set(['label', 'sign', 'colon', 'filler', 'role']);

@@ -1,4 +1,4 @@
-import type { PartialRule, Resistance, Role } from '../parts';
+import type { InsteadWhen, PartialRule, Resistance, Role } from '../parts';
 
 /** From `low` to `high`; the same twice where one number was typed. */
 export interface Span {
@@ -21,6 +21,8 @@ interface Kinds {
 	/** How much: of one set, or of each where they differ. `by` turns the unit typed into seconds or metres. */
 	amount: { each: Span[]; unit: 'reps' | 'seconds' | 'metres' | null; by: number };
 	or: object;
+	/** What is done in place of the exercise before: `or band squat`, `if the knee hurts: sit to chair`. */
+	instead: { when: InsteadWhen; name: string };
 	slot: { work: number; rest: number; hard: boolean };
 	rest: Span & { where: 'inside' | 'between' | 'after' | null };
 	'last-rest': object;

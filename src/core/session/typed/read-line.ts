@@ -2,7 +2,7 @@
  * From phrases to a block: which of them is said of which exercise, which of the whole, and which format they make.
  * Whatever nobody has a use for is named as not understood, where it stands.
  */
-import type { Exercise } from '../../exercise';
+import { nameIndex, type Exercise } from '../../exercise';
 import type { Practice } from '../../practice';
 import { targetOf } from '../amount';
 import {
@@ -14,7 +14,8 @@ import {
 	type Block,
 	type FormatName
 } from '../formats';
-import type { Part, Role, Target } from '../parts';
+import type { Instead, Part, Role, Target } from '../parts';
+import { insteadText } from '../instead';
 import { Asked, DROP, quote, type LineFault } from './asked';
 import { Dealt, PER_PART, type Item } from './deal';
 import { exerciseOf, type NamedExercise, type UnknownNames } from './exercise-of';
@@ -96,8 +97,33 @@ class LineReader {
 			...(other && { or: targetIn(other, 'seconds') }),
 			...(partial && { partial: partial.rule }),
 			...(amount && amount.each.length > 1 && { each: amount.each.map(({ low: n }) => n * amount.by) }),
-			...(effort && { effort: { low: effort.low, high: effort.high } })
+			...(effort && { effort: { low: effort.low, high: effort.high } }),
+			...this.instead(said)
 		};
+	}
+
+	/** What may be done in place of an exercise: all that is said of it. */
+	private instead(said: Said): Pick<Part, 'instead'> {
+		const found: Instead[] = [];
+		for (let one = said.take('instead'); one; one = said.take('instead')) {
+			const { library } = this.practice;
+			const meanings = nameIndex(library).meanings(one.name);
+			const exact = library.find(one.name);
+			if (!exact && meanings.length > 1) {
+				const names = meanings.map(({ name }) => name);
+				this.asked.at(
+					one.from,
+					one.to,
+					`${quote(one.name)} may be ${names.slice(0, -1).join(', ')} or ${names.at(-1)}: which one?`,
+					names.map((name) => ({
+						label: name,
+						text: insteadText({ when: one.when, exercise: name }, library)
+					}))
+				);
+			}
+			found.push({ when: one.when, exercise: exact?.name ?? meanings[0]?.name ?? one.name });
+		}
+		return found.length > 0 ? { instead: found } : {};
 	}
 
 	/** What was taken by nobody. */

@@ -5,6 +5,7 @@
 	import { cuesFor } from '$core/practice';
 	import { muchText } from '$core/analysis';
 	import {
+		insteadWords,
 		amountOf,
 		type Block,
 		effortText,
@@ -19,6 +20,7 @@
 		targetOf
 	} from '$core/session';
 	import Figure from '$lib/ui/Figure.svelte';
+	import InsteadFields from './InsteadFields.svelte';
 	import { workshop } from './workshop';
 	import { readTempo } from './block-fields';
 
@@ -136,6 +138,7 @@
 					effortText(part),
 					part.tempo?.join('-'),
 					known ? cuesFor(known, shop().house)[0] : 'not in the library',
+					...(part.instead ?? []).map((one) => insteadWords(one).replace('your', 'the')),
 					easier ? `easier: ${easier}` : null
 				]
 					.filter(Boolean)
@@ -296,6 +299,7 @@
 					{#each Object.keys(PARTIALS) as rule (rule)}<option value={rule}>{rule}</option>{/each}
 				</select>
 			</label>
+			<InsteadFields {part} onchange={(next) => onchange(next, '')} />
 			{#if ongroup}<button type="button" class="btn btn-ghost btn-sm font-normal" onclick={ongroup}
 					>{begins ? 'Join the group before' : 'Begin a group here'}</button
 				>{/if}

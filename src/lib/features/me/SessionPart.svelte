@@ -55,6 +55,17 @@
 					{#each part.cues as cue (cue)}<li>{cue}</li>{/each}
 				</ul>
 			{/if}
+			{#if part.instead.length > 0}
+				<ul class="mt-2 flex flex-col gap-1 text-[15px]">
+					{#each part.instead as one (one.text)}
+						{@const other = figureNamed(one.exercise)}
+						<li class="remark flex items-end gap-3">
+							<span class="flex-1">{one.text}</span>
+							{#if other && open}<Figure figure={other} class="h-12 w-16" />{/if}
+						</li>
+					{/each}
+				</ul>
+			{/if}
 			{#if part.easier || part.harder}
 				<dl class="mt-2 grid grid-cols-2 gap-2 text-[15px]">
 					{#each [{ way: 'Easier', name: part.easier }, { way: 'Harder', name: part.harder }] as form (form.way)}

@@ -51,7 +51,12 @@ function partRow(part: OutlinePart, sets: number | null, figures: Packet['figure
 					]
 				},
 				{
-					text: [part.cues[0], caution, part.easier === null ? '' : `Easier: ${part.easier}`]
+					text: [
+						part.cues[0],
+						caution,
+						...part.instead.map(({ text }) => text),
+						part.easier === null ? '' : `Easier: ${part.easier}`
+					]
 						.filter(Boolean)
 						.join('. '),
 					color: QUIET,

@@ -1,0 +1,32 @@
+/** What may be done in place of an exercise, as it is written and said. */
+import { nameIndex, type Library } from '../exercise';
+import { limitsOf, type Limitation } from '../kit';
+import type { Instead, InsteadWhen } from './parts';
+
+/** A name as a line has it: in quotation marks where it would be read as another one, or as none. */
+export function nameText(name: string, library: Library): string {
+	const meanings = nameIndex(library).meanings(name);
+	return meanings.length === 1 &&
+		meanings[0]?.name === name &&
+		nameIndex(library).endOf(name, 0) === name.length
+		? name
+		: `"${name}"`;
+}
+
+/** As a typed line has it: `or Band squat`, `if the knee hurts: Sit to chair`. */
+export const insteadText = ({ when, exercise }: Instead, library: Library): string =>
+	when === 'choice'
+		? `or ${nameText(exercise, library)}`
+		: `if the ${when} hurts: ${nameText(exercise, library)}`;
+
+/** As one says it to whoever does it: `Or: Band squat`, `If your knee hurts: Sit to chair`. */
+export const insteadWords = ({ when, exercise }: Instead): string =>
+	when === 'choice' ? `Or: ${exercise}` : `If your ${when} hurts: ${exercise}`;
+
+/** What must not be asked of somebody whom something hurts; nothing for what is done at will. */
+export const limitsWhen = (when: InsteadWhen): readonly Limitation[] =>
+	when === 'choice' ? [] : limitsOf(`sore ${when}`);
+
+/** Whether an alternative is meant for somebody with some limits. */
+export const concerns = ({ when }: Instead, limits: readonly Limitation[]): boolean =>
+	limitsWhen(when).some((limit) => limits.includes(limit));

@@ -105,6 +105,13 @@ const part = object({
 				}
 			})
 	),
+	pace: optional(count(...LIMITS.pace)),
+	eachWay: optional(
+		mixed<true>()
+			.oneOf([true])
+			.required()
+			.meta({ json: { const: true } })
+	),
 	instead: optional(
 		array(
 			object({

@@ -45,6 +45,7 @@ const part: fc.Arbitrary<Part> = fc
 			{ nil: null }
 		),
 		choice: fc.boolean(),
+		ways: fc.boolean(),
 		range: fc.option(fc.integer({ min: 1, max: 10 }), { nil: null, freq: 3 }),
 		load: fc.option(
 			fc.constantFrom<Partial<Part>>({ weights: 2 }, { resistance: 'red band' }, { resistance: 'heavy' }),
@@ -75,18 +76,19 @@ const part: fc.Arbitrary<Part> = fc
 			freq: 4
 		})
 	})
-	.map(({ choice, rule, range, load, effort, instead, ...p }) => ({
+	.map(({ choice, ways, rule, range, load, effort, instead, ...p }) => ({
 		...p,
 		...(range && { target: { ...p.target, to: amountOf(p.target) + range } }),
 		...(load && (load.resistance ? { ...load, kg: null } : { ...load, kg: p.kg ?? 8 })),
 		...(effort && { effort }),
 		...(instead && { instead }),
+		...(ways && p.target.kind === 'metres' && { eachWay: true as const, pace: 375 }),
 		...(choice && { or: OTHER[p.target.kind] }),
 		...(rule && { partial: rule })
 	}));
 const timed =
 	(seconds: number) =>
-	({ or, ...p }: Part): Part => ({
+	({ or, eachWay: _eachWay, pace: _pace, ...p }: Part): Part => ({
 		...p,
 		target: { kind: 'seconds', seconds },
 		...(or && { or: OTHER.seconds })

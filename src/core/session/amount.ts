@@ -35,12 +35,15 @@ export const amountsText = (target: Target, each?: readonly number[]): string =>
 	`${numbersText(target, each)} ${unitOf(target)}`;
 
 /** A target in words: `10 reps`, `30 s per side`, `10 or 30 s`, `40 m`. */
-export function targetText(part: Pick<Part, 'target' | 'perSide' | 'or' | 'partial' | 'each'>): string {
+export function targetText(
+	part: Pick<Part, 'target' | 'perSide' | 'or' | 'partial' | 'each' | 'eachWay'>
+): string {
 	const bare = part.target.kind === 'reps' && (part.perSide || part.or || part.partial);
 	return [
 		bare ? numbersText(part.target, part.each) : amountsText(part.target, part.each),
 		part.or ? `or ${amountsText(part.or)}` : '',
 		part.partial ?? '',
+		part.eachWay ? 'each way' : '',
 		part.perSide ? 'per side' : ''
 	]
 		.filter(Boolean)
@@ -77,6 +80,15 @@ export function loadText({
 	if (kg !== null) return `${weights ? `${weights} × ` : ''}${kg} kg`;
 	return resistance ?? null;
 }
+
+/** A pace as runners say it: `6:00/km`; null where none is given. */
+export const paceText = ({ pace }: Pick<Part, 'pace'>): string | null =>
+	pace === undefined ? null : `${Math.floor(pace / 60)}:${String(Math.round(pace % 60)).padStart(2, '0')}/km`;
+
+/** With what, how fast and how hard: `12 kg, effort 7-9`; null where nothing is said of any. */
+export const howText = (
+	part: Pick<Part, 'kg' | 'weights' | 'resistance' | 'pace' | 'effort'>
+): string | null => [loadText(part), paceText(part), effortText(part)].filter(Boolean).join(', ') || null;
 
 /** How hard a part should be: `effort 8`, `effort 7-9`; null where nothing is said of it. */
 export function effortText({ effort }: Pick<Part, 'effort'>): string | null {

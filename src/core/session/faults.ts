@@ -88,6 +88,12 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 			list.add('.each', 'amounts of single sets are one number each, without a range');
 	}
 	insteadFaults(list, part);
+	if (part.pace !== undefined) {
+		list.whole('.pace', 'seconds a kilometre', part.pace, ...LIMITS.pace);
+		if (part.target.kind !== 'metres') list.add('.pace', 'a pace needs a distance, as in 5 km');
+	}
+	if (part.eachWay && part.target.kind !== 'metres')
+		list.add('.eachWay', 'each way needs a distance, as in 20 m each way');
 	if (part.effort) {
 		const { low, high } = part.effort;
 		if (!(low >= 0 && high <= 10 && low <= high))

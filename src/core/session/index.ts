@@ -1,4 +1,14 @@
-export { amountOf, effortText, loadText, targetOf, targetOfSet, targetText, withAmounts } from './amount';
+export {
+	amountOf,
+	effortText,
+	howText,
+	loadText,
+	paceText,
+	targetOf,
+	targetOfSet,
+	targetText,
+	withAmounts
+} from './amount';
 export { clockText } from './clock-text';
 export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';
 export type { Cue, CueKind } from './cues';

@@ -4,7 +4,7 @@
  */
 import type { Library } from '../exercise';
 import type { Practice } from '../practice';
-import { amountsText, effortText, loadText } from './amount';
+import { amountsText, effortText, loadText, paceText } from './amount';
 import { blockFaults } from './faults';
 import { formatOf, saysHowMuch, type Block } from './formats';
 import { insteadText, nameText } from './instead';
@@ -50,10 +50,12 @@ function partText(part: Part, fixed: boolean, library: Library): string {
 		fixed ? null : amountsText(part.target, part.each),
 		part.or ? `or ${amountsText(part.or)}` : null,
 		part.partial,
+		part.eachWay ? 'each way' : null,
 		part.perSide ? 'per side' : null,
 		nameText(part.exercise, library),
 		part.tempo ? tempoText(part.tempo) : null,
 		load && `@ ${load.replace('×', 'x')}`,
+		part.pace === undefined ? null : `@ ${paceText(part)}`,
 		effortText(part),
 		...(part.instead ?? []).map((one) => insteadText(one, library))
 	]

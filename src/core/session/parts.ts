@@ -69,6 +69,10 @@ export interface Part {
 	partial?: PartialRule;
 	/** Amounts of the sets one by one, in the unit of the target, which has the first; beyond them the last holds. */
 	each?: number[];
+	/** Seconds a kilometre, where metres are covered at a pace of their own. */
+	pace?: number;
+	/** The metres are covered there and back. */
+	eachWay?: true;
 	/** How hard it should be, 0…10. */
 	effort?: { low: number; high: number };
 	/** What may be done in its place; each reason but `choice` once. */
@@ -122,5 +126,7 @@ export const LIMITS = {
 	recovery: 10,
 	recoveryText: 160,
 	heartRate: [60, 220],
+	/** Seconds a kilometre: 30 km/h to 2 km/h. */
+	pace: [120, 1800],
 	people: 300
 } as const;

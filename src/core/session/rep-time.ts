@@ -31,7 +31,10 @@ export function workOnOneSide(
 ): { seconds: number; reps: number; paced: boolean } {
 	const amount = expectedOf(target);
 	if (target.kind === 'seconds') return { seconds: amount, reps: 0, paced: false };
-	if (target.kind === 'metres')
-		return { seconds: amount / paceOf(practice.library.find(part.exercise)), reps: 0, paced: true };
+	if (target.kind === 'metres') {
+		const metres = amount * (part.eachWay ? 2 : 1);
+		const aSecond = part.pace ? 1000 / part.pace : paceOf(practice.library.find(part.exercise));
+		return { seconds: metres / aSecond, reps: 0, paced: true };
+	}
 	return { seconds: amount * secondsPerRep(part, practice), reps: amount, paced: true };
 }

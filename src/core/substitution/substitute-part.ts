@@ -17,7 +17,7 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 	const { target } = part;
 	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
 	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
-	const { or: _or, partial: _partial, each: _each, ...plain } = part;
+	const { or: _or, partial: _partial, each: _each, pace: _pace, eachWay: _eachWay, ...plain } = part;
 	const { weights: _weights, resistance: _resistance, instead = [], ...bare } = stays ? part : plain;
 	const left = instead.filter(({ exercise }) => exercise !== to.name);
 	return {

@@ -36,7 +36,9 @@ export const PER_PART: ReadonlySet<PhraseKind> = new Set([
 	'effort',
 	'load',
 	'resistance',
-	'instead'
+	'instead',
+	'each-way',
+	'pace'
 ]);
 /** What parts and orders, and says nothing by itself. */
 const STRUCTURE: ReadonlySet<PhraseKind> = new Set(['label', 'sign', 'colon', 'filler', 'role']);

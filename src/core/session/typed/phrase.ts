@@ -31,6 +31,10 @@ interface Kinds {
 	people: { count: number };
 	change: { seconds: number };
 	side: object;
+	/** There and back. */
+	'each-way': object;
+	/** Seconds a kilometre. */
+	pace: { seconds: number };
 	tempo: { phases: [number, number, number, number] };
 	partial: { rule: PartialRule };
 	effort: Span;

@@ -78,6 +78,8 @@ class LineReader {
 		const tempo = one('tempo');
 		const partial = one('partial');
 		const effort = one('effort');
+		const pace = one('pace');
+		tell('.pace', pace);
 		tell('.target', amount);
 		tell('.each', amount);
 		tell('.or', other);
@@ -98,6 +100,8 @@ class LineReader {
 			...(partial && { partial: partial.rule }),
 			...(amount && amount.each.length > 1 && { each: amount.each.map(({ low: n }) => n * amount.by) }),
 			...(effort && { effort: { low: effort.low, high: effort.high } }),
+			...(one('each-way') && { eachWay: true }),
+			...(pace && { pace: pace.seconds }),
 			...this.instead(said)
 		};
 	}

@@ -9,6 +9,7 @@
 		amountOf,
 		type Block,
 		effortText,
+		paceText,
 		loadText,
 		type Part,
 		type PartialRule,
@@ -100,6 +101,18 @@
 		const low = Number(found?.[1]);
 		onchange(found ? { ...part, effort: { low, high: Number(found[2] ?? low) } } : without('effort'), '');
 	}
+	let paceFault = $state(false);
+	function setPace(text: string) {
+		const [, minutes, seconds] = /^\s*(\d{1,2})(?::([0-5]\d))?\s*$/.exec(text) ?? [];
+		paceFault = text.trim() !== '' && minutes === undefined;
+		if (paceFault) return;
+		onchange(
+			minutes === undefined
+				? without('pace')
+				: { ...part, pace: Number(minutes) * 60 + Number(seconds ?? 0) },
+			''
+		);
+	}
 	function setOr(kind: string) {
 		const next: Part = { ...part };
 		delete next.or;
@@ -132,7 +145,7 @@
 		>
 		<b class="truncate" title={part.exercise}>{part.exercise}</b>
 		<span class="clock text-sm">{muchText(block, part)}</span>
-		<span class="clock text-sm">{loadText(part) ?? ''}</span>
+		<span class="clock text-sm">{[loadText(part), paceText(part)].filter(Boolean).join(', ')}</span>
 		<span class={['quiet text-[13px]', !remark && 'truncate']}>
 			{#if remark}<b class="attention">{remark}</b>{:else}{[
 					effortText(part),
@@ -183,7 +196,7 @@
 						onchange={(event) =>
 							onchange(
 								{
-									...part,
+									...(event.currentTarget.value === 'metres' ? part : without('pace', 'eachWay')),
 									target: {
 										...targetOf(event.currentTarget.value as Target['kind'], amountOf(part.target)),
 										...(part.target.to && { to: part.target.to })
@@ -231,6 +244,26 @@
 					onchange={(event) => onchange({ ...part, perSide: event.currentTarget.checked }, '')}
 				/> per side</label
 			>
+			{#if part.target.kind === 'metres'}
+				<label class="flex items-center gap-1.5 pb-1.5"
+					><input
+						type="checkbox"
+						class="checkbox checkbox-sm"
+						checked={part.eachWay ?? false}
+						onchange={(event) =>
+							onchange(event.currentTarget.checked ? { ...part, eachWay: true } : without('eachWay'), '')}
+					/> each way</label
+				>
+				<label
+					><span class="quiet block text-[13px]">pace, min/km</span><input
+						class={['input input-sm clock w-20', paceFault && '!border-warning']}
+						placeholder="6:00"
+						value={paceText(part)?.replace('/km', '') ?? ''}
+						aria-invalid={paceFault}
+						onchange={(event) => setPace(event.currentTarget.value)}
+					/></label
+				>
+			{/if}
 			<label
 				><span class="quiet block text-[13px]">load, kg</span><input
 					type="number"
@@ -304,6 +337,8 @@
 					>{begins ? 'Join the group before' : 'Begin a group here'}</button
 				>{/if}
 			<button type="button" class="btn btn-ghost btn-sm font-normal" onclick={onremove}>Remove</button>
+			{#if paceFault}<span class="field-fault">A pace is minutes and seconds a kilometre, as in 6:00</span
+				>{/if}
 			{#if effortFault}<span class="field-fault">Effort goes from 0 to 10: 8, or 7-9</span>{/if}
 			{#if tempoFault}<span class="field-fault">A tempo is three or four numbers of seconds, as in 3-1-1</span
 				>{/if}

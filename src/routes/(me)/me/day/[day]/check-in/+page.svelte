@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { amountsText, effortText, loadText, unitOf } from '$core/session/amount';
+	import { amountsText, howText, unitOf } from '$core/session/amount';
 	import { askedOf } from '$core/session/prescription';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
@@ -110,7 +110,7 @@
 						]
 							.filter(Boolean)
 							.join(' ')}
-						load={[loadText(exercise), effortText(exercise)].filter(Boolean).join(', ') || null}
+						load={howText(exercise)}
 						expected={Array.from({ length: exercise.sets }, (_, i) => askedOf(exercise, i + 1))}
 						amounts={Array.from({ length: exercise.sets }, (_, i) =>
 							amount(exercise.block, exercise.part, i + 1, askedOf(exercise, i + 1))

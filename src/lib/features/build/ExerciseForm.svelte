@@ -89,7 +89,7 @@
 			/></label
 		>{@render fault('tempo')}
 		<label
-			><span class="label-text">Landing</span><select
+			><span class="label-text">Impact</span><select
 				class="select select-sm mt-1 flex w-24"
 				name="impact"
 				value={value.impact ?? 'none'}

@@ -3,6 +3,7 @@
 	import type { ExerciseSearch } from '$lib/features/build/exercise-search';
 	import { workshop } from './workshop';
 	import { freshBlock } from './block-fields';
+	import { glossaryLink } from '$lib/features/glossary/terms';
 	import ExerciseInput from './ExerciseInput.svelte';
 
 	/** Adding a block without typing a line: a format, a role, its exercises. */
@@ -12,6 +13,7 @@
 	let format = $state<FormatName>(FORMATS[0]!);
 	let role = $state<Role>('main');
 	let names = $state<string[]>([]);
+	const meaning = $derived(glossaryLink(formatNamed(format).label));
 	const needed = $derived(formatNamed(format).takes[0]);
 	const most = $derived(formatNamed(format).takes[1]);
 
@@ -52,5 +54,6 @@
 		{names.length === 0
 			? `Choose ${needed === 2 ? 'two or more exercises' : 'an exercise'}; its numbers can be edited afterwards.`
 			: names.join(' + ')}
+		{#if meaning}<a class="link-quiet" href={meaning}>What is it?</a>{/if}
 	</p>
 </details>

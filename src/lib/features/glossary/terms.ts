@@ -35,6 +35,7 @@ const TERMS: [term: string, means: string][] = [
 	['Excused', 'A day that you took out for somebody, with a reason. It is not due.'],
 	['For time', 'A fixed amount of work, as fast as it can be done well, under a time limit.'],
 	['HIIT', 'High-intensity intervals: hard and easy in turn.'],
+	['Hold', 'A position kept for some seconds: a plank, a wall sit, a stretch.'],
 	['Load', 'The weight of an exercise. Of a session or a week: effort times minutes (Foster et al. 2001).'],
 	[
 		'Monotony',
@@ -62,6 +63,14 @@ const TERMS: [term: string, means: string][] = [
 ];
 
 const idOf = (term: string): string => term.toLowerCase().replace(/[^a-z]+/g, '-');
+
+/** Where the glossary says what a label is about: the longest term that stands in it; null where none does. */
+export function glossaryLink(label: string): string | null {
+	const [found] = GLOSSARY.filter(({ term }) => label.toLowerCase().includes(term.toLowerCase())).sort(
+		(a, b) => b.term.length - a.term.length
+	);
+	return found ? `/glossary#${found.id}` : null;
+}
 
 /** Every term, in order of the alphabet. */
 export const GLOSSARY: readonly Term[] = TERMS.map(([term, means]) => ({ term, id: idOf(term), means }));

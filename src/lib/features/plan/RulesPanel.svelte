@@ -62,6 +62,7 @@
 					editor.change({ ...plan, deload: event.currentTarget.checked ? { every: 4, keep: 0.6 } : null })}
 			/> lighter weeks</label
 		>
+		<a class="link-quiet text-sm" href="/glossary#deload-week">What is a deload week?</a>
 		{#if deload}
 			<label class="flex items-center gap-1.5 text-sm"
 				>every

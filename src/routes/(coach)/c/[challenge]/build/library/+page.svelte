@@ -93,7 +93,7 @@
 </div>
 <div class="panel mb-4 flex flex-wrap items-end gap-3 px-4 py-3 text-sm" role="search">
 	<label
-		><span class="quiet block text-[13px]">name, muscle, thing</span><input
+		><span class="quiet block text-[13px]">name, muscle or equipment</span><input
 			class="input input-sm w-44"
 			data-find
 			bind:value={wanted.text}

@@ -31,7 +31,7 @@
 				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} held, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
 				: `the house’s, ${shop().house.tempo.join('-')}`
 		],
-		['Landing', LANDING[exercise.impact]],
+		['Impact', LANDING[exercise.impact]],
 		['Balance', BALANCE[exercise.balance] ?? '']
 	]);
 </script>

@@ -86,7 +86,7 @@ test('the library is searched, shows a progression, and takes in the coach’s o
 	await openPlace(page, 'Build');
 	await page.getByRole('link', { name: 'Exercise library' }).click();
 	await ready(page);
-	await page.getByLabel('name, muscle, thing').fill('gobelt');
+	await page.getByLabel('name, muscle or equipment').fill('gobelt');
 	await page
 		.getByRole('link', { name: /Goblet squat/ })
 		.first()

@@ -58,8 +58,10 @@ const SLIP = String.raw`\b(?:undefined|NaN|null|Infinity|Invalid Date)\b|\[objec
 const listenToCanvases = (slip: string) => {
 	const wrong = new RegExp(slip);
 	for (const key of ['fillText', 'strokeText'] as const) {
+		// eslint-disable-next-line @typescript-eslint/unbound-method -- it is called with its own context below
 		const draw = CanvasRenderingContext2D.prototype[key];
 		CanvasRenderingContext2D.prototype[key] = function (text, ...rest) {
+			// eslint-disable-next-line no-console -- the console is how a page complains to the test
 			if (wrong.test(String(text))) console.error(`on a canvas: ${String(text)}`);
 			return draw.call(this, text, ...rest);
 		};

@@ -14,8 +14,7 @@ export {
 	matchColumns,
 	ROSTER_FIELDS,
 	type ColumnMatch,
-	type RosterFault,
 	type RosterLine,
 	type RosterRow
 } from './roster';
-export { zoneNamed, type ZoneNamed } from './zone-named';
+export { zoneNamed } from './zone-named';

@@ -43,7 +43,7 @@ describe('a pace', () => {
 		const faults = (change: object) => {
 			const block = blockOf('1 x 1 km run at 6:00/km');
 			const parts = block.parts.map((part) => ({ ...part, ...change }));
-			return blockFaults({ ...block, parts } as typeof block, '', PRACTICE).map(({ message }) => message);
+			return blockFaults({ ...block, parts }, '', PRACTICE).map(({ message }) => message);
 		};
 		expect(faults({ target: { kind: 'reps', reps: 10 } })).toEqual(['a pace needs a distance, as in 5 km']);
 		expect(faults({ pace: 119 })[0]).toMatch(/120 to 1,?800/);

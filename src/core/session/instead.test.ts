@@ -62,7 +62,7 @@ describe('is wrong', () => {
 	const faults = (...instead: Instead[]) => {
 		const block = blockOf('3 x 10 squat');
 		const parts = block.parts.map((part) => ({ ...part, instead }));
-		return blockFaults({ ...block, parts } as typeof block, '', PRACTICE).map(({ message }) => message);
+		return blockFaults({ ...block, parts }, '', PRACTICE).map(({ message }) => message);
 	};
 
 	it('as itself, named twice, with signs or too many', () => {

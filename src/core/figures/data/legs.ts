@@ -3,7 +3,6 @@ import {
 	as,
 	band,
 	bent,
-	BESIDE,
 	chair,
 	db,
 	DOWN,

@@ -27,6 +27,12 @@
 		if (answer?.list !== undefined) list = answer.list;
 	});
 	const bad = $derived(preview?.lines.filter((line) => line.row === null) ?? []);
+	/** The cells that can be corrected, by the names of their fields. */
+	const asTheyWere = $derived(
+		bad.flatMap(({ line, faults }) =>
+			faults.map(({ field, value }) => [`fix-${line}-${field}`, value] as const)
+		)
+	);
 	const good = $derived(preview?.lines.filter((line) => line.row !== null) ?? []);
 	const linkList = $derived(links?.map((row) => `${row.name}\t${row.email}\t${row.link}`).join('\n') ?? '');
 	let fileInput: HTMLInputElement | undefined = $state();
@@ -213,10 +219,9 @@
 						method="post"
 						action="?/preview"
 						enctype="multipart/form-data"
-						use:enhance={({ formData, formElement }) => {
+						use:enhance={({ formData }) => {
 							// What was left as it is says nothing.
-							for (const input of formElement.querySelectorAll<HTMLInputElement>('input[name^=fix-]'))
-								if (input.value === input.defaultValue) formData.delete(input.name);
+							for (const [name, value] of asTheyWere) if (formData.get(name) === value) formData.delete(name);
 							return ({ update }) => update({ reset: false });
 						}}
 						class="panel"
@@ -241,6 +246,9 @@
 											<td class="w-72">
 												{#if preview.match[fault.field] === null}<span class="quiet"
 														>choose its column above</span
+													>
+												{:else if fault.value.length >= CELL_SHOWN}<span class="quiet"
+														>too long to correct here; correct it in the list</span
 													>
 												{:else}
 													<input

@@ -12,11 +12,12 @@ import {
 	front,
 	HANG,
 	low,
+	on,
 	OVERHEAD,
 	pack,
 	RACK,
-	seated,
 	SEAT,
+	seated,
 	side,
 	stand,
 	STEPS,
@@ -26,12 +27,11 @@ import {
 } from './row';
 
 /** Pushes, pulls and arms on the feet, and what is carried. */
-const hold = (x: number, y: number): Limb => ({ to: [x, y] });
 /** Leaning with straight body on hands that stay; the feet on their toes. */
 const lean = (slope: number, x: number, y: number) => ({
 	torso: slope,
 	head: slope + 4,
-	arm: hold(x, y),
+	arm: on(x, y),
 	leg: [slope - 180, slope - 180] as const,
 	foot: slope < 60 ? -62 : -20,
 	at: [0, slope < 60 ? 6.2 : 2.4] as const
@@ -67,8 +67,8 @@ export const ARMS: Row[] = [
 	side('Band chest press', up([-140, 6]), up([0, 2]), [band([-34, 76], 'hand1')]),
 	side(
 		'Chair dip',
-		{ torso: 90, arm: hold(-6, 26), leg: { to: [40, 0] }, foot: 60, at: [5, 27] },
-		{ torso: 88, arm: hold(-6, 26), leg: { to: [40, 0] }, foot: 60, at: [5, 17] },
+		{ torso: 90, arm: on(-6, 26), leg: { to: [40, 0] }, foot: 60, at: [5, 27] },
+		{ torso: 88, arm: on(-6, 26), leg: { to: [40, 0] }, foot: 60, at: [5, 17] },
 		[chair(-24)]
 	),
 
@@ -99,14 +99,14 @@ export const ARMS: Row[] = [
 	side('Band row', up([0, 2]), up([-140, 8]), [band([58, 76], 'hand1')]),
 	side(
 		'Towel row',
-		{ torso: 106, head: 100, arm: hold(20, 66), leg: [-74, -74], at: [-14, 46] },
-		{ torso: 96, head: 94, arm: hold(20, 66), leg: { to: [-0.8, 0] }, at: [-6, 47] },
+		{ torso: 106, head: 100, arm: on(20, 66), leg: [-74, -74], at: [-14, 46] },
+		{ torso: 96, head: 94, arm: on(20, 66), leg: { to: [-0.8, 0] }, at: [-6, 47] },
 		[wall(36), band([36, 66], 'hand1')]
 	),
 	side(
 		'One-arm row',
-		bent([-92, -90], 16, { over: 8, arm2: hold(34, 27) }),
-		bent([176, -94], 18, { over: 8, arm2: hold(34, 27) }),
+		bent([-92, -90], 16, { over: 8, arm2: on(34, 27) }),
+		bent([176, -94], 18, { over: 8, arm2: on(34, 27) }),
 		[chair(28, 'left'), db('hand1')]
 	),
 	ROW,
@@ -118,8 +118,8 @@ export const ARMS: Row[] = [
 	as(CURL, 'Backpack curl', [pack('hand1')]),
 	side(
 		'Triceps press back',
-		bent([188, -96], 30, { arm2: hold(28, 50) }),
-		bent([188, 192], 30, { arm2: hold(28, 50) }),
+		bent([188, -96], 30, { arm2: on(28, 50) }),
+		bent([188, 192], 30, { arm2: on(28, 50) }),
 		[chair(28), db('hand1')]
 	),
 	side('Overhead triceps press', up([82, 212]), up([82, 92]), [db('hand1')]),

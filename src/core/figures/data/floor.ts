@@ -13,6 +13,7 @@ import {
 	kneel,
 	line,
 	MAT,
+	on,
 	onSide,
 	pack,
 	prone,
@@ -24,7 +25,6 @@ import {
 } from './row';
 
 /** On the back, the front, the side, on hands and knees, and from the bar. */
-const on = (x: number, y = 0): Limb => ({ to: [x, y] });
 const BRIDGE = side('Glute bridge', back(), bridge(), [MAT]);
 /** In a push-up the hands stand under the lower chest: at the bottom the forearm is upright and the elbow points to the feet. */
 const HANDS = on(66);

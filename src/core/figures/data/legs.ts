@@ -11,10 +11,11 @@ import {
 	HANG,
 	HUG,
 	low,
+	on,
 	pack,
 	RACK,
-	seated,
 	SEAT,
+	seated,
 	side,
 	split,
 	splitLow,
@@ -30,7 +31,6 @@ import type { Limb } from '../pose';
 import type { Prop } from '../figure';
 
 /** Squats, lunges, steps, hinges and calves on the feet. Drawn for this library, one after the other. */
-const hold = (x: number, y: number): Limb => ({ to: [x, y] });
 const STEP: Prop = { kind: 'step', x: 8, width: 26, height: 16 };
 const LOW_STEP: Prop = { kind: 'step', x: 8, width: 26, height: 9 };
 const CROSSED: Limb = [-50, 98];
@@ -72,16 +72,31 @@ const SWING = side('Swing', stand(38, 34, [-128, -124], { head: 44 }), up([-2, 0
 /** On the toes, which stay where they are. */
 const toes = (arm: Limb, at = 0): ReturnType<typeof up> =>
 	stand(53, 90, arm, { leg: { to: [2.5, 5.4 + at] }, foot: -50, over: 8 });
-const CALF = side('Calf raise', up(hold(22, 66)), toes(hold(22, 71)), [wall(24)]);
+const CALF = side('Calf raise', up(on(22, 66)), toes(on(22, 71)), [wall(24)]);
 const SIDE_STEP = facing([-75, 210], {
 	at: [0, 40],
 	leg: { to: [-12, 0], bend: -1 },
 	leg2: { to: [12, 0], bend: 1 }
 });
 
+const SIDE_LUNGE = front(
+	'Side lunge',
+	facing([-75, 210], { leg: { to: [-6, 0], bend: -1 }, leg2: { to: [6, 0], bend: 1 } }),
+	{
+		torso: 96,
+		arm: [-75, 210],
+		arm2: [255, -30],
+		at: [-24, 28],
+		leg: { to: [-30, 0], bend: -1 },
+		leg2: { to: [14, 0], bend: 1 }
+	},
+	[],
+	{ moves: STEPS }
+);
+
 export const LEGS: Row[] = [
 	side('Sit to chair', up(AHEAD), stand(28, 60, AHEAD, { head: 72, over: -2 }), [chair(-36)]),
-	side('Half squat', up(hold(22, 50)), stand(38, 74, hold(22, 50)), [chair(22)]),
+	side('Half squat', up(on(22, 50)), stand(38, 74, on(22, 50)), [chair(22)]),
 	side('Squat', up([-60, -20]), low()),
 	side('Slow squat', up([-60, -20]), low()),
 	GOBLET,
@@ -148,34 +163,8 @@ export const LEGS: Row[] = [
 		[],
 		{ moves: STEPS }
 	),
-	front(
-		'Side lunge',
-		facing([-75, 210], { leg: { to: [-6, 0], bend: -1 }, leg2: { to: [6, 0], bend: 1 } }),
-		{
-			torso: 96,
-			arm: [-75, 210],
-			arm2: [255, -30],
-			at: [-24, 28],
-			leg: { to: [-30, 0], bend: -1 },
-			leg2: { to: [14, 0], bend: 1 }
-		},
-		[],
-		{ moves: STEPS }
-	),
-	front(
-		'Dumbbell side lunge',
-		facing([-75, 210]),
-		{
-			torso: 96,
-			arm: [-75, 210],
-			arm2: [255, -30],
-			at: [-24, 28],
-			leg: { to: [-30, 0], bend: -1 },
-			leg2: { to: [14, 0], bend: 1 }
-		},
-		[db('hand1')],
-		{ moves: STEPS }
-	),
+	SIDE_LUNGE,
+	as(SIDE_LUNGE, 'Dumbbell side lunge', [db('hand1')]),
 	front(
 		'Curtsy lunge',
 		facing([-75, 210]),
@@ -212,12 +201,12 @@ export const LEGS: Row[] = [
 	stepUp('Step hop', 9, [LOW_STEP], [-60, 0]),
 	side(
 		'Step-down',
-		{ hip: 56.8, over: -6, torso: 90, arm: hold(12, 70), leg: { to: [-8, 9] }, leg2: { to: [-6, 9] } },
+		{ hip: 56.8, over: -6, torso: 90, arm: on(12, 70), leg: { to: [-8, 9] }, leg2: { to: [-6, 9] } },
 		{
 			hip: 44,
 			over: -6,
 			torso: 80,
-			arm: hold(12, 66),
+			arm: on(12, 66),
 			leg: { to: [-8, 9] },
 			leg2: { to: [10, 1] },
 			foot2: 10
@@ -248,15 +237,15 @@ export const LEGS: Row[] = [
 	CALF,
 	side(
 		'Calf raise on a step',
-		up(hold(22, 72), { hip: 55, leg: { to: [1, 6] }, foot: 30, over: 6 }),
-		stand(62.5, 90, hold(22, 80), { leg: { to: [3, 14] }, foot: -40, over: 7 }),
+		up(on(22, 72), { hip: 55, leg: { to: [1, 6] }, foot: 30, over: 6 }),
+		stand(62.5, 90, on(22, 80), { leg: { to: [3, 14] }, foot: -40, over: 7 }),
 		[{ kind: 'step', x: 4, width: 16, height: 9 }, wall(24)],
 		{ moves: STEPS }
 	),
 	side(
 		'Single-leg calf raise',
-		up(hold(22, 66), { leg2: [-84, -170], foot2: 200 }),
-		stand(53, 90, hold(22, 71), {
+		up(on(22, 66), { leg2: [-84, -170], foot2: 200 }),
+		stand(53, 90, on(22, 71), {
 			leg: { to: [2.5, 5.4] },
 			foot: -50,
 			over: 8,
@@ -265,7 +254,7 @@ export const LEGS: Row[] = [
 		}),
 		[wall(24)]
 	),
-	side('Loaded calf raise', up(HANG, { arm2: hold(22, 66) }), { ...toes(HANG), arm2: hold(22, 71) }, [
+	side('Loaded calf raise', up(HANG, { arm2: on(22, 66) }), { ...toes(HANG), arm2: on(22, 71) }, [
 		wall(24),
 		db('hand1', true)
 	]),
@@ -317,8 +306,8 @@ export const LEGS: Row[] = [
 	),
 	side(
 		'Single-leg hinge',
-		up(hold(28, 66)),
-		bent(hold(28, 62), 14, { hip: 46, leg2: [190, 190], foot2: -80 }),
+		up(on(28, 66)),
+		bent(on(28, 62), 14, { hip: 46, leg2: [190, 190], foot2: -80 }),
 		[wall(30)],
 		{ moves: STEP2 }
 	),

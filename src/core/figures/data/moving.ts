@@ -8,6 +8,7 @@ import {
 	facing,
 	front,
 	low,
+	on,
 	side,
 	split,
 	stand,
@@ -19,7 +20,6 @@ import {
 } from './row';
 
 /** Steps, jumps and ways on foot; turns of the trunk; what loosens. */
-const on = (x: number, y = 0): Limb => ({ to: [x, y] });
 const SWING_A: Limb = [-65, 0];
 const SWING_B: Limb = [-125, -70];
 /** One knee up, on the other leg. */

@@ -54,6 +54,9 @@ export const bottle = (at: Joint): Prop => ({ kind: 'bottle', at });
 export const STEPS: readonly Joint[] = ['ankle1', 'toe1', 'ankle2', 'toe2'];
 export const STEP2: readonly Joint[] = ['ankle2', 'toe2'];
 
+/** A limb that reaches for a place. */
+export const on = (x: number, y = 0): Limb => ({ to: [x, y] });
+
 /** Arms. */
 export const DOWN: Limb = [-98, -82];
 export const HANG: Limb = [-90, -88];

@@ -1,8 +1,7 @@
 import type { Limb } from '../pose';
-import { band, bottle, chair, front, MAT, SEAT, seated, seatedFront, side, STOOL, type Row } from './row';
+import { band, bottle, chair, front, MAT, on, SEAT, seated, seatedFront, side, STOOL, type Row } from './row';
 
 /** On a chair, and sitting on the floor. */
-const hold = (x: number, y: number): Limb => ({ to: [x, y] });
 const FLOOR_SEATED = (arm: Limb, torso = 88) => ({
 	torso,
 	arm,
@@ -28,12 +27,12 @@ export const SEATED: Row[] = [
 		[SEAT]
 	),
 	side('Seated lean back', seated([-30, -10]), seated([-20, 0], { torso: 112, head: 104 }), [SEAT]),
-	side('Seated calf raise', seated(), seated([-84, -40], { leg: hold(24.5, 5.4), foot: -50 }), [SEAT]),
+	side('Seated calf raise', seated(), seated([-84, -40], { leg: on(24.5, 5.4), foot: -50 }), [SEAT]),
 	side('Seated toe raise', seated(), seated([-84, -40], { foot: 34 }), [SEAT]),
 	side(
 		'Seated heel dig',
-		seated([-84, -40], { leg: hold(28, 0), foot: 30 }),
-		seated([-84, -40], { torso: 93, leg: hold(28, 0), foot: 30 }),
+		seated([-84, -40], { leg: on(28, 0), foot: 30 }),
+		seated([-84, -40], { torso: 93, leg: on(28, 0), foot: 30 }),
 		[SEAT]
 	),
 	front(
@@ -63,20 +62,20 @@ export const SEATED: Row[] = [
 	),
 	side(
 		'Seated band row',
-		seated([-12, -8], { leg: hold(30, 0), foot: 20 }),
-		seated([-142, 4], { leg: hold(30, 0), foot: 20 }),
+		seated([-12, -8], { leg: on(30, 0), foot: 20 }),
+		seated([-142, 4], { leg: on(30, 0), foot: 20 }),
 		[SEAT, band('ankle1', 'hand1')]
 	),
 	side(
 		'Seated towel row',
-		seated([-24, -16], { leg: [4, -26], foot: 66, leg2: hold(23, 0), foot2: 0 }),
-		seated([-136, 4], { leg: [4, -22], foot: 70, leg2: hold(23, 0), foot2: 0 }),
+		seated([-24, -16], { leg: [4, -26], foot: 66, leg2: on(23, 0), foot2: 0 }),
+		seated([-136, 4], { leg: [4, -22], foot: 70, leg2: on(23, 0), foot2: 0 }),
 		[SEAT, band('ankle1', 'hand1')]
 	),
 	side(
 		'Towel curl',
-		seated([-80, -40], { leg: [10, -40], foot: 50, leg2: hold(23, 0), foot2: 0 }),
-		seated([-80, 40], { leg: [22, -40], foot: 50, leg2: hold(23, 0), foot2: 0 }),
+		seated([-80, -40], { leg: [10, -40], foot: 50, leg2: on(23, 0), foot2: 0 }),
+		seated([-80, 40], { leg: [22, -40], foot: 50, leg2: on(23, 0), foot2: 0 }),
 		[SEAT, band('ankle1', 'hand1')]
 	),
 	front('Seated bottle raise', seatedFront([-100, -94]), seatedFront([-176, -182]), [
@@ -101,14 +100,14 @@ export const SEATED: Row[] = [
 	),
 	side(
 		'Ankle circles',
-		seated([-84, -40], { leg: [6, -30], foot: 40, leg2: hold(23, 0), foot2: 0 }),
-		seated([-84, -40], { leg: [6, -30], foot: -22, leg2: hold(23, 0), foot2: 0 }),
+		seated([-84, -40], { leg: [6, -30], foot: 40, leg2: on(23, 0), foot2: 0 }),
+		seated([-84, -40], { leg: [6, -30], foot: -22, leg2: on(23, 0), foot2: 0 }),
 		[SEAT]
 	),
 	side(
 		'Seated cat and camel',
-		seated(hold(20, 27), { torso: 88, curve: -24, head: 30 }),
-		seated(hold(20, 27), { torso: 86, curve: 14, head: 118 }),
+		seated(on(20, 27), { torso: 88, curve: -24, head: 30 }),
+		seated(on(20, 27), { torso: 86, curve: 14, head: 118 }),
 		[SEAT]
 	),
 	side('Seated fold', seated(), seated([-92, -88], { torso: 22, curve: -26, head: -50 }), [SEAT]),
@@ -120,14 +119,14 @@ export const SEATED: Row[] = [
 	),
 	side(
 		'Seated hamstring stretch',
-		seated([-60, -30], { leg: hold(42, 0), foot: 70, leg2: hold(20, 0), foot2: 0 }),
-		seated([-60, -30], { torso: 58, head: 66, leg: hold(42, 0), foot: 70, leg2: hold(20, 0), foot2: 0 }),
+		seated([-60, -30], { leg: on(42, 0), foot: 70, leg2: on(20, 0), foot2: 0 }),
+		seated([-60, -30], { torso: 58, head: 66, leg: on(42, 0), foot: 70, leg2: on(20, 0), foot2: 0 }),
 		[chair(-10)]
 	),
 	side(
 		'Seated figure four',
-		seated([-60, -20], { leg: [10, -20], foot: 60, leg2: hold(23, 0), foot2: 0 }),
-		seated([-70, -30], { torso: 66, head: 74, leg: [10, -20], foot: 60, leg2: hold(23, 0), foot2: 0 }),
+		seated([-60, -20], { leg: [10, -20], foot: 60, leg2: on(23, 0), foot2: 0 }),
+		seated([-70, -30], { torso: 66, head: 74, leg: [10, -20], foot: 60, leg2: on(23, 0), foot2: 0 }),
 		[SEAT]
 	),
 	side('Seated chest stretch', seated(), seated([-146, -128], { torso: 96, head: 104 }), [SEAT]),
@@ -139,8 +138,8 @@ export const SEATED: Row[] = [
 	),
 	side(
 		'Seated calf stretch',
-		seated([-40, -10], { leg: [-6, -12], foot: 70, leg2: hold(20, 0), foot2: 0 }),
-		seated([-50, 4], { leg: [-6, -12], foot: 100, leg2: hold(20, 0), foot2: 0 }),
+		seated([-40, -10], { leg: [-6, -12], foot: 70, leg2: on(20, 0), foot2: 0 }),
+		seated([-50, 4], { leg: [-6, -12], foot: 100, leg2: on(20, 0), foot2: 0 }),
 		[SEAT, band('toe1', 'hand1')]
 	),
 	front('Neck side stretch', seatedFront(AT_THE_SIDES), seatedFront(AT_THE_SIDES, { head: 128 }), [STOOL]),
@@ -153,8 +152,8 @@ export const SEATED: Row[] = [
 	),
 	side(
 		'Inner thigh stretch',
-		{ torso: 96, arm: hold(16, 8), leg: hold(36, 2), foot: 30, at: [0, 4] },
-		{ torso: 74, head: 76, arm: hold(16, 8), leg: hold(36, 2), foot: 30, at: [0, 4] },
+		{ torso: 96, arm: on(16, 8), leg: on(36, 2), foot: 30, at: [0, 4] },
+		{ torso: 74, head: 76, arm: on(16, 8), leg: on(36, 2), foot: 30, at: [0, 4] },
 		[MAT]
 	),
 	side(

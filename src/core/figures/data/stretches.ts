@@ -10,6 +10,7 @@ import {
 	front,
 	kneel,
 	MAT,
+	on,
 	onSide,
 	prone,
 	side,
@@ -23,7 +24,6 @@ import {
 } from './row';
 
 /** Stretches: how one gets into them, and held. */
-const on = (x: number, y = 0): Limb => ({ to: [x, y] });
 /** A mat seen from above. */
 const FROM_ABOVE = { kind: 'step', x: -26, width: 52, height: 100 } as const;
 /** One foot ahead, the heel behind down. */

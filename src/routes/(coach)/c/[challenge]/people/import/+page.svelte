@@ -51,6 +51,14 @@
 	} as const;
 </script>
 
+{#snippet asRead()}
+	<input type="hidden" name="list" value={list} />
+	{#each ROSTER_FIELDS as field (field)}<input
+			type="hidden"
+			name="column-{field}"
+			value={preview?.match[field] ?? ''}
+		/>{/each}
+{/snippet}
 <svelte:head><title>Enrol from a list · {data.challenge.name}</title></svelte:head>
 <p class="mb-1 text-sm"><a class="link-quiet" href={people}>People</a></p>
 <h1 class="mb-3">Enrol from a list</h1>
@@ -169,12 +177,7 @@
 					use:enhance={enrolling.watch(({ update }) => update({ reset: false }))}
 					class="flex flex-wrap items-center gap-3"
 				>
-					<input type="hidden" name="list" value={list} />
-					{#each ROSTER_FIELDS as field (field)}<input
-							type="hidden"
-							name="column-{field}"
-							value={preview.match[field] ?? ''}
-						/>{/each}
+					{@render asRead()}
 					<input type="hidden" name="goodOnly" value={preview.bad > 0 ? 'yes' : 'no'} />
 					{#if preview.known.length > 0}
 						<fieldset class="panel flex w-full max-w-3xl flex-col gap-2 p-3 text-sm">
@@ -226,12 +229,7 @@
 						}}
 						class="panel"
 					>
-						<input type="hidden" name="list" value={list} />
-						{#each ROSTER_FIELDS as field (field)}<input
-								type="hidden"
-								name="column-{field}"
-								value={preview.match[field] ?? ''}
-							/>{/each}
+						{@render asRead()}
 						<table class="sheet text-sm">
 							<thead><tr><th class="pl-3">Line</th><th>Problem</th><th>Correct it here</th></tr></thead>
 							<tbody>

@@ -271,7 +271,7 @@ test('checks come with remedies that mend; a session is fitted to its minutes', 
 	await expect(checks.getByText('Minute 1 leaves')).toHaveCount(0);
 	for (const missing of ['No warm-up', 'No cool-down']) {
 		const found = checks.locator('li').filter({ hasText: missing });
-		await found.getByRole('button', { name: 'Put one in that fits the work' }).click();
+		await found.getByRole('button', { name: 'Add one that fits the work' }).click();
 		await expect(found).toHaveCount(0);
 	}
 	await expect(blocks(page).first()).toHaveText('Warm-up');

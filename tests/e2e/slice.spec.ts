@@ -79,8 +79,15 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 			);
 		await page.getByRole('button', { name: 'Preview', exact: true }).click();
 		await expect(page.getByText('Read with semicolons')).toBeVisible();
-		await expect(page.getByRole('row', { name: /^3/ })).toContainText('not an email address');
-		await expect(page.getByRole('row', { name: /^3/ })).toContainText('“Mars/Base” isn’t a time zone');
+		const wrong = (field: string) => page.getByRole('row', { name: new RegExp(`^3 ${field}`) });
+		await expect(wrong('Email address')).toContainText('not an email address');
+		await expect(wrong('Time zone')).toContainText('“Mars/Base” isn’t a time zone');
+		// One of two is corrected in the preview: the list says so, the other stays as it is.
+		await page.getByLabel('Time zone in line 3').fill('Oslo');
+		await page.getByRole('button', { name: 'Apply corrections' }).click();
+		await expect(wrong('Time zone')).toHaveCount(0);
+		await expect(wrong('Email address')).toBeVisible();
+		await expect(page.getByLabel('Paste the list')).toHaveValue(/Odd One;odd;Oslo;superb/);
 		await page.getByRole('button', { name: 'Enrol 1 of 2' }).click();
 		await expect(page.getByText('1 person enrolled.')).toBeVisible();
 		link = await page.getByLabel('Copy', { exact: true }).first().inputValue();
@@ -218,7 +225,7 @@ test('the demo clock moves on, and the invented people with it', async ({ page, 
 	await asCoach(page, demo);
 	await openPlace(page, 'Roll');
 	const before = await page
-		.getByText(/of \d+ in today/)
+		.getByText(/of \d+ checked in for day/)
 		.locator('..')
 		.innerText();
 	await page.getByText(/demo clock/).click();
@@ -231,7 +238,9 @@ test('the demo clock moves on, and the invented people with it', async ({ page, 
 	await page.getByText(/demo clock/).click();
 	await page.getByRole('button', { name: 'Back to the real time' }).click();
 	await expect(page.getByText('Wed 13 May 07:40 · demo clock')).toBeVisible();
-	await expect(page.getByText(/of \d+ in today/).locator('..')).toHaveText(before.replace(/\s+/g, ' '));
+	await expect(page.getByText(/of \d+ checked in for day/).locator('..')).toHaveText(
+		before.replace(/\s+/g, ' ')
+	);
 });
 
 test('without a connection the check-in is kept, and sent again it counts once', async ({

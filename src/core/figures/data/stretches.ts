@@ -1,4 +1,3 @@
-import type { Limb } from '../pose';
 import {
 	ALONG,
 	back,

@@ -234,9 +234,9 @@
 							<thead><tr><th class="pl-3">Line</th><th>Problem</th><th>Correct it here</th></tr></thead>
 							<tbody>
 								{#each bad as line (line.line)}
-									{#each line.faults as fault, i (fault.field)}
+									{#each line.faults as fault (fault.field)}
 										<tr>
-											<td class="pl-3 align-top font-bold">{i === 0 ? line.line : ''}</td>
+											<td class="pl-3 align-top font-bold">{line.line}</td>
 											<td class="align-top"
 												><span class="quiet">{FIELD_TEXT[fault.field]}:</span>
 												{fault.message}</td

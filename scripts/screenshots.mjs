@@ -2,7 +2,7 @@
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensureInstalled, ROOT } from './setup.mjs';
+import { ensureBuilt, ensureInstalled, fail, ROOT, run } from './setup.mjs';
 
 ensureInstalled();
 ensureChromium();
@@ -108,7 +108,7 @@ await desk.go(`${challenge}/build`);
 const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');
 await desk.go(session ?? '');
 await desk.page.getByLabel('Type a block').fill('goblet sqaut 3x8-12 @ 12, RPE 7-8');
-await desk.page.setViewportSize({ width: 1440, height: 1460 });
+await desk.page.setViewportSize({ width: 1440, height: 1500 });
 await desk.page.evaluate('window.scrollTo(0, 0)');
 await desk.shoot('build');
 await desk.page.setViewportSize({ width: 1280, height: 800 });
@@ -124,8 +124,12 @@ await desk.go('/challenges/new');
 await desk.page.fill('#name', 'Path weeks');
 await desk.page.fill('#goal', 'Carry 10 kg for an hour on a marked path');
 await desk.shoot('challenge');
-await desk.go('/upkeep');
-await desk.shoot('upkeep');
+const sheet = join(ROOT, 'build-cli', 'figures.html');
+if (!run('node', [join('build-cli', 'figures.js'), sheet])) fail('The sheet of figures was not written.');
+await desk.page.setViewportSize({ width: 1588, height: 900 });
+await desk.page.goto(`file://${sheet}`);
+await desk.page.locator('section.all').screenshot({ path: join(directory, 'figures.png') });
+await desk.page.setViewportSize({ width: 1280, height: 800 });
 
 const phone = await window(
 	{ width: 390, height: 844 },
@@ -135,12 +139,19 @@ await phone.go(`/join/${links['Noor Bastani']}`);
 await phone.page.getByRole('button', { name: /^Yes, I’m / }).click();
 await phone.page.waitForURL('**/me');
 const today = await phone.picture();
+await phone.go('/me/day/24');
+await phone.page.locator('summary').nth(3).click();
+await phone.page
+	.locator('summary')
+	.nth(2)
+	.evaluate((part) => part.scrollIntoView());
+const exercise = await phone.picture();
 await phone.go('/me/calendar');
 const calendar = await phone.picture();
 await phone.go('/me/day/24/check-in');
 await phone.page.getByText('Partly', { exact: true }).click();
 await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'changed' }).click();
-await sideBySide('me', [today, await phone.picture(), calendar]);
+await sideBySide('me', [today, exercise, await phone.picture(), calendar]);
 
 // The coach's own phone is a second device of the account.
 await phone.go('/sign-in');

@@ -22,6 +22,12 @@ const sections = Array.from(
 			.join('')}</section>`
 );
 
+/** All of them at once, at their end. */
+const overview = names
+	.flatMap((name) => figureOf(name, STANDARD) ?? [])
+	.map((figure) => figureSvg(figure))
+	.join('');
+
 const [target] = process.argv.slice(2);
 if (!target) throw new Error('name the file that the page is written to');
 writeFileSync(
@@ -33,5 +39,7 @@ writeFileSync(
 	figure div { display: flex; height: 128px; gap: 2px; align-items: end }
 	svg { flex: 1; min-width: 0; height: 100% }
 	figcaption { text-align: center; white-space: nowrap; overflow: hidden }
-	</style>${sections.join('')}`
+	.all { grid-template-columns: repeat(24, minmax(0, 1fr)); gap: 8px; padding: 16px; align-items: end }
+	.all svg { width: 100%; height: 56px }
+	</style><section class="all">${overview}</section>${sections.join('')}`
 );

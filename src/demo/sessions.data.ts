@@ -141,7 +141,7 @@ export const OWN_EXERCISES = [
 /** Week 3 onward: a fourth carry, a longer EMOM. */
 export const RIDGE_LOAD_SECOND = [
 	SESSIONS['Ridge load'][0],
-	'superset 3 rounds, rest 30 inside, 90 after: 12 goblet squat 3-1-1 @ 12 kg + 10 per side one-arm row @ 12 kg',
+	'superset 3 rounds, rest 30 inside, 90 after: 12 goblet squat 3-1-1 @ 12 kg if the knee hurts: sit to chair + 10 per side one-arm row @ 12 kg or band row',
 	'emom 8 min: 12 swing to shoulder @ 10 kg / 6 per side step-up @ 8 kg',
 	'4 x 40 m suitcase carry @ 16 kg, rest 60',
 	SESSIONS['Ridge load'][4]

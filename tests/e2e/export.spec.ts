@@ -64,7 +64,10 @@ test('the plan is saved for paper, as two pages and as sessions; without the day
 		};
 	};
 	expect(await saved('Plan as PDF')).toEqual({ name: 'Hut Season, six weeks, plan.pdf', pages: 2 });
-	await page.getByLabel('For').selectOption({ label: 'Noor Bastani' });
+	await page.getByLabel('For').fill('Noor Bas');
+	await expect(page.getByText('Nobody called “Noor Bas” is enrolled')).toBeVisible();
+	await page.getByLabel('For').fill('Noor Bastani');
+	await expect(page.getByText('Nobody called')).toHaveCount(0);
 	const out = await saved('Sessions as PDF');
 	expect(out.name).toBe('Hut Season, six weeks, Noor Bastani, on paper.pdf');
 	await page.getByLabel('include upcoming days').check();

@@ -11,7 +11,9 @@
 	const answer = $derived(
 		form as { message?: string; text?: string; address?: string; ended?: boolean; announced?: boolean } | null
 	);
-	let person = $state('');
+	let who = $state('');
+	const person = $derived(data.people.find(({ name }) => name === who)?.id ?? '');
+	const unknown = $derived(who.trim() !== '' && person === '');
 	let withAhead = $state(false);
 	const ahead = $derived(data.rail.filter(({ day }) => day > data.groupDay));
 	const packet = $derived.by(() => {
@@ -39,16 +41,25 @@
 		<div class="flex flex-wrap items-end gap-3 text-sm">
 			<label
 				>For
-				<select class="select select-sm flex w-56" bind:value={person}>
-					<option value="">anyone, on the group’s dates</option>
-					{#each data.people as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-				</select></label
+				<input
+					class="input input-sm flex w-56"
+					list="people"
+					placeholder="anyone, on the group’s dates"
+					autocomplete="off"
+					bind:value={who}
+				/>
+				<datalist id="people"
+					>{#each data.people as one (one.id)}<option value={one.name}></option>{/each}</datalist
+				></label
 			>
 			<label class="flex items-center gap-1.5 pb-1.5"
 				><input type="checkbox" class="checkbox checkbox-xs" bind:checked={withAhead} /> include upcoming days</label
 			>
 			<SlowFile href={packet} label="Sessions as PDF" meanwhile="Setting the sessions" />
 		</div>
+		{#if unknown}<p class="field-fault mt-2">
+				Nobody called “{who.trim()}” is enrolled; the sessions are anyone’s.
+			</p>{/if}
 		{#if withAhead}<p class="attention mt-2 text-sm">
 				Whoever gets this paper sees what is to come, before its morning.
 			</p>{/if}

@@ -121,7 +121,7 @@ async function building() {
 		await page.waitForLoadState('networkidle');
 		await page.getByRole('button', { name: 'As text' }).click();
 		await page.getByLabel('The session as text').fill(SIXTY);
-		await page.getByRole('button', { name: 'Take this text' }).click();
+		await page.getByRole('button', { name: 'Use this text' }).click();
 		await page.getByRole('button', { name: 'Edit', exact: true }).nth(1).click();
 		const field = page.getByLabel('rounds', { exact: true });
 		/** @type {number[]} */

@@ -57,6 +57,12 @@ describe('count beyond reason', () => {
 	it('not of walks and of steps', () => {
 		expect(found('steady 40 min, talk test: brisk walk', RULE)).toEqual([]);
 		expect(found('1 x 600 s march on the spot', RULE)).toEqual([]);
+		expect(found('1 x 150 march on the spot', RULE)).toEqual([]);
+		expect(found('steady 40 min, talk test: plank', RULE)).toEqual([]);
+	});
+
+	it('nor of repetitions that are timed', () => {
+		expect(found('1 x 400 s squat', RULE)).toEqual([]);
 	});
 });
 
@@ -79,6 +85,22 @@ describe('rest too short for the load', () => {
 		expect(found('5 x 7 front squat @ 48 kg, rest 30', RULE)).toEqual([]);
 		expect(found('5 x 4-7 front squat @ 48 kg, rest 30', RULE)).toEqual([]);
 		expect(found('5 x 6 front squat @ 47 kg, rest 30', RULE)).toEqual([]);
+	});
+
+	it('asks without a remedy where the format has no rest of its own', () => {
+		// Five squats of 4 s in each minute leave 40 s.
+		expect(found('emom 5 min: 5 front squat @ 60 kg', RULE)).toMatchObject([
+			{ title: '40 s of rest between heavy sets of front squat', label: null }
+		]);
+	});
+
+	it('not between different exercises', () => {
+		expect(
+			found(
+				'superset 3 rounds, rest 10 inside, 90 after: 5 front squat @ 60 kg + 5 bent-over row @ 40 kg',
+				RULE
+			)
+		).toEqual([]);
 	});
 
 	it('and whatever is done at an effort of nine and more', () => {
@@ -116,5 +138,6 @@ describe('heart rate', () => {
 			found('steady 30 min, 110-130 bpm: brisk walk', RULE, forThem('pregnant, first trimester'))
 		).toMatchObject([{ title: '110 to 130 bpm for pregnant, first trimester' }]);
 		expect(found('steady 30 min: brisk walk', RULE, forThem('pregnant, first trimester'))).toEqual([]);
+		expect(found('3 x 10 squat', RULE, forThem('pregnant, first trimester'))).toEqual([]);
 	});
 });

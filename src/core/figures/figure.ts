@@ -194,8 +194,18 @@ export function skeletonAt({ start, middle, end, view, anchor }: Figure, t: numb
 		: at(poseBetween(middle, end, 2 * t - 1, view, anchor));
 }
 
+/** Figures are not changed once they are made, and are shown at their ends again and again. */
+const drawn = new WeakMap<Figure, Partial<Record<0 | 1, Drawing>>>();
+
 /** A figure at a moment between its start (0) and its end (1), from the back to the front. */
 export function drawFigure(figure: Figure, t: number): Drawing {
+	if (t > 0 && t < 1) return drawnAt(figure, t);
+	const ends = drawn.get(figure) ?? {};
+	drawn.set(figure, ends);
+	return (ends[t <= 0 ? 0 : 1] ??= drawnAt(figure, t));
+}
+
+function drawnAt(figure: Figure, t: number): Drawing {
 	const s = skeletonAt(figure, t);
 	const front = figure.view === 'front';
 	const far = front ? 'near' : 'far';
@@ -233,8 +243,16 @@ export function drawFigure(figure: Figure, t: number): Drawing {
 	};
 }
 
+const frames = new WeakMap<Figure, Drawing['bounds']>();
+
 /** The same frame for start and end, so that nothing jumps. */
 function boundsOf(figure: Figure): Drawing['bounds'] {
+	const known = frames.get(figure) ?? frameOf(figure);
+	frames.set(figure, known);
+	return known;
+}
+
+function frameOf(figure: Figure): Drawing['bounds'] {
 	const points = (figure.middle ? [0, 0.5, 1] : [0, 1]).flatMap((t) => {
 		const s = skeletonAt(figure, t);
 		return [...Object.values(s), ...figure.props.flatMap((prop) => propShapes(prop, s)).flatMap(cornersOf)];

@@ -54,17 +54,21 @@ const PRIVATE = [
 /** What a value looks like that nobody meant to show. */
 const SLIP = String.raw`\b(?:undefined|NaN|null|Infinity|Invalid Date)\b|\[object `;
 
-/** Runs in every page: says by the console what is written on a canvas by mistake. */
+/** Runs in every page: what is written on a canvas by mistake becomes an error of the page. */
 const listenToCanvases = (slip: string) => {
 	const wrong = new RegExp(slip);
-	for (const key of ['fillText', 'strokeText'] as const) {
-		// eslint-disable-next-line @typescript-eslint/unbound-method -- it is called with its own context below
-		const draw = CanvasRenderingContext2D.prototype[key];
-		CanvasRenderingContext2D.prototype[key] = function (text, ...rest) {
-			// eslint-disable-next-line no-console -- the console is how a page complains to the test
-			if (wrong.test(String(text))) console.error(`on a canvas: ${String(text)}`);
-			return draw.call(this, text, ...rest);
-		};
+	for (const key of ['fillText', 'strokeText']) {
+		const draw = Reflect.get(CanvasRenderingContext2D.prototype, key) as (text: string) => void;
+		const listened = new Proxy(draw, {
+			apply(target, context, args: [string]) {
+				if (wrong.test(String(args[0])))
+					queueMicrotask(() => {
+						throw new Error(`on a canvas: ${String(args[0])}`);
+					});
+				Reflect.apply(target, context, args);
+			}
+		});
+		Reflect.set(CanvasRenderingContext2D.prototype, key, listened);
 	}
 };
 

@@ -20,6 +20,16 @@ describe('is no jump', () => {
 		);
 	});
 
+	it('nobody’s where the group is trained and nobody else is enrolled', () => {
+		const late = 'circuit 10 rounds 50/10: squat + step touch\n3 x 8 jump squat';
+		expect(rules(late)).toContain('jumps when tired');
+		const trained = { ...DEFAULT_AUDIENCE, level: 'trained' } as const;
+		expect(rules(late, { audience: trained })).not.toContain('jumps when tired');
+		const group = { people: 9, beginners: 1, limits: [] };
+		expect(rules(late, { audience: trained, group })).toContain('jumps when tired');
+		expect(rules(late, { group: { ...group, beginners: 0 } })).not.toContain('jumps when tired');
+	});
+
 	it('but a jump is one, after ten minutes of work and for beginners at any time', () => {
 		const late = 'circuit 10 rounds 50/10: squat + step touch\n3 x 8 jump squat';
 		expect(rules(late, BEGINNERS)).toContain('jumps when tired');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { drawFigure, type Figure, type Prop } from './figure';
 import type { Pose } from './pose';
-import { figureSvg } from './svg';
+import { figureMarkup, figureSvg } from './svg';
 
 const UPRIGHT: Pose = { torso: 90, arm: [-90, -90], leg: [-90, -90] };
 const figure = (props: Prop[], more: Partial<Figure> = {}): Figure => ({
@@ -171,5 +171,35 @@ describe('figureSvg', () => {
 		const lift = figure([], { end: { ...UPRIGHT, arm: [0, 0] } });
 		expect(figureSvg(lift)).toBe(figureSvg(lift, 1));
 		expect(figureSvg(lift)).not.toBe(figureSvg(lift, 0));
+	});
+});
+
+describe('figureMarkup', () => {
+	const lift = figure(
+		[
+			{ kind: 'step', x: -5, width: 20, height: 12 },
+			{ kind: 'dumbbell', at: 'hand1' }
+		],
+		{
+			end: { ...UPRIGHT, arm: [0, 0] }
+		}
+	);
+
+	it('has the tones as classes, and what is drawn on paper in the same places', () => {
+		const { viewBox, shapes } = figureMarkup(lift, 1);
+		expect(figureSvg(lift, 1)).toContain(`viewBox="${viewBox}"`);
+		expect(shapes).toContain('<rect x="-5.0" y="-12.0" width="20.0" height="12.0" class="prop"/>');
+		expect(shapes).toContain('r="4.6" class="prop"/>');
+		expect(shapes).toMatch(/<polyline points="[^"]+" class="far" stroke-width="4"\/>/);
+		const places = (text: string) => text.match(/(?:points|cx|cy|x|y)="[^"]*"/g);
+		expect(places(shapes)).toEqual(places(figureSvg(lift, 1)));
+	});
+
+	it('is made once for each end, and anew on the way', () => {
+		expect(figureMarkup(lift, 1)).toBe(figureMarkup(lift, 2));
+		expect(figureMarkup(lift, 0)).toBe(figureMarkup(lift, -1));
+		expect(figureMarkup(lift, 0)).not.toEqual(figureMarkup(lift, 1));
+		expect(figureMarkup(lift, 0.5)).not.toBe(figureMarkup(lift, 0.5));
+		expect(figureMarkup(lift, 0.5)).toEqual(figureMarkup(lift, 0.5));
 	});
 });

@@ -194,18 +194,8 @@ export function skeletonAt({ start, middle, end, view, anchor }: Figure, t: numb
 		: at(poseBetween(middle, end, 2 * t - 1, view, anchor));
 }
 
-/** Figures are not changed once they are made, and are shown at their ends again and again. */
-const drawn = new WeakMap<Figure, Partial<Record<0 | 1, Drawing>>>();
-
 /** A figure at a moment between its start (0) and its end (1), from the back to the front. */
 export function drawFigure(figure: Figure, t: number): Drawing {
-	if (t > 0 && t < 1) return drawnAt(figure, t);
-	const ends = drawn.get(figure) ?? {};
-	drawn.set(figure, ends);
-	return (ends[t <= 0 ? 0 : 1] ??= drawnAt(figure, t));
-}
-
-function drawnAt(figure: Figure, t: number): Drawing {
 	const s = skeletonAt(figure, t);
 	const front = figure.view === 'front';
 	const far = front ? 'near' : 'far';

@@ -7,8 +7,8 @@ import { SEATED } from './data/seated';
 import { STRETCHES } from './data/stretches';
 import type { Figure } from './figure';
 
-export { drawFigure, type Figure, type Prop } from './figure';
-export { figureSvg } from './svg';
+export type { Figure, Prop } from './figure';
+export { figureMarkup, figureSvg } from './svg';
 
 const FIGURES: ReadonlyMap<string, Figure> = new Map([LEGS, ARMS, FLOOR, SEATED, MOVING, STRETCHES].flat());
 

@@ -8,4 +8,4 @@ export {
 	type ScaleLevel
 } from './scaling';
 export { canDo, substitute, type Fitting } from './substitute';
-export { substitutePart } from './substitute-part';
+export { substituteAt, substitutePart } from './substitute-part';

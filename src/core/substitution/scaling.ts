@@ -1,9 +1,9 @@
 import { kitOfItems, type Kit, type Limitation } from '../kit';
 import type { Exercise } from '../exercise';
 import type { Practice } from '../practice';
-import { concerns, putBlock, putPart, type Part, type Session } from '../session';
+import { concerns, type Part, type Session } from '../session';
 import { canDo, substitute, type Fitting } from './substitute';
-import { substitutePart } from './substitute-part';
+import { substituteAt } from './substitute-part';
 
 export const SCALE_LEVELS = ['easier', 'base', 'harder'] as const;
 export type ScaleLevel = (typeof SCALE_LEVELS)[number];
@@ -90,9 +90,7 @@ export function scaleSession(
 			}
 			if (to === exercise) return;
 			scaled.changes.push({ block: b, part: p, from: exercise.name, to: to.name, why: why.join('; ') });
-			const now = scaled.session.blocks[b];
-			if (now)
-				scaled.session = putBlock(scaled.session, b, putPart(now, p, substitutePart(part, to, practice)));
+			scaled.session = substituteAt(scaled.session, b, p, to, practice);
 		})
 	);
 	return scaled;

@@ -1,6 +1,6 @@
 import type { Exercise } from '../exercise';
 import type { Practice } from '../practice';
-import { targetOf, workOnOneSide, type Part, type Target } from '../session';
+import { putBlock, putPart, targetOf, workOnOneSide, type Part, type Session, type Target } from '../session';
 
 /** Repetitions and seconds that are easy to say, and metres. */
 const STEPS = { reps: 1, seconds: 5, metres: 10 } as const;
@@ -31,4 +31,19 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 		...(loaded && part.weights && { weights: part.weights }),
 		...(loaded && part.resistance && { resistance: part.resistance })
 	};
+}
+
+/** A session with another exercise in place of one of its parts; the same session where there is no such part. */
+export function substituteAt(
+	session: Session,
+	block: number,
+	part: number,
+	to: Exercise,
+	practice: Practice
+): Session {
+	const at = session.blocks[block];
+	const before = at?.parts[part];
+	return at && before
+		? putBlock(session, block, putPart(at, part, substitutePart(before, to, practice)))
+		: session;
 }

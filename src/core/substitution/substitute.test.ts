@@ -7,7 +7,7 @@ import { kitOfItems, LIMITATIONS, readKit, type Limitation } from '../kit';
 import { parseSessionText, type Part } from '../session';
 import { scaleSession } from './scaling';
 import { canDo, likeness, obstacles, substitute } from './substitute';
-import { substitutePart } from './substitute-part';
+import { substituteAt, substitutePart } from './substitute-part';
 
 const find = (name: string) => STANDARD.find(name)!;
 const instead = (name: string, kit: string | null, limits: Limitation[] = []) =>
@@ -314,4 +314,14 @@ describe('a session for others', () => {
 			stuck: []
 		});
 	});
+});
+
+it('puts an exercise in place of one part, and leaves the rest as it is', () => {
+	const { session } = parseSessionText('3 x 10 squat\n3 x 10 squat', PRACTICE);
+	const to = STANDARD.find('Sit to chair')!;
+	const next = substituteAt(session, 1, 0, to, PRACTICE);
+	expect(next.blocks.map(({ parts }) => parts[0]?.exercise)).toEqual(['Squat', 'Sit to chair']);
+	expect(next.blocks[0]).toBe(session.blocks[0]);
+	expect(substituteAt(session, 2, 0, to, PRACTICE)).toBe(session);
+	expect(substituteAt(session, 0, 1, to, PRACTICE)).toBe(session);
 });

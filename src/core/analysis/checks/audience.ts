@@ -1,8 +1,8 @@
 import type { Exercise } from '../../exercise';
 import { againstFor, againstText, type Against, type Audience } from '../../people';
 import { COMMON } from '../../findings';
-import { putBlock, putPart, type Session } from '../../session';
-import { substitute, substitutePart } from '../../substitution';
+import type { Session } from '../../session';
+import { substitute, substituteAt } from '../../substitution';
 import { counted, listed } from '../../text/words';
 import type { Check, SessionFinding, Subject } from '../finding';
 
@@ -35,20 +35,17 @@ function wrongOf({ session, practice, fitting }: Subject, audience: Audience): W
 }
 
 /** A session with exercises changed for others wherever they stand. */
-const replaced = ({ session, practice }: Subject, wrong: readonly Wrong[]): Session =>
-	session.blocks.reduce(
-		(sum, block, b) =>
-			putBlock(
-				sum,
-				b,
-				block.parts.reduce((now, part, p) => {
-					const exercise = practice.library.find(part.exercise);
-					const to = wrong.find((one) => one.exercise === exercise)?.to;
-					return to ? putPart(now, p, substitutePart(part, to, practice)) : now;
-				}, block)
-			),
-		session
+function replaced({ session, practice }: Subject, wrong: readonly Wrong[]): Session {
+	let next = session;
+	session.blocks.forEach(({ parts }, b) =>
+		parts.forEach(({ exercise: name }, p) => {
+			const exercise = practice.library.find(name);
+			const to = wrong.find((one) => one.exercise === exercise)?.to;
+			if (to) next = substituteAt(next, b, p, to, practice);
+		})
 	);
+	return next;
+}
 
 const notForThem: Check = (subject) => {
 	const { audience } = subject;

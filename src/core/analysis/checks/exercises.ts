@@ -5,7 +5,7 @@ import { limitsWhen, putBlock, putPart } from '../../session';
 import { listed } from '../../text/words';
 import { COMMON } from '../../findings';
 import { type Check, type SessionFinding } from '../finding';
-import { substitute, substitutePart } from '../../substitution';
+import { substitute, substituteAt } from '../../substitution';
 
 /** Guesses are dear and asked for at every keystroke: each name once a library. */
 const guesses = new WeakMap<Library, Map<string, string | null>>();
@@ -34,7 +34,7 @@ const unknown: Check = ({ session, practice }) => {
 					source: 'your library',
 					remedy: guess && {
 						label: `Use ${guess.name}`,
-						apply: () => putBlock(session, b, putPart(block, p, substitutePart(part, guess, practice)))
+						apply: () => substituteAt(session, b, p, guess, practice)
 					}
 				}
 			];

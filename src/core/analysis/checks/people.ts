@@ -5,7 +5,6 @@ import {
 	moveBlock,
 	movePart,
 	putBlock,
-	putPart,
 	type Block,
 	type Part,
 	type Session
@@ -14,7 +13,7 @@ import { goesOverhead, isJump, limitsOf, onFloor } from '../../kit';
 import type { Level } from '../../people';
 import { floorChanges } from '../balance';
 import { COMMON } from '../../findings';
-import { substitute, substitutePart } from '../../substitution';
+import { substitute, substituteAt } from '../../substitution';
 import type { Check, SessionFinding, Subject } from '../finding';
 import { workOf, type Go } from '../work';
 
@@ -33,25 +32,20 @@ function landing(
 ): SessionFinding {
 	const { session, practice } = subject;
 	const to = softer(go.exercise, subject);
-	const block = session.blocks[go.block];
 	return {
 		...said,
 		severity: 'safety',
 		place: { block: go.block, part: go.partIndex },
-		remedy:
-			to && block
-				? {
-						label: `Use ${to.name.toLowerCase()}`,
-						apply: () =>
-							putBlock(session, go.block, putPart(block, go.partIndex, substitutePart(go.part, to, practice)))
-					}
-				: null
+		remedy: to && {
+			label: `Use ${to.name.toLowerCase()}`,
+			apply: () => substituteAt(session, go.block, go.partIndex, to, practice)
+		}
 	};
 }
 
 /** Whether anybody is a beginner, as far as it is known. */
 const hasBeginners = ({ group, audience }: Subject): boolean =>
-	audience?.level === 'beginner' || group === null || group.beginners > 0;
+	audience?.level === 'beginner' || (group ? group.beginners > 0 : audience === null);
 
 const jumpsWhenTired: Check = (subject) => {
 	const { goes, group } = subject;

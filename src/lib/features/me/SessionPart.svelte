@@ -1,5 +1,4 @@
 <script lang="ts">
-	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import type { OutlinePart } from '$core/analysis';
 	import { figureNamed } from '$core/figures';
 	import Figure from '$lib/ui/Figure.svelte';
@@ -12,7 +11,7 @@
 
 <li class="border-base-300 border-b last:border-b-0">
 	<details class="group" bind:open>
-		<summary class="grid cursor-pointer grid-cols-[4.5rem_1fr_auto] items-center gap-x-3 py-2">
+		<summary class="opens grid cursor-pointer grid-cols-[4.5rem_1fr_auto_1rem] items-center gap-x-3 py-2">
 			<span class="relative flex h-16 items-end justify-center">
 				<span class="quiet clock absolute top-0 left-0 text-[13px]">{part.mark}</span>
 				{#if figure}<Figure {figure} class="h-14 w-full" />{/if}
@@ -29,8 +28,6 @@
 							>{part.tempo}</span
 						>{/if}
 				</span>
-				<ChevronDown size={18} class="quiet transition-transform group-open:rotate-180" aria-hidden="true" />
-				<span class="sr-only">How it is done</span>
 			</span>
 		</summary>
 		<div class="pb-3">
@@ -50,9 +47,9 @@
 					</figure>
 				</div>
 			{/if}
-			{#if part.cues.length > 0}
+			{#if part.cues.length > 1}
 				<ul class="mt-2 list-disc pl-5 text-[15px]">
-					{#each part.cues as cue (cue)}<li>{cue}</li>{/each}
+					{#each part.cues.slice(1) as cue (cue)}<li>{cue}</li>{/each}
 				</ul>
 			{/if}
 			{#if part.instead.length > 0}
@@ -88,3 +85,20 @@
 			{caution}
 		</p>{/each}
 </li>
+
+<style>
+	/* Which way it opens, drawn once and not in every row. */
+	.opens::after {
+		content: '';
+		width: 0.55rem;
+		height: 0.55rem;
+		margin: -0.25rem 0 0 0.1rem;
+		border-right: 2px solid var(--quiet);
+		border-bottom: 2px solid var(--quiet);
+		rotate: 45deg;
+	}
+	details[open] > .opens::after {
+		margin-top: 0.25rem;
+		rotate: 225deg;
+	}
+</style>

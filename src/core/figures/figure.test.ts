@@ -191,7 +191,7 @@ describe('figureMarkup', () => {
 		expect(shapes).toContain('<rect x="-5.0" y="-12.0" width="20.0" height="12.0" class="prop"/>');
 		expect(shapes).toContain('r="4.6" class="prop"/>');
 		expect(shapes).toMatch(/<polyline points="[^"]+" class="far" stroke-width="4"\/>/);
-		const places = (text: string) => text.match(/(?:points|cx|cy|x|y)="[^"]*"/g);
+		const places = (text: string) => text.match(/ (?:points|cx|cy|x|y)="[^"]*"/g);
 		expect(places(shapes)).toEqual(places(figureSvg(lift, 1)));
 	});
 

@@ -204,7 +204,7 @@ test('a link made anew ends the one before, and a revoked one lets nobody in', a
 	await openPlace(page, 'People');
 	await page.getByRole('link', { name: 'Sefa Leota' }).click();
 	await ready(page);
-	await page.getByRole('button', { name: 'Make a new one' }).click();
+	await page.getByRole('button', { name: 'Create a new link' }).click();
 	const link = await page.getByLabel('Copy the link').first().inputValue();
 	const phone = await browser.newContext();
 	const me = await phone.newPage();

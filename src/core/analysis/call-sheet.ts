@@ -89,7 +89,11 @@ export function callSheetOf(
 				const load = loaded === null ? '' : `, ${loaded}`;
 				return {
 					say: `Go: ${part.exercise}${side(segment)}`,
-					detail: [`${much}${load}`, cueText(part.exercise), ...(part.instead ?? []).map(insteadWords)]
+					detail: [
+						`${much}${load}`,
+						cueText(part.exercise),
+						...(part.instead ?? []).map((one) => insteadWords(one))
+					]
 						.filter(Boolean)
 						.join('. ')
 				};

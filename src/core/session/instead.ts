@@ -19,9 +19,9 @@ export const insteadText = ({ when, exercise }: Instead, library: Library): stri
 		? `or ${nameText(exercise, library)}`
 		: `if the ${when} hurts: ${nameText(exercise, library)}`;
 
-/** As one says it to whoever does it: `Or: Band squat`, `If your knee hurts: Sit to chair`. */
-export const insteadWords = ({ when, exercise }: Instead): string =>
-	when === 'choice' ? `Or: ${exercise}` : `If your ${when} hurts: ${exercise}`;
+/** As one says it to whoever does it, or of them: `Or: Band squat`, `If your knee hurts: Sit to chair`. */
+export const insteadWords = ({ when, exercise }: Instead, whose: 'your' | 'the' = 'your'): string =>
+	when === 'choice' ? `Or: ${exercise}` : `If ${whose} ${when} hurts: ${exercise}`;
 
 /** What must not be asked of somebody whom something hurts; nothing for what is done at will. */
 export const limitsWhen = (when: InsteadWhen): readonly Limitation[] =>

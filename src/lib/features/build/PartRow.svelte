@@ -151,13 +151,15 @@
 					effortText(part),
 					part.tempo?.join('-'),
 					known ? cuesFor(known, shop().house)[0] : 'not in the library',
-					...(part.instead ?? []).map((one) => insteadWords(one).replace('your', 'the')),
 					easier ? `easier: ${easier}` : null
 				]
 					.filter(Boolean)
 					.join(' · ')}{/if}
 		</span>
 	</div>
+	{#if part.instead}<p class="quiet -mt-0.5 pb-1 pl-[7.7rem] text-[13px]">
+			{part.instead.map((one) => insteadWords(one, 'the')).join(' · ')}
+		</p>{/if}
 	{#if open}
 		<div class="mt-1 mb-1.5 flex flex-wrap items-end gap-2 pl-6 text-sm">
 			{#if !fixed}

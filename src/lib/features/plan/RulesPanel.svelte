@@ -62,7 +62,6 @@
 					editor.change({ ...plan, deload: event.currentTarget.checked ? { every: 4, keep: 0.6 } : null })}
 			/> lighter weeks</label
 		>
-		<a class="link-quiet text-sm" href="/glossary#deload-week">What is a deload week?</a>
 		{#if deload}
 			<label class="flex items-center gap-1.5 text-sm"
 				>every
@@ -102,6 +101,7 @@
 				/> % of sets</label
 			>
 		{/if}
+		<a class="link-quiet text-sm" href="/glossary#deload-week">What is a deload week?</a>
 		<button
 			type="button"
 			class="btn btn-outline btn-sm ml-auto"

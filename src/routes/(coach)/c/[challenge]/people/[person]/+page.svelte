@@ -110,7 +110,7 @@
 				</p>
 				<form method="post" use:enhance class="flex gap-2">
 					<button class="btn btn-sm btn-outline" formaction="?/link"
-						>{person.hasLink ? 'Make a new one' : 'Make a link'}</button
+						>{person.hasLink ? 'Create a new link' : 'Create a link'}</button
 					>
 					{#if person.hasLink}<button class="btn btn-sm btn-ghost" formaction="?/revoke">Revoke</button>{/if}
 				</form>

@@ -78,7 +78,7 @@
 			Participants find theirs on their own page, in their own time zone and without what is done on a day.
 			{data.people.length === 0
 				? 'Nobody is enrolled yet.'
-				: `${data.subscribed} of ${counted(data.people.length, 'person', 'people')} ${data.subscribed === 1 ? 'has' : 'have'} an address.`}
+				: `${data.subscribed} of ${counted(data.people.length, 'person', 'people')} ${data.subscribed === 1 ? 'has' : 'have'} a calendar link.`}
 		</p>
 	</section>
 

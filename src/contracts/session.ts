@@ -6,6 +6,7 @@ import {
 	number,
 	object,
 	string,
+	tuple,
 	type AnyObjectSchema,
 	type Lazy,
 	type Schema
@@ -13,6 +14,7 @@ import {
 import { byKind } from './by-kind';
 import { MOST_FAULTS, readAs } from './read';
 import { name, optional } from './values';
+import { LEVELS } from '$core/people';
 import {
 	INSTEAD_WHEN,
 	formatNamed,
@@ -51,6 +53,8 @@ const effort = () =>
 		.required()
 		.meta({ json: { minimum: 0, maximum: 10 } });
 
+const load = () => number().strict().required();
+
 const target = byKind(
 	'kind',
 	{
@@ -86,6 +90,19 @@ const part = object({
 		.nullable()
 		.defined()
 		.meta({ json: { exclusiveMinimum: 0, maximum: LIMITS.kg, description: 'Null: bodyweight.' } }),
+	kgByLevel: optional(
+		tuple([load(), load(), load()])
+			.strict()
+			.required()
+			.meta({
+				json: {
+					minItems: 3,
+					maxItems: 3,
+					items: { type: 'number', exclusiveMinimum: 0, maximum: LIMITS.kg },
+					description: `For ${LEVELS.join(', ')}; the second is kg.`
+				}
+			})
+	),
 	weights: optional(count(2, LIMITS.weights)),
 	resistance: optional(
 		string()

@@ -56,7 +56,8 @@ async function eventsOf(
 				challengeId,
 				name: enrolment.name,
 				zone: enrolment.zone,
-				earlierZones: enrolment.earlierZones
+				earlierZones: enrolment.earlierZones,
+				level: enrolment.level
 			};
 			events.push({ ...event, person, day });
 		}

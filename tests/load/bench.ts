@@ -144,7 +144,8 @@ async function checkins(context: Context, coachId: CoachId): Promise<void> {
 			challengeId: challenge.id,
 			name: link.name,
 			zone: 'UTC',
-			earlierZones: []
+			earlierZones: [],
+			level: 'beginner' as const
 		};
 		for (const day of days.slice(0, 8)) {
 			through.push(

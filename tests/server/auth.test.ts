@@ -165,7 +165,8 @@ describe('roles', () => {
 		challengeId: newId<'challenge'>(randomIds),
 		name: 'Noor',
 		zone: 'Asia/Tehran',
-		earlierZones: []
+		earlierZones: [],
+		level: 'beginner' as const
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
 	const requestOf = ({

@@ -54,6 +54,12 @@ const part: fc.Arbitrary<Part> = fc
 				freq: 3
 			}
 		),
+		levels: fc.option(
+			fc
+				.tuple(fc.integer({ min: 1, max: 80 }), fc.integer({ min: 1, max: 80 }))
+				.map(([a, b]) => [a / 2, b / 2]),
+			{ nil: null, freq: 4 }
+		),
 		effort: fc.option(
 			fc.tuple(fc.integer({ min: 0, max: 10 }), fc.integer({ min: 0, max: 10 })).map(([a, b]) => ({
 				low: Math.min(a, b),
@@ -76,10 +82,13 @@ const part: fc.Arbitrary<Part> = fc
 			freq: 4
 		})
 	})
-	.map(({ choice, ways, rule, range, load, effort, instead, ...p }) => ({
+	.map(({ choice, ways, rule, range, load, levels, effort, instead, ...p }) => ({
 		...p,
 		...(range && { target: { ...p.target, to: amountOf(p.target) + range } }),
 		...(load && (load.resistance ? { ...load, kg: null } : { ...load, kg: p.kg ?? 8 })),
+		...(levels &&
+			p.kg !== null &&
+			!load?.resistance && { kgByLevel: [levels[0]!, p.kg, levels[1]!] as [number, number, number] }),
 		...(effort && { effort }),
 		...(instead && { instead }),
 		...(ways && p.target.kind === 'metres' && { eachWay: true as const, pace: 375 }),

@@ -131,7 +131,8 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 			challengeId: challenge.id,
 			name: link.name,
 			zone: zones[i] ?? '',
-			earlierZones: []
+			earlierZones: [],
+			level: 'beginner' as const
 		})),
 		secrets: links.map((link) => link.secret)
 	};

@@ -7,6 +7,12 @@ export {
 	type DayState,
 	type Standing
 } from './day-state';
-export { personalSession, type Override, type PersonalChange, type PersonalSession } from './overrides';
+export {
+	personalSession,
+	type FittedTo,
+	type Override,
+	type PersonalChange,
+	type PersonalSession
+} from './overrides';
 export { personDay, type PersonDay } from './person-day';
 export { entryOf, packEntry, type Strip } from './strip';

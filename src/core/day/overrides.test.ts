@@ -5,8 +5,13 @@ import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { runs } from '../../../tests/support/runs';
 import { prescriptionOf, sessionFaults, type Session } from '../session';
+import type { Level } from '../people';
 import { creditOf, fullLog } from './credit';
 import { personalSession, type Override } from './overrides';
+
+/** As somebody of no level in particular gets it. */
+const withOverrides = (session: Session, day: number, overrides: Override[], practice = PRACTICE) =>
+	personalSession(session, day, { level: null, overrides }, practice);
 
 const RIDGE = sessionOf(
 	'warm-up: circuit 1 round 30/10: march on the spot + arm circles\nsuperset 3 rounds: 10 push-up + 8 per side one-arm row @ 12 kg\n3 x 30 s plank, rest 30\nemom 8 min: 10 squat / 8 push-up'
@@ -24,21 +29,39 @@ const override = (
 });
 const on = (exercise: string): Override['target'] => ({ kind: 'exercise', exercise });
 const linesOf = (...overrides: Override[]) => {
-	const own = personalSession(RIDGE, 3, overrides, PRACTICE);
+	const own = withOverrides(RIDGE, 3, overrides, PRACTICE);
 	return own?.session.blocks.map(lineOf) ?? [];
 };
 
 describe('personalSession', () => {
+	it('has the loads of one level, and of all for nobody in particular', () => {
+		const byLevel = sessionOf('3 x 10 goblet squat @ 8/12/16 kg\n3 x 10 push-up');
+		const kg = (level: Level | null, overrides: Override[] = []) =>
+			personalSession(byLevel, 1, { level, overrides }, PRACTICE)?.session.blocks.map(lineOf)[0];
+		expect(kg('beginner')).toBe('3 x 10 reps Goblet squat @ 8 kg, rest 60');
+		expect(kg('some experience')).toBe('3 x 10 reps Goblet squat @ 12 kg, rest 60');
+		expect(kg('trained')).toBe('3 x 10 reps Goblet squat @ 16 kg, rest 60');
+		expect(kg(null)).toBe('3 x 10 reps Goblet squat @ 8/12/16 kg, rest 60');
+		const lighter = override(on('goblet squat'), { kind: 'load', kg: 5 });
+		expect(kg('trained', [lighter])).toBe('3 x 10 reps Goblet squat @ 5 kg, rest 60');
+		const asked = personalSession(byLevel, 1, { level: 'trained', overrides: [] }, PRACTICE)?.asked;
+		expect(asked?.map((one) => one.kg)).toEqual([16, null]);
+	});
+
+	it('of somebody without an own load is the session as planned', () => {
+		expect(personalSession(RIDGE, 1, { level: 'beginner', overrides: [] }, PRACTICE)?.session).toBe(RIDGE);
+	});
+
 	it('is the session itself without overrides, and on days that they are not about', () => {
-		expect(personalSession(RIDGE, 3, [], PRACTICE)?.session).toBe(RIDGE);
+		expect(withOverrides(RIDGE, 3, [], PRACTICE)?.session).toBe(RIDGE);
 		const later = override(on('push-up'), { kind: 'leave out' }, [4, 6]);
-		for (const day of [3, 7]) expect(personalSession(RIDGE, day, [later], PRACTICE)?.session).toBe(RIDGE);
+		for (const day of [3, 7]) expect(withOverrides(RIDGE, day, [later], PRACTICE)?.session).toBe(RIDGE);
 		for (const day of [4, 5, 6])
-			expect(personalSession(RIDGE, day, [later], PRACTICE)?.changes).toHaveLength(1);
+			expect(withOverrides(RIDGE, day, [later], PRACTICE)?.changes).toHaveLength(1);
 	});
 
 	it('puts another exercise in its place wherever it comes, and says so once', () => {
-		const own = personalSession(
+		const own = withOverrides(
 			RIDGE,
 			3,
 			[override(on('Push-ups'), { kind: 'replace', exercise: 'Wall push-up' })],
@@ -56,7 +79,7 @@ describe('personalSession', () => {
 	});
 
 	it('keeps places as planned, so that logs of all people speak of the same', () => {
-		const own = personalSession(RIDGE, 3, [override(on('push-up'), { kind: 'leave out' })], PRACTICE);
+		const own = withOverrides(RIDGE, 3, [override(on('push-up'), { kind: 'leave out' })], PRACTICE);
 		expect(own?.asked.map(({ block, part, exercise }) => [block, part, exercise])).toEqual([
 			[0, 0, 'March on the spot'],
 			[0, 1, 'Arm circles'],
@@ -69,7 +92,7 @@ describe('personalSession', () => {
 	it('leaves a block out, and nothing where nothing is left', () => {
 		expect(linesOf(override({ kind: 'block', block: 2 }, { kind: 'leave out' }))).toHaveLength(3);
 		const all = RIDGE.blocks.map((_, block) => override({ kind: 'block', block }, { kind: 'leave out' }));
-		expect(personalSession(RIDGE, 3, all, PRACTICE)).toBeNull();
+		expect(withOverrides(RIDGE, 3, all, PRACTICE)).toBeNull();
 	});
 
 	it('asks for less or more: repetitions, seconds, and the other load', () => {
@@ -84,7 +107,7 @@ describe('personalSession', () => {
 
 	it('takes rounds where the block gives the time', () => {
 		const circuit = sessionOf('circuit 4 rounds 30/15: squat + push-up');
-		const own = personalSession(
+		const own = withOverrides(
 			circuit,
 			1,
 			[override({ kind: 'day' }, { kind: 'scale', share: 0.5 })],
@@ -92,12 +115,12 @@ describe('personalSession', () => {
 		);
 		expect(own?.session.blocks[0]).toMatchObject({ rounds: 2 });
 		const part = override(on('squat'), { kind: 'scale', share: 0.5 });
-		expect(personalSession(circuit, 1, [part], PRACTICE)?.idle).toEqual([part]);
+		expect(withOverrides(circuit, 1, [part], PRACTICE)?.idle).toEqual([part]);
 	});
 
 	it('tells seconds in fives and metres in tens from 15 on, repetitions and less to the one', () => {
 		const shared = (text: string, share: number) => {
-			const own = personalSession(
+			const own = withOverrides(
 				sessionOf(text),
 				1,
 				[override({ kind: 'day' }, { kind: 'scale', share })],
@@ -123,12 +146,7 @@ describe('personalSession', () => {
 	});
 
 	it('scales the work and leaves warm-up and cool-down as they are', () => {
-		const own = personalSession(
-			RIDGE,
-			1,
-			[override({ kind: 'day' }, { kind: 'scale', share: 0.5 })],
-			PRACTICE
-		);
+		const own = withOverrides(RIDGE, 1, [override({ kind: 'day' }, { kind: 'scale', share: 0.5 })], PRACTICE);
 		expect(own?.session.blocks[0]).toEqual(RIDGE.blocks[0]);
 		expect(own?.changes).toEqual([
 			{ from: 'Superset: Push-up + One-arm row', to: '50 % of it', why: 'wrist' },
@@ -138,7 +156,7 @@ describe('personalSession', () => {
 	});
 
 	it('says each change in words, once', () => {
-		const changes = (...overrides: Override[]) => personalSession(RIDGE, 3, overrides, PRACTICE)?.changes;
+		const changes = (...overrides: Override[]) => withOverrides(RIDGE, 3, overrides, PRACTICE)?.changes;
 		expect(changes(override(on('plank'), { kind: 'scale', share: 0.5 }))).toEqual([
 			{ from: 'Plank', to: '50 % of it', why: 'wrist' }
 		]);
@@ -162,7 +180,7 @@ describe('personalSession', () => {
 	it('does nothing to a block that is gone already', () => {
 		const gone = override({ kind: 'block', block: 2 }, { kind: 'leave out' });
 		const less = override({ kind: 'block', block: 2 }, { kind: 'scale', share: 0.5 });
-		const own = personalSession(RIDGE, 3, [gone, less], PRACTICE);
+		const own = withOverrides(RIDGE, 3, [gone, less], PRACTICE);
 		expect(own?.changes).toHaveLength(1);
 		expect(own?.idle).toEqual([less]);
 	});
@@ -177,7 +195,7 @@ describe('personalSession', () => {
 			]
 		};
 		const less = (name: string) =>
-			personalSession(strange, 1, [override(on(name), { kind: 'scale', share: 0.5 })], PRACTICE)?.changes;
+			withOverrides(strange, 1, [override(on(name), { kind: 'scale', share: 0.5 })], PRACTICE)?.changes;
 		expect(less('Anvil lift')).toHaveLength(1);
 		expect(less('Anvil')).toEqual([]);
 		expect(less('Squat')).toEqual([]);
@@ -187,10 +205,10 @@ describe('personalSession', () => {
 		const repeated = sessionOf(
 			'repeat 2 times, rest 30:\nsuperset 3 rounds: 10 squat + 10 curl + 10 push-up\nend repeat\n2 x 30 s plank'
 		);
-		const one = personalSession(repeated, 1, [override(on('curl'), { kind: 'leave out' })], PRACTICE);
+		const one = withOverrides(repeated, 1, [override(on('curl'), { kind: 'leave out' })], PRACTICE);
 		expect(one?.session.repeats).toEqual(repeated.repeats);
 		const two = [override(on('curl'), { kind: 'leave out' }), override(on('squat'), { kind: 'leave out' })];
-		const own = personalSession(repeated, 1, two, PRACTICE);
+		const own = withOverrides(repeated, 1, two, PRACTICE);
 		expect(own?.session.blocks.map(lineOf)).toEqual([
 			'3 x 10 reps Push-up, rest 60',
 			'2 x 30 s Plank, rest 60'
@@ -202,7 +220,7 @@ describe('personalSession', () => {
 		expect(own?.session).not.toHaveProperty('other');
 		expect(
 			'repeats' in
-				(personalSession(
+				(withOverrides(
 					sessionOf('2 x 10 squat'),
 					1,
 					[override(on('squat'), { kind: 'load', kg: 4 })],
@@ -212,12 +230,12 @@ describe('personalSession', () => {
 	});
 
 	it('without a difference changes nothing and has nothing idle', () => {
-		expect(personalSession(RIDGE, 3, [], PRACTICE)).toMatchObject({ changes: [], idle: [] });
+		expect(withOverrides(RIDGE, 3, [], PRACTICE)).toMatchObject({ changes: [], idle: [] });
 	});
 
 	it('names those that found nothing to change', () => {
 		const idle = override(on('curl'), { kind: 'leave out' });
-		const own = personalSession(RIDGE, 3, [idle], PRACTICE);
+		const own = withOverrides(RIDGE, 3, [idle], PRACTICE);
 		expect(own).toMatchObject({ changes: [], idle: [idle] });
 	});
 
@@ -225,7 +243,7 @@ describe('personalSession', () => {
 		const repeated = sessionOf(
 			'repeat 2 times, rest 30:\n2 x 10 squat\n2 x 10 push-up\nend repeat\n2 x 30 s plank'
 		);
-		const own = personalSession(repeated, 1, [override(on('squat'), { kind: 'leave out' })], PRACTICE);
+		const own = withOverrides(repeated, 1, [override(on('squat'), { kind: 'leave out' })], PRACTICE);
 		expect(own?.session.repeats).toEqual([{ from: 0, to: 0, times: 2, rest: 30 }]);
 		expect(own?.asked.map(({ block, sets }) => [block, sets])).toEqual([
 			[1, 4],
@@ -245,7 +263,7 @@ describe('personalSession', () => {
 		fc.assert(
 			fc.property(anySession, any, (planned, wanted) => {
 				fc.pre(sessionFaults(planned, PRACTICE).length === 0);
-				const own = personalSession(
+				const own = withOverrides(
 					planned,
 					1,
 					wanted.map((one) => override(on(one.exercise), one.change)),

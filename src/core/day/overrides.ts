@@ -1,4 +1,5 @@
 /** What is different for one person in the session of a day. */
+import type { Level } from '../people';
 import type { Practice } from '../practice';
 import {
 	amountOf,
@@ -8,6 +9,7 @@ import {
 	prescriptionOf,
 	putPart,
 	removeBlock,
+	sessionFor,
 	targetOf,
 	withAmounts,
 	withNumber,
@@ -180,19 +182,27 @@ class Personal {
 	}
 }
 
+/** What of a person decides their session. */
+export interface FittedTo {
+	/** Null: anybody’s, with the loads of all levels. */
+	level: Level | null;
+	/** The older ones first; those of other days are passed over. */
+	overrides: readonly Override[];
+}
+
 /**
- * The session of a day as one person gets it, with what is different and why. Without overrides it is the session as
- * planned, the same object.
+ * The session of a day as one person gets it, with the loads of their level, what is different and why. Without loads by
+ * level and overrides it is the session as planned, the same object.
  *
- * @param overrides of this person, the older ones first; those of other days are passed over
  * @returns null where nothing is left of it
  */
 export function personalSession(
-	session: Session,
+	planned: Session,
 	day: number,
-	overrides: readonly Override[],
+	{ level, overrides }: FittedTo,
 	practice: Practice
 ): PersonalSession | null {
+	const session = level === null ? planned : sessionFor(planned, level);
 	const due = overrides.filter((override) => appliesOn(override, day));
 	if (due.length === 0) return { session, asked: prescriptionOf(session, practice), changes: [], idle: [] };
 	const personal = new Personal(session, practice);

@@ -5,6 +5,7 @@ import {
 	type Block,
 	type Field,
 	formatOf,
+	kgText,
 	numberOf,
 	type Part,
 	putBlock,
@@ -14,6 +15,7 @@ import {
 	sessionFaults,
 	targetText,
 	withAmounts,
+	withLoads,
 	withNumber,
 	withoutPart
 } from '../session';
@@ -126,7 +128,7 @@ function stepBlock(work: Work, step: Step, times: number, rule: string, b: numbe
 	}
 }
 
-const kgText = (part: Part): string => (part.kg === null ? 'bodyweight' : `${part.kg} kg`);
+const loadOf = (part: Part): string => kgText(part) ?? 'bodyweight';
 /** Loads are told to a tenth of a kilogram. */
 const tenth = (kg: number): number => Math.round(kg * 10) / 10;
 
@@ -149,7 +151,11 @@ function steppedPart(
 	switch (step.kind) {
 		case 'load':
 			if (part.kg === null) return null;
-			return told({ ...part, kg: tenth(part.kg + times * step.kg) }, 'load', kgText);
+			return told(
+				withLoads(part, (kg) => tenth(kg + times * step.kg)),
+				'load',
+				loadOf
+			);
 		case 'reps':
 			if (target.kind !== 'reps') return null;
 			return told(
@@ -178,13 +184,13 @@ function steppedPart(
 				part.kg === null
 					? [0, Math.min(times, climb)]
 					: [Math.floor(times / (climb + 1)), times % (climb + 1)];
-			const next: Part = {
-				...withAmounts(part, (reps) => reps + more),
-				kg: part.kg === null ? null : tenth(part.kg + heavier * step.kg)
-			};
+			const next = withLoads(
+				withAmounts(part, (reps) => reps + more),
+				(kg) => tenth(kg + heavier * step.kg)
+			);
 			const stuck =
 				part.kg === null && times > climb ? `${step.top} reps are reached, with no load to add` : undefined;
-			return told(next, 'reps, then load', (p) => `${amount(p)} at ${kgText(p)}`, stuck);
+			return told(next, 'reps, then load', (p) => `${amount(p)} at ${loadOf(p)}`, stuck);
 		}
 		case 'variation': {
 			let exercise = practice.library.find(part.exercise);

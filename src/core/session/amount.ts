@@ -1,3 +1,4 @@
+import { loadText } from './loads';
 import type { Part, Target } from './parts';
 
 /** The bare number of a target, in its own unit; the lower end of one that leaves a choice. */
@@ -71,23 +72,13 @@ export function withSets(part: Part, sets: number): Part {
 	return bare;
 }
 
-/** What a part is loaded with: `12 kg`, `2 × 12 kg`, `red band`; null for the body alone. */
-export function loadText({
-	kg,
-	weights,
-	resistance
-}: Pick<Part, 'kg' | 'weights' | 'resistance'>): string | null {
-	if (kg !== null) return `${weights ? `${weights} × ` : ''}${kg} kg`;
-	return resistance ?? null;
-}
-
 /** A pace as runners say it: `6:00/km`; null where none is given. */
 export const paceText = ({ pace }: Pick<Part, 'pace'>): string | null =>
 	pace === undefined ? null : `${Math.floor(pace / 60)}:${String(Math.round(pace % 60)).padStart(2, '0')}/km`;
 
 /** With what, how fast and how hard: `12 kg, effort 7-9`; null where nothing is said of any. */
 export const howText = (
-	part: Pick<Part, 'kg' | 'weights' | 'resistance' | 'pace' | 'effort'>
+	part: Pick<Part, 'kg' | 'kgByLevel' | 'weights' | 'resistance' | 'pace' | 'effort'>
 ): string | null => [loadText(part), paceText(part), effortText(part)].filter(Boolean).join(', ') || null;
 
 /** How hard a part should be: `effort 8`, `effort 7-9`; null where nothing is said of it. */

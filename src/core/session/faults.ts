@@ -1,3 +1,4 @@
+import { LEVELS } from '../people';
 import { amountOf } from './amount';
 import { compileSession } from './compile';
 import { formatOf, type Block } from './formats';
@@ -61,6 +62,15 @@ function partFaults(part: Part, path: string, practice: Practice): Fault[] {
 	}
 	if (part.kg !== null && !(part.kg > 0 && part.kg <= LIMITS.kg))
 		list.add('.kg', `a load is above 0 and at most ${LIMITS.kg} kg; leave it out for bodyweight`);
+	if (part.kgByLevel) {
+		if (part.kgByLevel.some((kg) => !(kg > 0 && kg <= LIMITS.kg)))
+			list.add('.kgByLevel', `each load is above 0 and at most ${LIMITS.kg} kg`);
+		if (part.kgByLevel.length !== LEVELS.length || part.kgByLevel[1] !== part.kg)
+			list.add(
+				'.kgByLevel',
+				`loads by level are three, for ${LEVELS.join(', ')}; the second is the load itself`
+			);
+	}
 	if (part.tempo) {
 		const bad = part.tempo.some((phase) => !(phase >= 0 && phase <= LIMITS.tempoPhase));
 		if (bad) list.add('.tempo', `each tempo phase lasts 0 to ${LIMITS.tempoPhase} s`);

@@ -2,13 +2,13 @@ export {
 	amountOf,
 	effortText,
 	howText,
-	loadText,
 	paceText,
 	targetOf,
 	targetOfSet,
 	targetText,
 	withAmounts
 } from './amount';
+export { partFor, sessionFor } from './by-level';
 export { clockText } from './clock-text';
 export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';
 export type { Cue, CueKind } from './cues';
@@ -50,6 +50,7 @@ export {
 } from './formats';
 export type { Extra, ExtraField, Field, Format } from './formats/format';
 export { formatLine, parseLine } from './line';
+export { kgText, loadsOf, loadText, withLoads } from './loads';
 export type { Link, Repeat, Session } from './model';
 export {
 	INSTEAD_WHEN,

@@ -4,10 +4,11 @@
  */
 import type { Library } from '../exercise';
 import type { Practice } from '../practice';
-import { amountsText, effortText, loadText, paceText } from './amount';
+import { amountsText, effortText, paceText } from './amount';
 import { blockFaults } from './faults';
 import { formatOf, saysHowMuch, type Block } from './formats';
 import { insteadText, nameText } from './instead';
+import { loadText } from './loads';
 import { LIMITS, type Part } from './parts';
 import type { LineFault } from './typed/asked';
 import type { UnknownNames } from './typed/exercise-of';

@@ -62,6 +62,8 @@ export interface Part {
 	tempo: Tempo | null;
 	/** Of one weight. */
 	kg: number | null;
+	/** Of one weight, level by level in the order of `LEVELS`; the middle one is `kg`. */
+	kgByLevel?: [number, number, number];
 	/** How many weights of `kg`; left out: one. */
 	weights?: number;
 	/** A load without a number, where there is no `kg`. */

@@ -1,5 +1,6 @@
 import { needWords, type Item, type Need } from '../exercise';
 import type { Practice } from '../practice';
+import { loadsOf } from './loads';
 import type { Session } from './model';
 
 /** One thing to have within reach, how many of it at once, and the loads it is asked for. */
@@ -26,8 +27,8 @@ export function equipmentOf(session: Session, { library }: Pick<Practice, 'libra
 		for (const { item, count } of held ? [...needs, HELD] : needs) {
 			const seen = found.get(item) ?? { count: 0, loads: new Map<number, number>() };
 			seen.count = Math.max(seen.count, count, LOADED.includes(item) ? (part.weights ?? 1) : 1);
-			if (part.kg !== null && LOADED.includes(item))
-				seen.loads.set(part.kg, Math.max(seen.loads.get(part.kg) ?? 0, count, part.weights ?? 1));
+			for (const kg of LOADED.includes(item) ? loadsOf(part) : [])
+				seen.loads.set(kg, Math.max(seen.loads.get(kg) ?? 0, count, part.weights ?? 1));
 			found.set(item, seen);
 		}
 	}

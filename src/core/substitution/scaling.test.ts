@@ -28,6 +28,15 @@ describe('scaleSession', () => {
 		expect(lines(easier)[2]).toContain('Hip flexor stretch');
 	});
 
+	it('with loads by level the load is what differs, not the exercise', () => {
+		const byLevel = session('3 x 10 goblet squat @ 8/12/16 kg');
+		const line = (level: 'easier' | 'base' | 'harder') =>
+			lines(scaleSession(byLevel, level, null, PRACTICE).session)[0];
+		expect(line('easier')).toBe('3 x 10 reps Goblet squat @ 8 kg, rest 60');
+		expect(line('base')).toBe('3 x 10 reps Goblet squat @ 8/12/16 kg, rest 60');
+		expect(line('harder')).toBe('3 x 10 reps Goblet squat @ 16 kg, rest 60');
+	});
+
 	it('harder, and says what has no harder variation', () => {
 		const { changes, stuck } = scaleSession(
 			session('3 x 10 pull-up\n3 x 10 push-up'),

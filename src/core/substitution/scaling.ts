@@ -1,7 +1,8 @@
 import { kitOfItems, type Kit, type Limitation } from '../kit';
+import type { Level } from '../people';
 import type { Exercise } from '../exercise';
 import type { Practice } from '../practice';
-import { concerns, type Part, type Session } from '../session';
+import { concerns, sessionFor, type Part, type Session } from '../session';
 import { canDo, substitute, type Fitting } from './substitute';
 import { substituteAt } from './substitute-part';
 
@@ -9,6 +10,13 @@ export const SCALE_LEVELS = ['easier', 'base', 'harder'] as const;
 export type ScaleLevel = (typeof SCALE_LEVELS)[number];
 export const KIT_PRESETS = ['as planned', 'band only', 'one dumbbell', 'nothing'] as const;
 export type KitPreset = (typeof KIT_PRESETS)[number];
+
+/** Whose loads a level of scaling has; null: those of all are named. */
+const LEVEL_OF: Readonly<Record<ScaleLevel, Level | null>> = {
+	easier: 'beginner',
+	base: null,
+	harder: 'trained'
+};
 
 /** What counts as nothing, beside what every home has: something soft or raised to stand on. */
 const HOUSEHOLD = kitOfItems(['mat', 'step']);
@@ -47,17 +55,19 @@ function insteadFor(part: Part, from: Exercise, fitting: Fitting, { library }: P
 }
 
 /**
- * The session as someone of another level, with other equipment or with limits would do it. What changes is named with
+ * The session as someone of another level, with other equipment or with limits would do it, with the loads of that level. What changes is named with
  * its reason; what nothing fits for stays and is named too. Stretches and mobility keep their level.
  */
 export function scaleSession(
-	session: Session,
+	planned: Session,
 	level: ScaleLevel,
 	kit: Kit | null,
 	practice: Practice,
 	limits: readonly Limitation[] = []
 ): Scaled {
 	const { library } = practice;
+	const of = LEVEL_OF[level];
+	const session = of ? sessionFor(planned, of) : planned;
 	const fitting = { kit, limits };
 	const scaled: Scaled = { session, changes: [], stuck: [] };
 	session.blocks.forEach((block, b) =>
@@ -68,7 +78,9 @@ export function scaleSession(
 				scaled.stuck.push({ block: b, part: p, exercise: name, why });
 			let to = exercise;
 			const why: string[] = [];
+			// Where the coach gave loads by level, these are what differs.
 			const levels =
+				!planned.blocks[b]?.parts[p]?.kgByLevel &&
 				exercise.pattern !== 'stretch' && exercise.pattern !== 'mobility' && block.role === 'main';
 			if (level !== 'base' && levels) {
 				const next = level === 'easier' ? library.easier(exercise.name) : library.harder(exercise.name);

@@ -18,7 +18,13 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
 	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
 	const { or: _or, partial: _partial, each: _each, pace: _pace, eachWay: _eachWay, ...plain } = part;
-	const { weights: _weights, resistance: _resistance, instead = [], ...bare } = stays ? part : plain;
+	const {
+		weights: _weights,
+		resistance: _resistance,
+		kgByLevel: _kgByLevel,
+		instead = [],
+		...bare
+	} = stays ? part : plain;
 	const left = instead.filter(({ exercise }) => exercise !== to.name);
 	return {
 		...bare,
@@ -27,6 +33,7 @@ export function substitutePart(part: Part, to: Exercise, practice: Practice): Pa
 		perSide: to.perSide,
 		tempo: null,
 		kg: loaded ? part.kg : null,
+		...(loaded && part.kgByLevel && { kgByLevel: part.kgByLevel }),
 		...(left.length > 0 && { instead: left }),
 		...(loaded && part.weights && { weights: part.weights }),
 		...(loaded && part.resistance && { resistance: part.resistance })

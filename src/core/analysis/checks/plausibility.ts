@@ -2,7 +2,16 @@
 import type { Exercise, Pattern } from '../../exercise';
 import { talksRatherThanCounts } from '../../kit';
 import { COMMON } from '../../findings';
-import { clockText, formatOf, putBlock, putPart, type Block, type Part } from '../../session';
+import {
+	clockText,
+	formatOf,
+	loadsOf,
+	putBlock,
+	putPart,
+	withLoads,
+	type Block,
+	type Part
+} from '../../session';
 import { listed } from '../../text/words';
 import type { Check, Place, SessionFinding } from '../finding';
 
@@ -65,18 +74,18 @@ const inParts =
 		);
 
 const tooHeavy = inParts((part, exercise) => {
-	if (!exercise || part.kg === null) return null;
+	const kg = Math.max(...loadsOf(part));
+	if (!exercise || !(kg > bears(exercise))) return null;
 	const most = bears(exercise);
-	if (part.kg <= most) return null;
-	const pounds = Math.round(part.kg * KG_IN_POUND * 2) / 2;
+	const inPounds = (amount: number) => Math.round(amount * KG_IN_POUND * 2) / 2;
 	return {
 		rule: 'load beyond reason',
 		severity: 'watch',
-		title: `${exercise.name} with ${part.kg} kg: is that meant?`,
+		title: `${exercise.name} with ${kg} kg: is that meant?`,
 		figure: `Up to ${most} kg in one weight is what strong people use in it.`,
 		source: COMMON,
-		...(pounds <= most && {
-			better: { label: `It was pounds: use ${pounds} kg`, part: { ...part, kg: pounds } }
+		...(inPounds(kg) <= most && {
+			better: { label: `It was pounds: use ${inPounds(kg)} kg`, part: withLoads(part, inPounds) }
 		})
 	};
 });

@@ -2,7 +2,7 @@ import { needWords, type Item } from '../../exercise';
 import { missingIn } from '../../kit';
 import { againstFor, kitOf, limitsFor, type Against } from '../../people';
 import { COMMON } from '../../findings';
-import { equipmentOf } from '../../session';
+import { equipmentOf, partFor } from '../../session';
 import { substitute } from '../../substitution';
 import { counted, listed } from '../../text/words';
 import type { PlanCheck, PlanFinding } from '../finding';
@@ -37,19 +37,22 @@ const tooHeavy: PlanCheck = ({ resolved, plan }) => {
 	if (heaviestKg === null) return [];
 	const found = new Map<string, { kg: number; days: number[] }>();
 	for (const day of resolved.days)
-		for (const block of day.prescribed?.session.blocks ?? [])
-			for (const part of block.parts) {
-				if (part.kg === null || part.kg <= heaviestKg) continue;
+		day.prescribed?.session.blocks.forEach((block, b) =>
+			block.parts.forEach((part, p) => {
+				const { kg } = partFor(part, plan.audience.level);
+				if (kg === null || kg <= heaviestKg) return;
+				// What a rule made heavy is said of the rule.
 				const changed = day.prescribed?.changes.some(
-					({ what, to }) => what === 'load' && to === `${part.kg} kg`
+					({ what, block: at, part: of }) => what === 'load' && at === b && of === p
 				);
-				if (changed) continue;
+				if (changed) return;
 				const seen = found.get(part.exercise) ?? { kg: 0, days: [] };
 				found.set(part.exercise, {
-					kg: Math.max(seen.kg, part.kg),
+					kg: Math.max(seen.kg, kg),
 					days: [...new Set([...seen.days, day.day])]
 				});
-			}
+			})
+		);
 	if (found.size === 0) return [];
 	const days = [...new Set([...found.values()].flatMap((one) => one.days))].sort((a, b) => a - b);
 	return [

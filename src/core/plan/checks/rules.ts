@@ -1,5 +1,5 @@
 import { COMMON } from '../../findings';
-import { formatOf } from '../../session';
+import { formatOf, partFor } from '../../session';
 import type { PlanCheck, PlanFinding, PlanSubject } from '../finding';
 import type { ResolvedDay } from '../resolved-plan';
 import type { Plan, Rule, Step } from '../model';
@@ -63,11 +63,12 @@ function tooHeavy(rule: Rule, day: ResolvedDay, { plan }: PlanSubject): Wall | n
 	for (const change of day.prescribed?.changes ?? []) {
 		if (change.rule !== rule.id || change.part === null) continue;
 		const part = day.prescribed?.session.blocks[change.block]?.parts[change.part];
-		if (part?.kg === null || part === undefined || part.kg <= heaviestKg) continue;
+		const kg = part && partFor(part, plan.audience.level).kg;
+		if (!part || typeof kg !== 'number' || kg <= heaviestKg) continue;
 		return {
 			rule,
 			day,
-			what: `${part.exercise} at ${part.kg} kg`,
+			what: `${part.exercise} at ${kg} kg`,
 			figure: `The heaviest that people are taken to have is ${heaviestKg} kg.`,
 			instead: SLOWER
 		};

@@ -35,6 +35,7 @@ export const PER_PART: ReadonlySet<PhraseKind> = new Set([
 	'partial',
 	'effort',
 	'load',
+	'level-load',
 	'resistance',
 	'instead',
 	'each-way',

@@ -1,3 +1,4 @@
+import type { Level } from '../../people';
 import type { InsteadWhen, PartialRule, Resistance, Role } from '../parts';
 
 /** From `low` to `high`; the same twice where one number was typed. */
@@ -38,7 +39,9 @@ interface Kinds {
 	tempo: { phases: [number, number, number, number] };
 	partial: { rule: PartialRule };
 	effort: Span;
-	load: { count: number; kg: number | null };
+	load: { count: number; kg: number | null; byLevel?: [number, number, number] };
+	/** What one level lifts: `beginners 8 kg`. */
+	'level-load': { level: Level; kg: number };
 	resistance: { resistance: Resistance };
 	'bare-load': { amount: number };
 	drop: { times: number; percent: number; on: 'last' | 'every' };

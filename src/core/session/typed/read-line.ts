@@ -3,6 +3,7 @@
  * Whatever nobody has a use for is named as not understood, where it stands.
  */
 import { nameIndex, type Exercise } from '../../exercise';
+import { LEVELS, type Level } from '../../people';
 import type { Practice } from '../../practice';
 import { targetOf } from '../amount';
 import {
@@ -93,7 +94,7 @@ class LineReader {
 			target,
 			perSide: one('side') !== null,
 			tempo: tempo?.phases ?? null,
-			kg: load?.kg === undefined || load.kg === null ? null : Math.round(load.kg * 100) / 100,
+			...this.loads(load, said, shared),
 			...(load && load.count > 1 && { weights: load.count }),
 			...(resistance && { resistance: resistance.resistance }),
 			...(other && { or: targetIn(other, 'seconds') }),
@@ -104,6 +105,26 @@ class LineReader {
 			...(pace && { pace: pace.seconds }),
 			...this.instead(said)
 		};
+	}
+
+	/** The load of one weight; level by level where it is said to differ. */
+	private loads(load: Phrase<'load'> | null, said: Said, shared: Said): Pick<Part, 'kg' | 'kgByLevel'> {
+		const hundredth = (kg: number) => Math.round(kg * 100) / 100;
+		const [low, middle, high] = (load?.byLevel ?? []).map(hundredth);
+		if (low !== undefined && middle !== undefined && high !== undefined)
+			return { kg: middle, kgByLevel: [low, middle, high] };
+		const of = (level: Level) => {
+			const fits = (phrase: Phrase<'level-load'>) => phrase.level === level;
+			return said.take('level-load', fits) ?? peek(shared, 'level-load', fits);
+		};
+		const own = LEVELS.map(of);
+		const first = own.find((one) => one !== null);
+		const base = own[1]?.kg ?? load?.kg ?? null;
+		if (base === null && first)
+			this.asked.of([first], `${quote(first.text)}: which load has everybody else? Add it, as in @ 12 kg`);
+		if (base === null) return { kg: null };
+		const kg = (level: number) => hundredth(own[level]?.kg ?? base);
+		return { kg: kg(1), ...(first && { kgByLevel: [kg(0), kg(1), kg(2)] }) };
 	}
 
 	/** What may be done in place of an exercise: all that is said of it. */
@@ -277,8 +298,12 @@ const isList = (phrase: Phrase): phrase is Phrase<'amount'> =>
 	phrase.kind === 'amount' && phrase.each.length > 1;
 
 /** A phrase that holds for several exercises: looked at, not taken. */
-function peek<K extends PhraseKind>(said: Said, kind: K): Phrase<K> | null {
-	const found = said.take(kind);
+function peek<K extends PhraseKind>(
+	said: Said,
+	kind: K,
+	fits: (phrase: Phrase<K>) => boolean = () => true
+): Phrase<K> | null {
+	const found = said.take(kind, fits);
 	if (found) said.add(found as Phrase);
 	return found;
 }

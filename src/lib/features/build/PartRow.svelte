@@ -85,10 +85,16 @@
 		const target = targetOf(part.target.kind, each[0] ?? amountOf(part.target));
 		onchange(each.length > 1 ? { ...part, target, each } : { ...without('each'), target }, '');
 	}
-	const withKg = (kg: number | null): Part => ({
-		...(kg === null ? without('weights') : without('resistance')),
-		kg
-	});
+	function withKg(kg: number | null): Part {
+		if (kg === null) return { ...without('weights', 'kgByLevel'), kg };
+		const next: Part = { ...without('resistance'), kg };
+		if (part.kgByLevel) next.kgByLevel = [part.kgByLevel[0], kg, part.kgByLevel[2]];
+		return next;
+	}
+	/** Loads of beginners and of trained people; the one between is the load itself. */
+	function setByLevel(low: number, high: number) {
+		if (part.kg !== null) onchange({ ...part, kgByLevel: [low, part.kg, high] }, 'kgByLevel');
+	}
 	const setWeights = (weights: number) =>
 		onchange(weights > 1 ? { ...part, weights } : without('weights'), '');
 	const setResistance = (name: string) =>
@@ -280,6 +286,36 @@
 				/></label
 			>
 			{#if part.kg !== null}
+				{@const [low, high] = [part.kgByLevel?.[0] ?? part.kg, part.kgByLevel?.[2] ?? part.kg]}
+				<label class="flex items-center gap-1.5 pb-1.5"
+					><input
+						type="checkbox"
+						class="checkbox checkbox-sm"
+						checked={part.kgByLevel !== undefined}
+						onchange={(event) =>
+							event.currentTarget.checked ? setByLevel(low, high) : onchange(without('kgByLevel'), '')}
+					/> by level</label
+				>
+				{#if part.kgByLevel}
+					<label
+						><span class="quiet block text-[13px]">beginners, kg</span><input
+							type="number"
+							step="0.5"
+							class="input input-sm w-20"
+							value={low}
+							oninput={(event) => setByLevel(event.currentTarget.valueAsNumber, high)}
+						/></label
+					>
+					<label
+						><span class="quiet block text-[13px]">trained, kg</span><input
+							type="number"
+							step="0.5"
+							class="input input-sm w-20"
+							value={high}
+							oninput={(event) => setByLevel(low, event.currentTarget.valueAsNumber)}
+						/></label
+					>
+				{/if}
 				<label
 					><span class="quiet block text-[13px]">weights</span>
 					<select

@@ -218,13 +218,13 @@ async function take(
 	if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
 	if (!row.body)
 		throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
-	const own = await prescriptionFor(tx, person.enrolmentId, input.day, row.body, row.differs, practice, now);
+	const own = await prescriptionFor(tx, person, input.day, row.body, row.differs, practice, now);
 	if (!own)
 		throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
 	const { log, credit } = logOf(input, own.asked);
 	const kept = await makeRoom(tx, current, input, standing, now);
 	const receipt: Receipt = { id: input.id, credit, standing: kept, fresh: true };
-	await write(tx, person, row, input, receipt, log, own.changes.length > 0 ? own.asked : null, now);
+	await write(tx, person, row, input, receipt, log, own.session === row.body ? null : own.asked, now);
 	return receipt;
 }
 

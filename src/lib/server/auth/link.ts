@@ -1,4 +1,5 @@
 import type { EarlierZone } from '$core/calendar';
+import type { Level } from '$core/people';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { hashToken, type ChallengeId, type EnrolmentId, type Ids } from '../platform/ids';
@@ -13,6 +14,7 @@ export interface Person {
 	name: string;
 	zone: string;
 	earlierZones: EarlierZone[];
+	level: Level;
 }
 
 /** A secret for a personal link, and what is kept of it. */
@@ -82,7 +84,7 @@ export async function openLink(
 export async function personOf({ db, clock }: Context, token: string): Promise<Person | null> {
 	const [found] = await db.query<Person>(
 		`select e.id as "enrolmentId", e.challenge_id as "challengeId", p.name, p.zone,
-			p.earlier_zones as "earlierZones"
+			p.earlier_zones as "earlierZones", p.level
 		 from participant_login l
 		 join enrolment e on e.id = l.enrolment_id
 		 join participant p on p.id = e.participant_id

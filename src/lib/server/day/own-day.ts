@@ -77,14 +77,15 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
  */
 export async function prescriptionFor(
 	db: Queries,
-	enrolmentId: EnrolmentId,
+	{ enrolmentId, level }: Pick<Person, 'enrolmentId' | 'level'>,
 	day: number,
 	body: Session,
 	differs: boolean,
 	practice: Practice,
 	at: number
 ) {
-	return personalSession(body, day, differs ? await overridesOf(db, enrolmentId, at) : [], practice);
+	const overrides = differs ? await overridesOf(db, enrolmentId, at) : [];
+	return personalSession(body, day, { level, overrides }, practice);
 }
 
 /** A session as a participant's page needs it: nothing is left to look up or to work out. */
@@ -174,7 +175,7 @@ export function forReading({ session, checkin, ...day }: OwnDay) {
 async function ownSession(
 	db: Queries,
 	{ practice, revision, differs }: Standing,
-	{ enrolmentId }: Person,
+	person: Person,
 	day: number,
 	versionId: VersionId,
 	at: number
@@ -188,9 +189,10 @@ async function ownSession(
 			asked: own.asked,
 			changes: own.changes
 		};
-	if (differs) return made(await prescriptionFor(db, enrolmentId, day, version.body, differs, practice, at));
-	// Without differences it is the same for everybody, whatever the day.
-	return kept(db, `session ${versionId}`, revision, () =>
-		Promise.resolve(made(personalSession(version.body, day, [], practice)))
+	if (differs) return made(await prescriptionFor(db, person, day, version.body, differs, practice, at));
+	// Without differences it is the same for everybody of a level, whatever the day.
+	const { level } = person;
+	return kept(db, `session ${versionId} ${level}`, revision, () =>
+		Promise.resolve(made(personalSession(version.body, day, { level, overrides: [] }, practice)))
 	);
 }

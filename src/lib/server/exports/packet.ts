@@ -2,6 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { outlineOf, type Outline } from '$core/analysis';
 import { dateOfDay, dayInZone, type DayKind } from '$core/calendar';
 import { personalSession } from '$core/day';
+import type { Level } from '$core/people';
 import { figureOf, figureSvg } from '$core/figures';
 import { testText } from '$core/plan';
 import type { PrescribedExercise, Session } from '$core/session';
@@ -41,6 +42,7 @@ export interface Packet {
 interface Reader {
 	name: string | null;
 	enrolmentId: EnrolmentId | null;
+	level: Level | null;
 	shiftDays: number;
 	/** Days that are theirs and released; those ahead stay with the coach unless she puts them in. */
 	has: (day: number, ahead: boolean) => boolean;
@@ -48,7 +50,7 @@ interface Reader {
 
 const anybody = ({ clock }: Context, { startsOn, coachZone }: Challenge): Reader => {
 	const today = dayInZone(startsOn, coachZone, clock.now());
-	return { name: null, enrolmentId: null, shiftDays: 0, has: (day, ahead) => ahead || day <= today };
+	return { name: null, enrolmentId: null, level: null, shiftDays: 0, has: (day, ahead) => ahead || day <= today };
 };
 
 const somebody = ({ clock }: Context, challenge: Challenge, plan: PlanDay[], person: Enrolment): Reader => {
@@ -56,6 +58,7 @@ const somebody = ({ clock }: Context, challenge: Challenge, plan: PlanDay[], per
 	return {
 		name: person.name,
 		enrolmentId: person.id,
+		level: person.level,
 		shiftDays: person.shiftDays,
 		has: (day, ahead) => {
 			const own = days[day - 1];
@@ -106,7 +109,8 @@ async function packet(
 		const version = versionId && versions.get(versionId);
 		if (!version) return null;
 		const at = done.get(day)?.at ?? clock.now();
-		const own = personalSession(version.body, day, overrides.filter(heldAt(at)), practice);
+		const fitted = { level: reader.level, overrides: overrides.filter(heldAt(at)) };
+		const own = personalSession(version.body, day, fitted, practice);
 		return own && { name: version.name, outline: outlineOf(own.session, practice), asked: own.asked };
 	};
 	const printed: PacketDay[] = [];

@@ -53,6 +53,14 @@ const effort = () =>
 		.required()
 		.meta({ json: { minimum: 0, maximum: 10 } });
 
+/** True or not there. */
+const flagged = () =>
+	optional(
+		mixed<true>()
+			.oneOf([true])
+			.required()
+			.meta({ json: { const: true } })
+	);
 const load = () => number().strict().required();
 
 const target = byKind(
@@ -96,6 +104,7 @@ const part = object({
 			.required()
 			.meta({
 				json: {
+					type: 'array',
 					minItems: 3,
 					maxItems: 3,
 					items: { type: 'number', exclusiveMinimum: 0, maximum: LIMITS.kg },
@@ -123,12 +132,7 @@ const part = object({
 			})
 	),
 	pace: optional(count(...LIMITS.pace)),
-	eachWay: optional(
-		mixed<true>()
-			.oneOf([true])
-			.required()
-			.meta({ json: { const: true } })
-	),
+	eachWay: flagged(),
 	instead: optional(
 		array(
 			object({
@@ -199,7 +203,7 @@ const extraFieldSchema = (field: ExtraField): Schema =>
 
 /** What a block of a format has beside its numbers. */
 function extraSchema(extra: Extra): Schema | Lazy<unknown> {
-	if (extra.kind === 'flag') return boolean().strict().required();
+	if (extra.kind === 'flag') return extra.without ? flagged() : boolean().strict().required();
 	if (extra.kind === 'groups') return groups();
 	const fields = extra.fields.map((field) => [field.key, extraFieldSchema(field)]);
 	const record = object(Object.fromEntries(fields)).noUnknown().strict();

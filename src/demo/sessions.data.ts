@@ -4,7 +4,7 @@ export const SESSIONS = {
 		'warm-up: circuit 2 rounds 30/10: march with arms up + hip circles per side + standing bird dog per side',
 		'superset 3 rounds, rest 30 inside, 90 after: 10 goblet squat 3-1-1 @ 12 kg if the knee hurts: sit to chair + 8 per side one-arm row @ 12 kg or band row',
 		'emom 8 min: 10 swing to shoulder @ 10 kg / 6 per side step-up @ 8 kg',
-		'3 x 40 m suitcase carry @ 16 kg, rest 60',
+		'3 x 40 m suitcase carry @ 12/16/20 kg, rest 60',
 		'cool-down: holds, rest 5: 30 s per side hip flexor stretch + 30 s per side calf stretch + 30 s child rest'
 	],
 	'Pull and press': [
@@ -143,7 +143,7 @@ export const RIDGE_LOAD_SECOND = [
 	SESSIONS['Ridge load'][0],
 	'superset 3 rounds, rest 30 inside, 90 after: 12 goblet squat 3-1-1 @ 12 kg if the knee hurts: sit to chair + 10 per side one-arm row @ 12 kg or band row',
 	'emom 8 min: 12 swing to shoulder @ 10 kg / 6 per side step-up @ 8 kg',
-	'4 x 40 m suitcase carry @ 16 kg, rest 60',
+	'4 x 40 m suitcase carry @ 12/16/20 kg, rest 60',
 	SESSIONS['Ridge load'][4]
 ];
 

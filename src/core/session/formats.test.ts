@@ -7,10 +7,11 @@ import { expectedFinish, type ForTime } from './formats/for-time';
 import { teamsOf, type Stations } from './formats/stations';
 import { dropLoads } from './formats/straight-sets';
 import { targetText } from './amount';
+import { blockFaults } from './faults';
 import { prescriptionOf } from './prescription';
 import { parseSessionText } from './text';
 import type { Block } from './formats';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 
 const block = <B extends Block>(line: string): B => sessionOf(line).blocks[0] as B;
@@ -98,6 +99,73 @@ describe('stations', () => {
 			'stations: 8 squat + 1 s plank + 1 s wall sit / 8 push-up + 1 s plank + 1 s curl'
 		);
 		expect(teamsOf({ ...three, people })).toEqual(teams);
+	});
+
+	describe('with half of the group elsewhere', () => {
+		const LINE =
+			'stations 1 round, 180 s each, 20 change, 26 people, half elsewhere: 10 goblet squat 2-0-1 + 20 s plank / 8 push-up + 20 s wall sit / 95 s march on the spot';
+
+		it('takes twice as long: the stations, the change, and as long again elsewhere', () => {
+			// Two stations of 180 s with 20 s between: 380 s; the change over: 20 s; and 380 s.
+			expect(timeline(LINE).totals.duration).toBe(780);
+			const away = timeline(LINE).segments.filter(({ part }) => part === 4);
+			expect(away.map(({ start, seconds }) => [start, seconds])).toEqual([
+				[400, 95],
+				[495, 95],
+				[590, 95],
+				[685, 95]
+			]);
+		});
+
+		it('has half of the people at the stations', () => {
+			expect(teamsOf(block<Stations>(LINE))).toEqual({ twos: 5, threes: 1, perStation: 3 });
+			const one = LINE.replace('26 people', '3 people');
+			expect(teamsOf(block<Stations>(one))).toEqual({ twos: 1, threes: 0, perStation: 1 });
+		});
+
+		it.each([
+			['95 s march on the spot', [4]],
+			['100 s march on the spot', [4]],
+			['60 s march on the spot + 30 s step touch', [5, 4]],
+			['380 s march on the spot + 30 s step touch', [1, 0]]
+		])('elsewhere is “%s”, begun %j times', (away, times) => {
+			const meant = block<Block>(LINE.replace('95 s march on the spot', away));
+			const format = formatOf(meant);
+			const done = meant.parts.map((_, p) => format.timesDone(meant, p, PRACTICE)).slice(4);
+			expect(done).toEqual(times);
+			const begun = times.map(
+				(_, i) =>
+					timeline(lineOf(meant)).segments.filter((one) => one.kind === 'work' && one.part === 4 + i).length
+			);
+			expect(begun).toEqual(times);
+		});
+
+		it('is asked for once, whatever the rounds, and says so in words and at its exercise', () => {
+			const meant = block<Block>(LINE.replace('1 round', '2 rounds'));
+			const format = formatOf(meant);
+			expect([0, 2, 4].map((part) => format.timesOwed?.(meant, part))).toEqual([2, 2, 1]);
+			expect(format.summary(meant, PRACTICE)).toBe(
+				'2 stations · 2 rounds · 3:00 each, 20 s to change · halves change over after 13:00 · 26 people: 5 × 2 and 1 × 3, up to 3 a station'
+			);
+			expect([0, 4].map((part) => format.remark?.(meant, part, PRACTICE))).toEqual([
+				null,
+				'the other half, meanwhile'
+			]);
+		});
+
+		it('needs a station beside it', () => {
+			const meant = { ...block<Stations>(LINE), groups: [[0, 1, 2, 3, 4]] };
+			expect(blockFaults(meant, '', PRACTICE).map(({ message }) => message)).toContain(
+				'half of the group elsewhere needs a station, and what the others do meanwhile'
+			);
+		});
+
+		it.each(['half elsewhere', 'half of the group is elsewhere', 'half of them away'])(
+			'is typed “%s”',
+			(said) => {
+				expect(lineOf(block<Block>(LINE.replace('half elsewhere', said)))).toBe(lineOf(block<Block>(LINE)));
+			}
+		);
 	});
 
 	it('takes four stations of three minutes as twelve, and the ways between them', () => {

@@ -39,7 +39,8 @@ export type ExtraField =
 
 /** What a block has beside numbers: contract, form and file know it from this. */
 export type Extra =
-	| { key: string; kind: 'flag'; label: string }
+	/** On or off; `without`: off is not written down. */
+	| { key: string; kind: 'flag'; label: string; without?: 'omitted' }
 	/** `groups[i]` holds the indexes of the parts that are done together. */
 	| { key: 'groups'; kind: 'groups' }
 	| {

@@ -1,5 +1,6 @@
 import type { Practice } from '../../practice';
 import { clockText } from '../clock-text';
+import { counted } from '../../text/words';
 import { LIMITS, type BlockBase } from '../parts';
 import { secondsOfPart } from '../timeline';
 
@@ -22,6 +23,8 @@ export interface Stations extends BlockBase {
 	/** People who take part; null when it is not known. */
 	people: number | null;
 	groups: number[][];
+	/** Half of the group is elsewhere with what the last group says, as long as the others need; then the halves change over. */
+	halves?: true;
 }
 
 /** Three minutes a station (common practice, no source). */
@@ -34,15 +37,34 @@ export interface TeamCount {
 	perStation: number;
 }
 
-/** Teams of two, of three only where the number asks for it; null when it cannot be said. */
+/** The groups of a block that are stations, and what the other half does meanwhile, if there is one. */
+function placesOf({ groups, halves }: Stations): { stations: number[][]; away: number[] | null } {
+	return halves
+		? { stations: groups.slice(0, -1), away: groups.at(-1) ?? [] }
+		: { stations: groups, away: null };
+}
+
+/** Seconds that a half of the group takes through all stations, rounds and changes included. */
+function secondsThrough(block: Stations): number {
+	const visits = block.rounds * placesOf(block).stations.length;
+	return visits * block.seconds + Math.max(0, visits - 1) * block.change;
+}
+
+/** People at the stations at once: of two halves the larger. */
+const peopleAtOnce = ({ people, halves }: Stations): number | null =>
+	people !== null && halves ? Math.ceil(people / 2) : people;
+
+/** Teams of two at the stations, of three only where the number asks for it; null when it cannot be said. */
 export function teamsOf(block: Stations): TeamCount | null {
-	if (block.people === null || block.people < 2) return null;
-	const size = Math.max(2, ...block.groups.map((group) => group.length));
-	const threes = size >= 3 ? Math.floor(block.people / 3) : block.people % 2;
-	const left = block.people - 3 * threes;
+	const people = peopleAtOnce(block);
+	if (people === null || people < 2) return null;
+	const { stations } = placesOf(block);
+	const size = Math.max(2, ...stations.map((group) => group.length));
+	const threes = size >= 3 ? Math.floor(people / 3) : people % 2;
+	const left = people - 3 * threes;
 	// Three at every station leave one over: then two teams of two take the place of one of three.
 	const [t, w] = left === 1 ? [threes - 1, 2] : [threes, Math.floor(left / 2)];
-	return { threes: t, twos: w, perStation: Math.ceil((t + w) / Math.max(1, block.groups.length)) };
+	return { threes: t, twos: w, perStation: Math.ceil((t + w) / Math.max(1, stations.length)) };
 }
 
 /** Seconds of one turn at a station: the work of the exercise that sets the pace. */
@@ -51,15 +73,30 @@ export function turnSeconds(block: Stations, station: number, practice: Practice
 	return pacer ? secondsOfPart(pacer, practice, 1) : 0;
 }
 
+/** How often what is done elsewhere is begun, one exercise after the other, until the halves change over. */
+function goesAway(block: Stations, place: number, practice: Practice): number {
+	const lengths = partsOfGroup(block, placesOf(block).away ?? []).map((part) =>
+		secondsOfPart(part, practice, 1)
+	);
+	const lap = lengths.reduce((sum, seconds) => sum + seconds, 0);
+	if (place < 0 || lap <= 0) return 0;
+	const before = lengths.slice(0, place).reduce((sum, seconds) => sum + seconds, 0);
+	return Math.max(0, Math.ceil((secondsThrough(block) - before) / lap));
+}
+
 /** Turns that one person gets at a part in one visit to its station. */
 function turnsAt(block: Stations, part: number, practice: Practice): number {
 	const station = block.groups.findIndex((group) => group.includes(part));
 	const place = block.groups[station]?.indexOf(part) ?? -1;
+	if (block.halves && station === block.groups.length - 1) return goesAway(block, place, practice);
 	const turn = turnSeconds(block, station, practice);
 	if (place < 0 || turn <= 0) return 0;
 	const turns = Math.ceil(block.seconds / turn);
 	return Math.floor((turns - place - 1) / (block.groups[station]?.length ?? 1)) + 1;
 }
+
+const isAway = ({ groups, halves }: Stations, part: number): boolean =>
+	halves === true && (groups.at(-1)?.includes(part) ?? false);
 
 export const stations: Format<Stations> = {
 	name: 'stations',
@@ -93,13 +130,23 @@ export const stations: Format<Stations> = {
 	aerobic: 'never',
 	lifting: false,
 	inTurn: 'even',
-	extras: [{ key: 'groups', kind: 'groups' }],
+	extras: [
+		{ key: 'groups', kind: 'groups' },
+		{
+			key: 'halves',
+			kind: 'flag',
+			label: 'half of the group is elsewhere, with the last group',
+			without: 'omitted'
+		}
+	],
 	picked: 'apart',
 	takes: [2, LIMITS.parts],
 
 	check(block, faults) {
 		checkGroups(block, faults, 'a round of stations');
-		block.groups.forEach((group, i) => {
+		if (block.halves && block.groups.length < 2)
+			faults.add('.groups', 'half of the group elsewhere needs a station, and what the others do meanwhile');
+		placesOf(block).stations.forEach((group, i) => {
 			if (group.length > 3)
 				faults.add(
 					`.groups[${i}]`,
@@ -109,8 +156,9 @@ export const stations: Format<Stations> = {
 	},
 
 	write(block, out) {
+		const { stations, away } = placesOf(block);
 		for (let round = 1; round <= block.rounds; round++) {
-			block.groups.forEach((group, station) => {
+			stations.forEach((group, station) => {
 				const end = out.now + block.seconds;
 				const turn = turnSeconds(block, station, out.practice);
 				for (let i = 0; turn > 0 && out.now < end; i++) {
@@ -121,14 +169,23 @@ export const stations: Format<Stations> = {
 					if (i % group.length === 0) out.workUntil(end, part, index, round);
 					else out.put('work', Math.min(turn, end - out.now), { part: index, round });
 				}
-				const last = round === block.rounds && station === block.groups.length - 1;
+				const last = !away && round === block.rounds && station === stations.length - 1;
 				if (!last) out.put('station-change', block.change, { round });
 			});
 		}
+		const end = out.now + secondsThrough(block);
+		for (let begun = -1; away && out.now < end && begun < out.now;) {
+			begun = out.now;
+			for (const index of away) {
+				const part = block.parts[index];
+				if (part && out.now < end) out.workUntil(end, part, index, 1);
+			}
+		}
 	},
 
-	timesDone: (block, part, practice) => block.rounds * turnsAt(block, part, practice),
-	timesOwed: (block) => block.rounds,
+	timesDone: (block, part, practice) =>
+		(isAway(block, part) ? 1 : block.rounds) * turnsAt(block, part, practice),
+	timesOwed: (block, part) => (isAway(block, part) ? 1 : block.rounds),
 
 	summary(block) {
 		const teams = teamsOf(block);
@@ -137,14 +194,18 @@ export const stations: Format<Stations> = {
 			teams && teams.threes > 0 ? `${teams.threes} × 3` : ''
 		].filter(Boolean);
 		return (
-			`${block.groups.length} stations · ${roundsWords(block.rounds)} · ${clockText(block.seconds)} each, ${block.change} s to change` +
+			`${counted(placesOf(block).stations.length, 'station')} · ${roundsWords(block.rounds)} · ${clockText(block.seconds)} each, ${block.change} s to change` +
+			(block.halves ? ` · halves change over after ${clockText(secondsThrough(block))}` : '') +
 			(teams ? ` · ${block.people} people: ${words.join(' and ')}, up to ${teams.perStation} a station` : '')
 		);
 	},
 
+	remark: (block, part) => (isAway(block, part) ? 'the other half, meanwhile' : null),
+
 	ownTime: true,
 	read(said, _parts, groups) {
 		const seconds = said.seconds('s');
+		const halves = said.take('halves') !== null;
 		// 180 s each.
 		if (seconds !== null) said.take('side');
 		return {
@@ -154,12 +215,14 @@ export const stations: Format<Stations> = {
 			change: said.take('change')?.seconds ?? DEFAULTS.change,
 			people: said.take('people')?.count ?? null,
 			groups: groupIndexes(groups),
-			parts: groups.flat()
+			parts: groups.flat(),
+			...(halves && { halves: true as const })
 		};
 	},
 
 	line: (block, part) =>
 		`stations ${roundsWords(block.rounds)}, ${block.seconds} s each, ${block.change} change` +
 		(block.people === null ? '' : `, ${block.people} people`) +
+		(block.halves ? ', half elsewhere' : '') +
 		`: ${groupsLine(block, part)}`
 };

@@ -22,6 +22,7 @@ const OF_BLOCK: ReadonlySet<PhraseKind> = new Set([
 	'limit',
 	'every',
 	'people',
+	'halves',
 	'change',
 	'drop',
 	'bpm',

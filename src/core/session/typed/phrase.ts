@@ -30,6 +30,8 @@ interface Kinds {
 	limit: { seconds: number; bare: boolean };
 	every: { seconds: number };
 	people: { count: number };
+	/** Half of the group is elsewhere. */
+	halves: object;
 	change: { seconds: number };
 	side: object;
 	/** There and back. */

@@ -71,7 +71,8 @@
 					type="checkbox"
 					class="checkbox checkbox-sm"
 					checked={isOn(extra.key)}
-					onchange={(event) => setExtra(extra.key, event.currentTarget.checked)}
+					onchange={(event) =>
+						setExtra(extra.key, event.currentTarget.checked || (extra.without ? null : false), extra.without)}
 				/>
 				{extra.label}</label
 			>

@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 
 const whole = (min: number, max: number, what: string) =>
 	number()
@@ -55,6 +55,13 @@ export const checkinSchema = object({
 		.max(2000, 'at most 2,000 sets')
 		.nullable()
 		.default(null)
+});
+
+/** A piece of a day, ticked off or not. */
+export const ticksSchema = object({
+	day: whole(1, 84, 'the day').required('say which day this is for'),
+	piece: whole(0, 100, 'the piece').required('say which piece this is about'),
+	done: boolean().required('say whether it is done')
 });
 
 export type CheckinInput = InferType<typeof checkinSchema>;

@@ -17,12 +17,18 @@ const day = object({
 		.oneOf([...DAY_KINDS], 'choose a kind of day')
 		.required('choose a kind of day'),
 	session: string().nullable().defined(),
+	evening: optional(name(60, 'the second session is missing')),
 	effort: orNull(within('effort', 0, 10)),
 	tests: array(id()).max(PLAN_LIMITS.testsADay, `at most ${PLAN_LIMITS.testsADay} tests on a day`).required()
 })
 	.noUnknown()
 	.test('rest', 'a rest day has no session; choose another kind of day for it', (value) =>
 		value.kind === 'rest' ? value.session === null : true
+	)
+	.test(
+		'evening',
+		'a second session comes after a first',
+		({ session, evening }) => session !== null || evening === undefined
 	)
 	.meta({
 		json: {

@@ -56,8 +56,9 @@ const effort = () =>
 /** True or not there. */
 const flagged = () =>
 	optional(
-		mixed<true>()
-			.oneOf([true])
+		boolean()
+			.strict()
+			.isTrue()
 			.required()
 			.meta({ json: { const: true } })
 	);
@@ -163,6 +164,7 @@ const part = object({
 	.meta({ define: 'part' });
 
 const base = {
+	dayPart: optional(strictText(LIMITS.dayPart)),
 	role: string()
 		.oneOf([...ROLES])
 		.required(),
@@ -289,6 +291,7 @@ export const sessionSchema = object({
 			.required()
 			.meta({ json: { maxItems: LIMITS.links } })
 	),
+	pieces: flagged(),
 	recovery: optional(
 		array(strictText(LIMITS.recoveryText))
 			.strict()

@@ -206,14 +206,20 @@ const stations = fc
 		change: fc.integer({ min: 0, max: 60 }),
 		people: fc.option(fc.integer({ min: 2, max: 40 }), { nil: null }),
 		sizes: fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 1, maxLength: 4 }),
+		halves: fc.boolean(),
 		pool: parts(12, 12)
 	})
-	.map(({ sizes, pool, ...block }) => {
+	.map(({ sizes, halves, pool, ...block }) => {
 		let next = 0;
 		const groups = [2, ...sizes].map((size) =>
 			Array.from({ length: Math.min(size, 12 - next) }, () => next++)
 		);
-		return { ...block, groups: groups.filter((group) => group.length > 0), parts: pool.slice(0, next) };
+		return {
+			...block,
+			groups: groups.filter((group) => group.length > 0),
+			parts: pool.slice(0, next),
+			...(halves && { halves: true as const })
+		};
 	});
 const steady = fc
 	.record({
@@ -272,6 +278,7 @@ const setup = fc.option(fc.record({ text: line, seconds: fc.integer({ min: 0, ma
 	nil: null,
 	freq: 3
 });
+const dayPart = fc.option(line, { nil: null, freq: 6 });
 const optional = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: null, freq: 3 });
 
 /** Repeats that do not overlap: each takes some blocks, then some are left out. */
@@ -296,11 +303,18 @@ const repeats = (count: number): fc.Arbitrary<Repeat[]> =>
 		});
 
 export const anySession: fc.Arbitrary<Session> = fc
-	.array(fc.tuple(anyBlock, setup), { minLength: 1, maxLength: 8 })
+	.array(fc.tuple(anyBlock, setup, dayPart), { minLength: 1, maxLength: 8 })
 	.chain((made) =>
 		fc.record({
-			blocks: fc.constant(made.map(([block, before]) => (before ? { ...block, setup: before } : block))),
+			blocks: fc.constant(
+				made.map(([block, before, part]) => ({
+					...block,
+					...(before && { setup: before }),
+					...(part && { dayPart: part })
+				}))
+			),
 			repeats: repeats(made.length),
+			pieces: fc.boolean(),
 			note: optional(line),
 			links: optional(
 				fc.array(
@@ -317,10 +331,11 @@ export const anySession: fc.Arbitrary<Session> = fc
 			recovery: optional(fc.array(line, { minLength: 1, maxLength: 3 }))
 		})
 	)
-	.map(({ blocks, repeats: again, note, links, recovery }) => ({
+	.map(({ blocks, repeats: again, pieces, note, links, recovery }) => ({
 		blocks,
 		...(again.length > 0 && { repeats: again }),
 		...(note && { note }),
 		...(links && { links }),
-		...(recovery && { recovery })
+		...(recovery && { recovery }),
+		...(pieces && { pieces: true as const })
 	}));

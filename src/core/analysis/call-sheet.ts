@@ -134,7 +134,7 @@ export function callSheetOf(
 
 	const blocks = timeline.spans.map((span): CallBlock => {
 		const block = session.blocks[span.block];
-		const title = block ? roleTitle(block) : '';
+		const title = block ? [block.dayPart, roleTitle(block)].filter(Boolean).join(': ') : '';
 		return {
 			title: span.of > 1 ? `${title}, ${span.pass} of ${span.of}` : title,
 			setup: block?.setup?.text ?? '',

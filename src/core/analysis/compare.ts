@@ -20,11 +20,13 @@ export interface Comparison {
 
 const lineOf = (session: Session, i: number, practice: Practice): string => {
 	const block = session.blocks[i];
-	return block
-		? block.setup
-			? `${formatLine(block, practice)} (first: ${block.setup.text}, ${block.setup.seconds} s)`
-			: formatLine(block, practice)
-		: '';
+	if (!block) return '';
+	const { setup, dayPart } = block;
+	return [
+		dayPart === undefined ? '' : `${dayPart}: `,
+		formatLine(block, practice),
+		setup ? ` (first: ${setup.text}, ${setup.seconds} s)` : ''
+	].join('');
 };
 
 /** How alike two lines are: 1 the same, towards 0 with fewer words in common. */
@@ -88,6 +90,7 @@ export function compareSessions(before: Session, after: Session, practice: Pract
 	});
 	const texts: [string, (session: Session) => string][] = [
 		['repeats', repeatsText],
+		['done', ({ pieces }) => (pieces ? 'in pieces over the day' : 'in one go')],
 		['note', (session) => session.note ?? ''],
 		['links', (session) => (session.links ?? []).map((link) => `${link.title} (${link.url})`).join(', ')],
 		['what follows', (session) => (session.recovery ?? []).join(', ')]

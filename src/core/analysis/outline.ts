@@ -40,6 +40,8 @@ export interface OutlineBlock {
 	start: number;
 	seconds: number;
 	setup: string | null;
+	/** When in the day it is begun, where it begins at a time of its own. */
+	dayPart: string | null;
 	/** `with the next block 3 times, 30 s between`; at the first block of a repeat only. */
 	repeat: string | null;
 	parts: OutlinePart[];
@@ -100,6 +102,7 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 				start: blocks[b]?.start ?? 0,
 				seconds: blocks[b]?.seconds ?? 0,
 				setup: block.setup?.text ?? null,
+				dayPart: block.dayPart ?? null,
 				repeat:
 					first &&
 					`${more === 0 ? 'this' : `this and the next ${more === 1 ? 'block' : `${more} blocks`}`}, ${first.times} times, ${first.rest} s between`,

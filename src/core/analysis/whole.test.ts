@@ -43,6 +43,7 @@ describe('outlineOf', () => {
 					start: 0,
 					seconds: 30,
 					setup: null,
+					dayPart: null,
 					repeat: null,
 					parts: [
 						{
@@ -67,6 +68,7 @@ describe('outlineOf', () => {
 					start: 50,
 					seconds: 576,
 					setup: 'swap to the heavy pair',
+					dayPart: null,
 					repeat: 'this and the next block, 2 times, 60 s between',
 					parts: [
 						{
@@ -110,6 +112,7 @@ describe('outlineOf', () => {
 					start: 368,
 					seconds: 160,
 					setup: null,
+					dayPart: null,
 					repeat: null,
 					parts: [
 						{
@@ -134,6 +137,7 @@ describe('outlineOf', () => {
 					start: 956,
 					seconds: 65,
 					setup: null,
+					dayPart: null,
 					repeat: null,
 					parts: [
 						{

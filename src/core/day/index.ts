@@ -16,3 +16,4 @@ export {
 } from './overrides';
 export { personDay, type PersonDay } from './person-day';
 export { entryOf, packEntry, type Strip } from './strip';
+export { logWith, ownPieces, type OwnPiece } from './pieces';

@@ -54,6 +54,8 @@ export interface PersonalChange {
 /** A session as one person gets it. */
 export interface PersonalSession {
 	session: Session;
+	/** The block of the session as planned that each of its blocks is made of. */
+	places: number[];
 	/** What it asks for; places are those of the session as planned, so that logs of all people speak of the same. */
 	asked: PrescribedExercise[];
 	changes: PersonalChange[];
@@ -204,7 +206,10 @@ export function personalSession(
 ): PersonalSession | null {
 	const session = level === null ? planned : sessionFor(planned, level);
 	const due = overrides.filter((override) => appliesOn(override, day));
-	if (due.length === 0) return { session, asked: prescriptionOf(session, practice), changes: [], idle: [] };
+	if (due.length === 0) {
+		const places = session.blocks.map((_, b) => b);
+		return { session, places, asked: prescriptionOf(session, practice), changes: [], idle: [] };
+	}
 	const personal = new Personal(session, practice);
 	const idle = due.filter((override) => !personal.apply(override));
 
@@ -225,5 +230,5 @@ export function personalSession(
 		block: placed[exercise.block]?.at ?? exercise.block,
 		part: placed[exercise.block]?.parts[exercise.part] ?? exercise.part
 	}));
-	return { session: own, asked, changes: personal.changes, idle };
+	return { session: own, places: placed.map(({ at }) => at), asked, changes: personal.changes, idle };
 }

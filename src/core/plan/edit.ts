@@ -3,15 +3,28 @@ import { PLAN_LIMITS, REST_DAY, type Plan, type PlannedDay } from './model';
 
 const withDays = (plan: Plan, days: readonly PlannedDay[]): Plan => ({ ...plan, days });
 
-/** Gives days some of what a day has; a rest day keeps no session. */
-export function putDays(plan: Plan, at: readonly number[], change: Partial<PlannedDay>): Plan {
+/** A day as it can be: a rest day has no session, and a day without a session none in the evening. */
+function sound(day: PlannedDay): PlannedDay {
+	const kept = day.kind === 'rest' ? { ...day, session: null, effort: null } : day;
+	if (kept.session !== null) return kept;
+	const { evening: _evening, ...bare } = kept;
+	return bare;
+}
+
+/** Gives days some of what a day has; `evening: null` takes the second session away. */
+export function putDays(
+	plan: Plan,
+	at: readonly number[],
+	{ evening, ...change }: Omit<Partial<PlannedDay>, 'evening'> & { evening?: string | null }
+): Plan {
 	const set = new Set(at);
 	return withDays(
 		plan,
 		plan.days.map((day, i) => {
 			if (!set.has(i + 1)) return day;
-			const next = { ...day, ...change };
-			return next.kind === 'rest' ? { ...next, session: null, effort: null } : next;
+			const { evening: before, ...rest } = day;
+			const second = evening === undefined ? before : (evening ?? undefined);
+			return sound({ ...rest, ...change, ...(second !== undefined && { evening: second }) });
 		})
 	);
 }
@@ -33,7 +46,7 @@ export function copyDay(plan: Plan, from: number, to: readonly number[]): Plan {
 		? putDays(
 				plan,
 				to.filter((at) => at !== from),
-				{ ...day, tests: [] }
+				{ ...day, evening: day.evening ?? null, tests: [] }
 			)
 		: plan;
 }

@@ -1,3 +1,4 @@
+export { dayOfTwo } from './day-of-two';
 export { testText } from './benchmark-text';
 export { testSession } from './benchmark-session';
 export { changedFindings, checkPlan } from './check-plan';
@@ -22,7 +23,7 @@ export {
 	type Step,
 	type StepKind
 } from './model';
-export { followsRules, isEverywhere, sessionInWeek } from './progression';
+export { followsRules, isEverywhere, sessionInWeek, unchanged } from './progression';
 export {
 	emptyForms,
 	resolvePlan,

@@ -6,6 +6,8 @@ export interface PlannedDay {
 	kind: DayKind;
 	/** Key of the session on it; null: none yet, or rest. */
 	session: string | null;
+	/** Key of a second session, done in the evening, on a day that has a first. */
+	evening?: string;
 	/** Effort expected of the whole session, 0…10; null: what is usual for the kind of day. */
 	effort: number | null;
 	/** Ids of the tests that are taken on it. */

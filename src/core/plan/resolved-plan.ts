@@ -5,6 +5,7 @@ import { compileSession, type Session, type Timeline } from '../session';
 import { aerobicMinutes, cardioOf, expectedEffort } from './effort';
 import { sessionLoad, weekLoad, type WeekLoad } from './load';
 import { weekOf, type Plan, type PlannedDay } from './model';
+import { dayOfTwo } from './day-of-two';
 import { followsRules, isDeload, sessionInWeek, unchanged, type Progressed } from './progression';
 
 /** A session as a plan knows it. */
@@ -74,21 +75,33 @@ function formKeeper(plan: Plan, practice: Practice, known: KnownForms) {
 	const { library } = practice;
 	const rules = JSON.stringify([plan.rules, plan.deload]);
 	const identity = new Map<PlanSession, string>();
-	return (session: PlanSession, week: number, rulesApply: boolean): SessionInWeek => {
+	const bodyOf = (session: PlanSession): string => {
 		const body = identity.get(session) ?? JSON.stringify(session.body);
 		identity.set(session, body);
-		const id = `${rulesApply ? week : 'test'} ${session.key} ${rules} ${body}`;
+		return body;
+	};
+	return (
+		session: PlanSession,
+		evening: PlanSession | null,
+		week: number,
+		rulesApply: boolean
+	): SessionInWeek => {
+		const both = evening ? [session, evening] : [session];
+		const id = `${rulesApply ? week : 'test'} ${both.map(({ key }) => key).join('+')} ${rules} ${both.map(bodyOf).join(' ')}`;
 		const found = known.get(id);
 		if (found) return found;
-		const progressed = rulesApply
-			? sessionInWeek(session.body, session.of ?? session.key, week, plan, practice)
-			: unchanged(session.body);
+		const [first, second] = both.map((one) =>
+			rulesApply ? sessionInWeek(one.body, one.of ?? one.key, week, plan, practice) : unchanged(one.body)
+		);
+		const progressed =
+			first && evening && second ? dayOfTwo({ ...session, ...first }, { ...evening, ...second }) : first;
+		if (!progressed) throw new RangeError('session: none');
 		const timeline = compileSession(progressed.session, practice);
 		const names = progressed.session.blocks.flatMap((block) => block.parts.map((part) => part.exercise));
 		const made: SessionInWeek = {
 			...progressed,
 			key: session.key,
-			name: session.name,
+			name: both.map(({ name }) => name).join(' + '),
 			timeline,
 			balance: balanceOf(progressed.session, practice, timeline),
 			exercises: [...new Set(names.map((name) => library.find(name)?.name ?? name))],
@@ -130,7 +143,8 @@ export function resolvePlan(
 		const week = weekOf(day);
 		const light = isDeload(week, plan.deload);
 		const session = planned.session === null ? undefined : byKey.get(planned.session);
-		const prescribed = session ? formOf(session, week, followsRules(planned)) : null;
+		const evening = planned.evening === undefined ? undefined : byKey.get(planned.evening);
+		const prescribed = session ? formOf(session, evening ?? null, week, followsRules(planned)) : null;
 		const minutes = (prescribed?.timeline.totals.duration ?? 0) / 60;
 		const expected = expectedEffort(planned, prescribed?.session ?? null, light);
 		return {

@@ -3,6 +3,7 @@ import type { Practice } from '../practice';
 import { formatOf, type Block } from './formats';
 import type { Session } from './model';
 import { LIMITS } from './parts';
+import { beginsApart } from './pieces';
 import { workOnOneSide } from './rep-time';
 import { visitsOf } from './repeats';
 import { TimelineWriter, type Segment } from './timeline';
@@ -115,7 +116,8 @@ export function compileSession(session: Session, practice: Practice): Timeline {
 		if (block.setup && (visit.pass === 1 || visit.repeat?.from !== visit.repeat?.to)) {
 			out.startBlock(visit.block, visit.pass);
 			out.put('setup', block.setup.seconds);
-		} else if (before?.restAfter === null) out.put('transition', practice.house.betweenBlocks);
+		} else if (before?.restAfter === null && !beginsApart(session, block, visit.block))
+			out.put('transition', practice.house.betweenBlocks);
 		out.startBlock(visit.block, visit.pass);
 		const start = out.now;
 		formatOf(block).write(block, out);

@@ -74,14 +74,29 @@ export function addSession(session: Session, more: Session): Session {
 		...next,
 		...(note && { note }),
 		...(links.length > 0 && { links }),
-		...(recovery.length > 0 && { recovery })
+		...(recovery.length > 0 && { recovery }),
+		...(more.pieces && { pieces: more.pieces })
 	};
 }
 
+/** What is said before a block, and stays where the block is made into another. */
+const before = ({ setup, dayPart }: Block): Pick<Block, 'setup' | 'dayPart'> => ({
+	...(setup && { setup }),
+	...(dayPart !== undefined && { dayPart })
+});
+
+/** A block in another’s place, with what was said before that one. */
+export const inPlaceOf = (old: Block, block: Block): Block => ({ ...block, ...before(old) });
+
+/** A session without a block; the part of the day that began with it begins with the next one. */
 export function removeBlock(session: Session, at: number): Session {
+	const dayPart = session.blocks[at]?.dayPart;
+	const blocks = placed(session);
+	const next = blocks[at + 1];
+	if (next && dayPart !== undefined) blocks[at + 1] = { ...next, block: { dayPart, ...next.block } };
 	return assembled(
 		session,
-		placed(session).filter((_, i) => i !== at)
+		blocks.filter((_, i) => i !== at)
 	);
 }
 
@@ -108,7 +123,8 @@ export function duplicateBlock(session: Session, at: number): Session {
 	const blocks = placed(session);
 	const original = blocks[at];
 	if (!original) return session;
-	blocks.splice(at + 1, 0, { ...original, block: structuredClone(original.block) });
+	const { dayPart: _dayPart, ...copy } = structuredClone(original.block);
+	blocks.splice(at + 1, 0, { ...original, block: copy });
 	return assembled(session, blocks);
 }
 
@@ -121,11 +137,8 @@ export function splitBlock(session: Session, at: number, practice: Practice): Se
 	const single = block.parts.map((part, p): Placed => {
 		const sets = Math.max(1, formatOf(block).timesDone(block, p, practice));
 		const target = formatOf(block).target?.(block, part) ?? part.target;
-		const setup = p === 0 && block.setup ? { setup: block.setup } : {};
-		return {
-			block: { ...newSets({ ...part, target }, sets, block.role), ...setup },
-			within
-		};
+		const alone = newSets({ ...part, target }, sets, block.role);
+		return { block: p === 0 ? inPlaceOf(block, alone) : alone, within };
 	});
 	blocks.splice(at, 1, ...single);
 	return assembled(session, blocks);
@@ -134,7 +147,8 @@ export function splitBlock(session: Session, at: number, practice: Practice): Se
 /** How many exercises two blocks have together, where each can be part of a superset; null where one cannot. */
 function pairOf(session: Session, at: number, practice: Practice) {
 	const [a, b] = [session.blocks[at], session.blocks[at + 1]];
-	if (!a || !b || a.role !== b.role || a.parts.length + b.parts.length > 3) return null;
+	if (!a || !b || a.role !== b.role || b.dayPart !== undefined || a.parts.length + b.parts.length > 3)
+		return null;
 	const [one, other] = [formatOf(a).asPair?.(a, practice), formatOf(b).asPair?.(b, practice)];
 	return one && other ? { a, b, one, other } : null;
 }
@@ -157,7 +171,7 @@ export function joinBlocks(session: Session, at: number, practice: Practice): Se
 		restInside: one.restInside,
 		restAfter: Math.max(one.restAfter, other.restAfter)
 	});
-	blocks.splice(at, 2, { block: { ...joined, ...(a.setup && { setup: a.setup }) }, within });
+	blocks.splice(at, 2, { block: inPlaceOf(a, joined), within });
 	return assembled(session, blocks);
 }
 

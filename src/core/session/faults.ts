@@ -155,6 +155,10 @@ export function blockFaults(block: Block, path: string, practice: Practice): Fau
 			`${format.label} takes ${right} ${max === 1 ? 'exercise' : 'exercises'}, here are ${count}${format.tooMany ? `; ${format.tooMany}` : ''}`
 		);
 	}
+	if (block.dayPart !== undefined) {
+		list.text('.dayPart', 'the part of the day', block.dayPart, LIMITS.dayPart);
+		if (/\n/.test(block.dayPart)) list.add('.dayPart', 'the part of the day is one line');
+	}
 	if (block.setup) {
 		list.text('.setup.text', 'the set-up', block.setup.text, LIMITS.setupText);
 		if (/\n/.test(block.setup.text)) list.add('.setup.text', 'the set-up is one line');

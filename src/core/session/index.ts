@@ -8,6 +8,7 @@ export {
 	targetText,
 	withAmounts
 } from './amount';
+export { beginsApart, joinSessions, piecesOf, type Piece } from './pieces';
 export { partFor, sessionFor } from './by-level';
 export { clockText } from './clock-text';
 export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';
@@ -17,6 +18,7 @@ export {
 	addSession,
 	canJoin,
 	duplicateBlock,
+	inPlaceOf,
 	insertBlock,
 	joinBlocks,
 	moveBlock,

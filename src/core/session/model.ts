@@ -24,4 +24,6 @@ export interface Session {
 	links?: Link[];
 	/** What is done after it, one thing each: a walk, rolling, a bath. */
 	recovery?: string[];
+	/** Done block by block over the day, at times of one’s own. */
+	pieces?: true;
 }

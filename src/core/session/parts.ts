@@ -92,6 +92,8 @@ export interface BlockBase {
 	role: Role;
 	parts: Part[];
 	setup?: Setup;
+	/** When in the day it is done, with those after it: `Evening`. Left out: right after the one before. */
+	dayPart?: string;
 }
 
 /** Bounds that keep a typing slip (10,000 sets) from becoming a session; all inclusive. */
@@ -121,6 +123,7 @@ export const LIMITS = {
 	passes: 20,
 	segments: 20_000,
 	setupText: 120,
+	dayPart: 100,
 	note: 2000,
 	links: 10,
 	linkTitle: 80,

@@ -41,6 +41,8 @@ class SessionReader {
 	private readonly links: Link[] = [];
 	private readonly recovery: string[] = [];
 	private setup: Setup | null = null;
+	private dayPart: string | null = null;
+	private pieces = false;
 	private open: { from: number; times: number; rest: number; line: number } | null = null;
 
 	constructor(
@@ -77,6 +79,8 @@ class SessionReader {
 		else if (keyword === 'note' || keyword === 'notes') this.noteLines.push(rest?.trimEnd() ?? '');
 		else if (keyword === 'recovery') this.recovery.push(rest?.trim() ?? '');
 		else if (keyword === 'link') this.link(text, rest ?? '', line);
+		else if (keyword === 'when') this.partOfDay(text, rest ?? '', line);
+		else if (/^\s*(?:in\s+)?pieces(?:\s+over\s+the\s+day)?[\s.]*$/i.test(text)) this.pieces = true;
 		else if (keyword === 'setup') this.setUp(text, rest ?? '', line);
 		else if (/^\s*repeat\b/i.test(text)) this.beginRepeat(text, line);
 		else if (/^\s*end\s+repeat\b/i.test(text)) this.endRepeat(text, line);
@@ -94,6 +98,11 @@ class SessionReader {
 		if (!rest.trim())
 			return this.fault(line, text, 'what is to be set up? as in setup 20 s: swap to the heavy pair');
 		this.setup = { seconds, text: rest.trim() };
+	}
+
+	private partOfDay(text: string, rest: string, line: number): void {
+		if (!rest.trim()) this.fault(line, text, 'when in the day? as in when: Evening');
+		else this.dayPart = rest.trim();
 	}
 
 	private beginRepeat(text: string, line: number): void {
@@ -132,8 +141,13 @@ class SessionReader {
 		this.notes.push(...read.notes.map((message) => ({ line, message })));
 		const block: Block =
 			logical.role && read.block.role === 'main' ? { ...read.block, role: logical.role } : read.block;
-		this.blocks.push(this.setup ? { ...block, setup: this.setup } : block);
+		this.blocks.push({
+			...block,
+			...(this.setup && { setup: this.setup }),
+			...(this.dayPart !== null && { dayPart: this.dayPart })
+		});
 		this.setup = null;
+		this.dayPart = null;
 	}
 
 	/** Says that what comes from a line on was not looked at. */
@@ -144,13 +158,15 @@ class SessionReader {
 
 	result(lastLine: number): ParsedText {
 		if (this.open) this.fault(this.open.line, '', 'this repeat is not closed: a line end repeat does it');
+		if (this.dayPart !== null) this.fault(lastLine, '', `no block follows for ${this.dayPart}`);
 		if (this.setup) this.fault(lastLine, '', 'no block follows the setup');
 		const session: Session = {
 			blocks: this.blocks,
 			...(this.repeats.length > 0 && { repeats: this.repeats }),
 			...(this.noteLines.length > 0 && { note: this.noteLines.join('\n') }),
 			...(this.links.length > 0 && { links: this.links }),
-			...(this.recovery.length > 0 && { recovery: this.recovery })
+			...(this.recovery.length > 0 && { recovery: this.recovery }),
+			...(this.pieces && { pieces: true as const })
 		};
 		return { name: this.name, session, faults: this.faults, notes: this.notes };
 	}
@@ -199,9 +215,11 @@ export function formatSessionText(
 	if (name) lines.push(`session: ${name}`);
 	for (const note of session.note?.split('\n') ?? []) lines.push(`note: ${note}`);
 	for (const link of session.links ?? []) lines.push(`link: ${link.title} | ${link.url}`);
+	if (session.pieces) lines.push('in pieces over the day');
 	session.blocks.forEach((block, b) => {
 		const repeat = repeatAround(session, b);
 		if (repeat?.from === b) lines.push(`repeat ${repeat.times} times, rest ${repeat.rest}:`);
+		if (block.dayPart !== undefined) lines.push(`when: ${block.dayPart}`);
 		if (block.setup) lines.push(`setup ${block.setup.seconds} s: ${block.setup.text}`);
 		lines.push(formatLine(block, practice));
 		if (repeat?.to === b) lines.push('end repeat');

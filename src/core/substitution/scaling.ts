@@ -81,7 +81,9 @@ export function scaleSession(
 			// Where the coach gave loads by level, these are what differs.
 			const levels =
 				!planned.blocks[b]?.parts[p]?.kgByLevel &&
-				exercise.pattern !== 'stretch' && exercise.pattern !== 'mobility' && block.role === 'main';
+				exercise.pattern !== 'stretch' &&
+				exercise.pattern !== 'mobility' &&
+				block.role === 'main';
 			if (level !== 'base' && levels) {
 				const next = level === 'easier' ? library.easier(exercise.name) : library.harder(exercise.name);
 				if (next) {

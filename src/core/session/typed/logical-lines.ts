@@ -29,7 +29,9 @@ export type Written =
 	| { kind: 'name'; line: number; name: string; text: string }
 	| { kind: 'second-day'; line: number; text: string };
 
-const OTHER = /^\s*(?:session|note|notes|link|recovery|setup|repeat|end\s+repeat)\b/i;
+/** What is done at another time of the day stands under it. */
+const DAY_PART = /^[\s#*_]*(morning|midday|lunch|noon|afternoon|evening|night|a\.?m\.?|p\.?m\.?)[\s:*_]*$/i;
+const OTHER = /^\s*(?:session|note|notes|link|recovery|setup|when|(?:in\s+)?pieces\b|repeat|end\s+repeat)\b/i;
 const SECTION =
 	/^[\s#*_=-]*(warm[- ]?up|main|main (?:set|part|work|block)|strength|conditioning|cardio|finisher|core|workout|cool[- ]?down|stretching)\s*(?:\([^)]*\))?[\s:*_=-]*$/i;
 const DAY =
@@ -68,6 +70,12 @@ const hasName = (phrases: readonly Phrase[]): boolean =>
 
 const roleOf = (word: string): Role =>
 	/^warm/i.test(word) ? 'warm-up' : /^(?:cool|stretching)/i.test(word) ? 'cool-down' : 'main';
+
+function dayPartOf(word: string): string {
+	if (/^a/i.test(word) && word.length < 5) return 'Morning';
+	if (/^p/i.test(word)) return 'Evening';
+	return `${word.charAt(0).toUpperCase()}${word.slice(1).toLowerCase()}`;
+}
 
 class Joiner {
 	readonly written: Written[] = [];
@@ -111,6 +119,13 @@ class Joiner {
 			this.open = null;
 			this.named ||= /^\s*session/i.test(text);
 			this.written.push({ kind: 'other', line, text });
+			return;
+		}
+		const part = DAY_PART.exec(text)?.[1];
+		if (part) {
+			this.open = null;
+			this.role = null;
+			this.written.push({ kind: 'other', line, text: `when: ${dayPartOf(part)}` });
 			return;
 		}
 		const section = SECTION.exec(text)?.[1];

@@ -5,6 +5,7 @@
 	import {
 		clockText,
 		formatLine,
+		inPlaceOf,
 		formatOf,
 		movePart,
 		numberOf,
@@ -91,7 +92,7 @@
 		{search}
 		ontake={(next: Block) => {
 			typing = false;
-			onchange(block.setup ? { ...next, setup: block.setup } : next, '');
+			onchange(inPlaceOf(block, next), '');
 		}}
 		oncancel={() => (typing = false)}
 	/>
@@ -100,6 +101,9 @@
 		class={['panel', (faults.length > 0 || marked) && '!border-warning']}
 		aria-label="{formatOf(block).label}, {block.role}, block {index + 1}"
 	>
+		{#if block.dayPart !== undefined}<p class="border-base-300 border-b px-3 py-1 font-semibold">
+				{block.dayPart}
+			</p>{/if}
 		{#if block.setup}<p class="border-base-300 bg-base-200 border-b px-3 py-1 text-[13px]">
 				<b>Set up</b>
 				{block.setup.text} <span class="quiet clock">{block.setup.seconds} s</span>

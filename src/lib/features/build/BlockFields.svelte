@@ -23,6 +23,12 @@
 	/** What a format has beside its numbers, as it stands in this block; null: none. */
 	const valuesOf = (key: string): Values | null =>
 		(block as unknown as Record<string, Values | null | undefined>)[key] ?? null;
+	function setDayPart(text: string) {
+		const next = { ...block };
+		delete next.dayPart;
+		if (text.trim()) next.dayPart = text;
+		onchange(next, 'dayPart');
+	}
 	const isOn = (key: string): boolean => (block as unknown as Record<string, unknown>)[key] === true;
 	function setExtra(key: string, value: Values | boolean | null, without: 'null' | 'omitted' = 'null') {
 		const next = { ...block, [key]: value };
@@ -122,6 +128,16 @@
 			{/if}
 		{/if}
 	{/each}
+	<label>
+		<span class="quiet block text-[13px]">part of the day</span>
+		<input
+			class="input input-sm w-28"
+			placeholder="Evening"
+			maxlength="100"
+			value={block.dayPart ?? ''}
+			oninput={(event) => setDayPart(event.currentTarget.value)}
+		/>
+	</label>
 	<label class="grow">
 		<span class="quiet block text-[13px]">set up before it</span>
 		<input

@@ -20,6 +20,12 @@
 		if (value && value.length > 0) next[key] = value;
 		onchange(next, what);
 	}
+	function setPieces(on: boolean) {
+		const next: Session = { ...session };
+		delete next.pieces;
+		if (on) next.pieces = true;
+		onchange(next, '');
+	}
 	const links = $derived<Link[]>(session.links ?? []);
 	const recovery = $derived<string[]>(session.recovery ?? []);
 	function addTag() {
@@ -58,6 +64,14 @@
 				value={session.note ?? ''}
 				oninput={(event) => put('note', event.currentTarget.value, 'note')}></textarea>
 		</label>
+		<label class="flex items-center gap-2 text-sm md:order-last"
+			><input
+				type="checkbox"
+				class="checkbox checkbox-sm"
+				checked={session.pieces === true}
+				onchange={(event) => setPieces(event.currentTarget.checked)}
+			/> In pieces over the day: each block is ticked off when it is done</label
+		>
 		<div>
 			<span class="label-text">Recovery after the session</span>
 			<ul class="text-sm">

@@ -2,14 +2,24 @@
 	import type { Outline } from '$core/analysis';
 	import type { PersonalChange } from '$core/day';
 	import { clockText } from '$core/session/clock-text';
+	import Check from '@lucide/svelte/icons/check';
+	import { enhance } from '$app/forms';
 	import SessionPart from './SessionPart.svelte';
 
 	/** Today's session in the order in which it is done, with the time each block begins. */
-	let {
-		outline,
-		name,
-		changes = []
-	}: { outline: Outline; name: string; changes?: readonly PersonalChange[] } = $props();
+	interface Props {
+		outline: Outline;
+		name: string;
+		changes?: readonly PersonalChange[];
+		day: number;
+		/** Pieces of it that are ticked off one by one, each with its last block. */
+		pieces?: readonly { from: number; last: number; done: boolean }[];
+		/** Whether pieces can still be ticked off. */
+		open?: boolean;
+	}
+	let { outline, name, changes = [], day, pieces = [], open = true }: Props = $props();
+	const endOf = (block: number) => pieces.find(({ last }) => last === block);
+	const done = $derived(pieces.filter((piece) => piece.done).length);
 	const minutes = $derived([outline.lower, outline.upper].map((s) => Math.round(s / 60)));
 </script>
 
@@ -21,6 +31,9 @@
 			<span class="quiet">at your own pace, {clockText(outline.work)} of it work</span>
 		</p>
 		<p class="quiet text-[15px]">{outline.counting}</p>
+		{#if pieces.length > 1}<p class="mt-1">
+				In {pieces.length} pieces over the day: <b>{done} done</b>. Tick each off when you have done it.
+			</p>{/if}
 		{#if outline.note}<p class="mt-2 whitespace-pre-line">{outline.note}</p>{/if}
 	</div>
 	{#if changes.length > 0}
@@ -55,6 +68,8 @@
 		{/if}
 	</div>
 	{#each outline.blocks as block, b (b)}
+		{#if block.dayPart}<h3 class="mt-2 text-xl">{block.dayPart}</h3>{/if}
+		{@const piece = endOf(b)}
 		<div class="panel">
 			{#if block.repeat}<p class="border-base-300 bg-base-200 border-b px-4 py-2 text-[15px]">
 					<b>Do</b>
@@ -77,6 +92,24 @@
 				{/each}
 			</ol>
 		</div>
+		{#if piece && open}
+			<form method="post" action="?/tick" use:enhance>
+				<input type="hidden" name="piece" value={piece.from} />
+				<input type="hidden" name="day" value={day} />
+				{#if piece.done}
+					<p class="flex min-h-11 items-center justify-between gap-2">
+						<b class="flex items-center gap-2"><Check size={18} aria-hidden="true" /> Done</b>
+						<button class="quiet min-h-11 px-3 text-sm underline" name="done" value="no"
+							>Not done after all</button
+						>
+					</p>
+				{:else}
+					<button class="btn btn-outline min-h-12 w-full" name="done" value="yes"
+						>{pieces.length > 1 ? `Tick off piece ${pieces.indexOf(piece) + 1}` : 'Tick it off'}</button
+					>
+				{/if}
+			</form>
+		{/if}
 	{/each}
 	{#if outline.recovery.length > 0}
 		<div class="panel p-4">

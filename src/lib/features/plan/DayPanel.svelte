@@ -28,7 +28,7 @@
 	/** What all chosen days have in common; null where they differ. */
 	const common = <K extends keyof PlannedDay>(key: K): PlannedDay[K] | null =>
 		first && days.every((day) => day[key] === first[key]) ? first[key] : null;
-	const put = (change: Partial<PlannedDay>, what = '') =>
+	const put = (change: Parameters<typeof putDays>[2], what = '') =>
 		editor.change(putDays(editor.plan, chosen, change), what);
 	const released = $derived(chosen.filter((day) => day <= releasedTo));
 	const listed = $derived(
@@ -113,11 +113,28 @@
 					{#each listed as session (session.key)}<option value={session.key}>{session.name}</option>{/each}
 				</select></label
 			>
+			{#if days.every((day) => day.session !== null)}
+				{@const alike = days.every((day) => day.evening === first.evening)}
+				<label
+					>Second session, in the evening
+					<select
+						class="select select-sm flex w-full"
+						value={alike ? (first.evening ?? '') : 'various'}
+						onchange={(event) => put({ evening: event.currentTarget.value || null })}
+					>
+						{#if !alike}<option value="various" disabled>various</option>{/if}
+						<option value="">none</option>
+						{#each listed as session (session.key)}<option value={session.key}>{session.name}</option>{/each}
+					</select></label
+				>
+			{/if}
 			{#if chosen.length === 1 && first.prescribed}
 				<p class="quiet text-[13px]">
 					<b class="text-base-content">{Math.round(first.minutes)} min</b> × effort {first.expected} = load
 					<b class="text-base-content">{Math.round(first.load)}</b>.
-					<a class="link-quiet" href="{base}/build/{first.session?.split('@')[0]}">Open in Build</a>
+					<a class="link-quiet" href="{base}/build/{first.session?.split('@')[0]}">Open in Build</a
+					>{#if first.evening},
+						<a class="link-quiet" href="{base}/build/{first.evening.split('@')[0]}">the evening’s</a>{/if}
 				</p>
 				{#if first.prescribed.changes.length > 0}
 					<ul class="text-[13px]">

@@ -39,7 +39,9 @@ export interface Choice {
 
 /** Everything in a plan that a rule can be about: its exercises, its sessions, their blocks. */
 export function choicesOf(resolved: ResolvedPlan): { group: string; choices: Choice[] }[] {
-	const used = [...new Set(resolved.days.flatMap((day) => (day.session === null ? [] : [day.session])))];
+	const used = [
+		...new Set(resolved.days.flatMap(({ session, evening }) => [session ?? [], evening ?? []].flat()))
+	];
 	const sessions = used.flatMap((key) => resolved.sessions.get(key) ?? []);
 	const exercises = new Map<string, boolean>();
 	for (const { body } of sessions)

@@ -1,6 +1,8 @@
 /** A participant's own days: where they stand, and what a day asks of them. */
 import {
+	ownPieces,
 	personalSession,
+	type OwnPiece,
 	type PersonalSession,
 	type PersonDay,
 	type PersonalChange,
@@ -96,6 +98,8 @@ export interface OwnSession {
 	asked: PrescribedExercise[];
 	/** What is different for them, and why. */
 	changes: PersonalChange[];
+	/** Pieces that are ticked off one by one; none where it is done in one go. */
+	pieces: OwnPiece[];
 }
 
 export interface OwnDay extends PersonDay {
@@ -154,8 +158,12 @@ export async function openDay(
 	const checkin = known.strip[day] ? await checkinOfDay(context.db, person.enrolmentId, day) : null;
 	const versionId = checkin?.versionId ?? planned.versionId;
 	const at = checkin?.receivedAt ?? context.clock.now();
-	const session = versionId && (await ownSession(context.db, known, person, day, versionId, at));
-	return { ...found, checkin, session };
+	const own = versionId && (await ownSession(context.db, known, person, day, versionId, at));
+	if (!own) return { ...found, checkin, session: null };
+	const { places, planned: body, ...session } = own;
+	const pieces = ownPieces(body, { places, asked: session.asked }, checkin?.sets ?? []);
+	const name = (versionId === planned.versionId && planned.session) || session.name;
+	return { ...found, checkin, session: { ...session, name, pieces } };
 }
 
 /** A day for a page that is read: what only a check-in needs stays here. */
@@ -166,10 +174,27 @@ export function forReading({ session, checkin, ...day }: OwnDay) {
 			receivedAt: checkin.receivedAt,
 			done: checkin.done,
 			credit: checkin.credit,
-			standing: checkin.standing
+			standing: checkin.standing,
+			/** Whether they said how it went. */
+			told: checkin.effort !== null
 		},
-		session: session && { name: session.name, outline: session.outline, changes: session.changes }
+		session: session && {
+			name: session.name,
+			outline: session.outline,
+			changes: session.changes,
+			pieces: session.pieces.map(({ from, blocks, credit }) => ({
+				from,
+				last: blocks.at(-1) ?? 0,
+				done: credit >= 1
+			}))
+		}
 	};
+}
+
+/** A session as one person gets it, whatever they have done of it. */
+interface KnownSession extends Omit<OwnSession, 'pieces'> {
+	places: number[];
+	planned: Session;
 }
 
 async function ownSession(
@@ -179,15 +204,17 @@ async function ownSession(
 	day: number,
 	versionId: VersionId,
 	at: number
-): Promise<OwnSession | null> {
+): Promise<KnownSession | null> {
 	const version = await kept(db, `version ${versionId}`, revision, () => versionById(db, versionId));
-	const made = (own: PersonalSession | null): OwnSession | null =>
+	const made = (own: PersonalSession | null): KnownSession | null =>
 		own && {
 			name: version.name,
 			versionId,
 			outline: outlineOf(own.session, practice),
 			asked: own.asked,
-			changes: own.changes
+			changes: own.changes,
+			places: own.places,
+			planned: version.body
 		};
 	if (differs) return made(await prescriptionFor(db, person, day, version.body, differs, practice, at));
 	// Without differences it is the same for everybody of a level, whatever the day.

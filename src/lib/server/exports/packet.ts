@@ -50,7 +50,13 @@ interface Reader {
 
 const anybody = ({ clock }: Context, { startsOn, coachZone }: Challenge): Reader => {
 	const today = dayInZone(startsOn, coachZone, clock.now());
-	return { name: null, enrolmentId: null, level: null, shiftDays: 0, has: (day, ahead) => ahead || day <= today };
+	return {
+		name: null,
+		enrolmentId: null,
+		level: null,
+		shiftDays: 0,
+		has: (day, ahead) => ahead || day <= today
+	};
 };
 
 const somebody = ({ clock }: Context, challenge: Challenge, plan: PlanDay[], person: Enrolment): Reader => {

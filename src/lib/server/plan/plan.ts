@@ -23,6 +23,17 @@ export interface OpenPlan {
 	releasedTo: number;
 }
 
+/** A version of a session as it lies on a day. */
+interface LaidSession {
+	sessionId: SessionId;
+	version: number;
+	name: string;
+	body: Session;
+}
+const laidJson = (version: string, session: string): string =>
+	`case when ${version}.id is not null then jsonb_build_object('sessionId', ${version}.session_id, 'version', ${version}.version,
+		'name', ${session}.name, 'body', ${version}.body) end`;
+
 const olderKey = (sessionId: string, version: number): string => `${sessionId}@${version}`;
 
 /** The plan of a challenge for the coach who changes it. */
@@ -30,17 +41,14 @@ export async function openPlan({ db, clock }: Context, challenge: Challenge): Pr
 	const { rules, revision } = await planRules(db, challenge.id);
 	const newest = await sessionsOf(db, challenge.coachId);
 	const rows = await db.query<
-		Omit<PlannedDay, 'session'> & {
-			sessionId: SessionId | null;
-			version: number | null;
-			name: string;
-			body: Session;
-		}
+		Omit<PlannedDay, 'session' | 'evening'> & { first: LaidSession | null; second: LaidSession | null }
 	>(
-		`select p.kind, p.effort, p.tests, b.session_id as "sessionId", b.version, b.body, s.name
+		`select p.kind, p.effort, p.tests, ${laidJson('b', 's')} as first, ${laidJson('e', 'es')} as second
 		 from plan_day p
 		 left join session_version b on b.id = p.base_id
 		 left join session s on s.id = b.session_id
+		 left join session_version e on e.id = p.evening_id
+		 left join session es on es.id = e.session_id
 		 where p.challenge_id = $1 order by p.day`,
 		[challenge.id]
 	);
@@ -48,13 +56,17 @@ export async function openPlan({ db, clock }: Context, challenge: Challenge): Pr
 	const sessions = new Map<string, PlanSession>(
 		newest.map(({ id, name, body }) => [id, { key: id, name, body }])
 	);
-	const days = rows.map(({ sessionId, version, name, body, ...day }): PlannedDay => {
-		if (sessionId === null || version === null) return { ...day, session: null };
-		if (versions.get(sessionId) === version) return { ...day, session: sessionId };
+	const keyOf = ({ sessionId, version, name, body }: LaidSession): string => {
+		if (versions.get(sessionId) === version) return sessionId;
 		const key = olderKey(sessionId, version);
 		sessions.set(key, { key, of: sessionId, name: `${name}, version ${version}`, body });
-		return { ...day, session: key };
-	});
+		return key;
+	};
+	const days = rows.map(({ first, second, ...day }): PlannedDay => ({
+		...day,
+		session: first && keyOf(first),
+		...(second && { evening: keyOf(second) })
+	}));
 	return {
 		plan: { ...rules, days },
 		sessions: [...sessions.values()],
@@ -114,29 +126,34 @@ export async function savePlan(
 			);
 		checkLength(days.length, releasedTo(challenge.startsOn, context.clock.now()));
 		const versions = await laidVersions(tx, coachId, [
-			...new Set(days.flatMap(({ session }) => (session === null ? [] : [session])))
+			...new Set(days.flatMap(({ session, evening }) => [session ?? [], evening ?? []].flat()))
 		]);
-		const unknown = days.findIndex(({ session }) => session !== null && !versions.has(session));
-		if (unknown >= 0)
-			throw new Refusal(404, `Day ${unknown + 1} has a session that is not there any more.`, [
-				{ field: `days[${unknown}].session`, message: 'choose another session' }
-			]);
-		const laid = days.map(({ session, ...day }, i) => ({
+		for (const field of ['session', 'evening'] as const) {
+			const unknown = days.findIndex(({ [field]: key }) => typeof key === 'string' && !versions.has(key));
+			if (unknown >= 0)
+				throw new Refusal(404, `Day ${unknown + 1} has a session that is not there any more.`, [
+					{ field: `days[${unknown}].${field}`, message: 'choose another session' }
+				]);
+		}
+		const versionOf = (key: string | null | undefined) => (key ? (versions.get(key) ?? null) : null);
+		const laid = days.map(({ session, evening, ...day }, i) => ({
 			...day,
 			day: i + 1,
-			base: session === null ? null : (versions.get(session) ?? null)
+			base: versionOf(session),
+			evening: versionOf(evening)
 		}));
-		const before = await tx.query<{ day: number; base: string | null }>(
-			'select day, base_id as base from plan_day where challenge_id = $1',
+		const before = await tx.query<{ day: number; base: string | null; evening: string | null }>(
+			'select day, base_id as base, evening_id as evening from plan_day where challenge_id = $1',
 			[challengeId]
 		);
-		const had = new Map(before.map(({ day, base }) => [day, base]));
+		const had = new Map(before.map(({ day, base, evening }) => [day, `${base} ${evening}`]));
 		await tx.query(
-			`insert into plan_day (challenge_id, day, kind, base_id, version_id, effort, tests)
-			 select $1, d.day, d.kind, d.base, d.base, d.effort, d.tests
-			 from jsonb_to_recordset($2::jsonb) as d(day int, kind text, base uuid, effort double precision, tests text[])
+			`insert into plan_day (challenge_id, day, kind, base_id, evening_id, version_id, effort, tests)
+			 select $1, d.day, d.kind, d.base, d.evening, d.base, d.effort, d.tests
+			 from jsonb_to_recordset($2::jsonb)
+				as d(day int, kind text, base uuid, evening uuid, effort double precision, tests text[])
 			 on conflict (challenge_id, day) do update set kind = excluded.kind, effort = excluded.effort,
-				tests = excluded.tests, base_id = excluded.base_id,
+				tests = excluded.tests, base_id = excluded.base_id, evening_id = excluded.evening_id,
 				version_id = case when plan_day.base_id = excluded.base_id then plan_day.version_id else excluded.base_id end`,
 			[challengeId, JSON.stringify(laid)]
 		);
@@ -145,7 +162,9 @@ export async function savePlan(
 			'update challenge set days = $2, plan = $3, plan_revision = plan_revision + 1 where id = $1',
 			[challengeId, days.length, JSON.stringify(rules)]
 		);
-		const anew = laid.filter(({ day, base }) => had.get(day) !== base).map(({ day }) => day);
+		const anew = laid
+			.filter(({ day, base, evening }) => had.get(day) !== `${base} ${evening}`)
+			.map(({ day }) => day);
 		await refreshPrescribed(tx, context, challengeId, practice, anew);
 		await daysChanged(context, tx, challengeId);
 		return revision + 1;
@@ -173,7 +192,7 @@ export async function layDays(
 			throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${beyond}.`);
 		const session = sessionId ? await sessionOf(tx, coachId, sessionId) : null;
 		await tx.query(
-			`update plan_day set kind = $3, base_id = $4, version_id = $4
+			`update plan_day set kind = $3, base_id = $4, version_id = $4, evening_id = null
 			 where challenge_id = $1 and day = any($2::int[])`,
 			[challengeId, days, kind, session?.versionId ?? null]
 		);

@@ -2,7 +2,7 @@
  * What a day sends: the version that was laid on it, or what the rules of the plan make of that in its week. The
  * latter are rows of session_version too, without a number, so that they are sent, logged and kept like any other.
  */
-import { EMPTY_PLAN, followsRules, sessionInWeek, weekOf, type Plan } from '$core/plan';
+import { dayOfTwo, EMPTY_PLAN, followsRules, sessionInWeek, unchanged, weekOf, type Plan } from '$core/plan';
 import { dateIn, dateOfDay, FIRST_ZONE, releasedTo, type DayKind } from '$core/calendar';
 import type { Practice } from '$core/practice';
 import { compileSession, type Session } from '$core/session';
@@ -53,7 +53,20 @@ interface PlannedRow {
 	kind: DayKind;
 	baseId: VersionId;
 	sessionId: SessionId;
+	name: string;
 	body: Session;
+	/** The second session of the day. */
+	evening: { id: VersionId; sessionId: SessionId; name: string; body: Session } | null;
+}
+
+/** What a day sends: its session as the rules have it, with that of the evening; the same object where it is as it was laid. */
+function sentOn(row: PlannedRow, week: number, rules: PlanRules, practice: Practice): Session {
+	const inWeek = ({ body, sessionId }: { body: Session; sessionId: SessionId }) =>
+		followsRules(row) ? sessionInWeek(body, sessionId, week, rules, practice) : unchanged(body);
+	const first = inWeek(row);
+	const { evening } = row;
+	if (!evening) return first.session;
+	return dayOfTwo({ ...first, name: row.name }, { ...inWeek(evening), name: evening.name }).session;
 }
 
 /** The row of what the rules make of a version; one that is there already is used again. */
@@ -107,20 +120,23 @@ export async function refreshPrescribed(
 ): Promise<void> {
 	const { rules, startsOn } = await planRules(tx, challengeId);
 	const rows = await tx.query<PlannedRow>(
-		`select p.day, p.kind, p.base_id as "baseId", v.session_id as "sessionId", v.body
-		 from plan_day p join session_version v on v.id = p.base_id
+		`select p.day, p.kind, p.base_id as "baseId", v.session_id as "sessionId", s.name, v.body,
+			case when e.id is not null then jsonb_build_object('id', e.id, 'sessionId', e.session_id, 'name', es.name, 'body', e.body)
+				end as evening
+		 from plan_day p join session_version v on v.id = p.base_id join session s on s.id = v.session_id
+		 left join session_version e on e.id = p.evening_id left join session es on es.id = e.session_id
 		 where p.challenge_id = $1 and (p.day > $2 or p.day = any($3::int[])) order by p.day`,
 		[challengeId, releasedTo(startsOn, context.clock.now()), also]
 	);
 	const made = new Map<string, VersionId>();
 	for (const row of rows) {
 		const week = weekOf(row.day);
-		const key = `${row.baseId} ${week}`;
-		let id = followsRules(row) ? made.get(key) : row.baseId;
+		const key = `${row.baseId} ${row.evening?.id ?? ''} ${followsRules(row) ? week : 'as laid'}`;
+		let id = made.get(key);
 		if (id === undefined) {
-			const { session, changes } = sessionInWeek(row.body, row.sessionId, week, rules, practice);
+			const session = sentOn(row, week, rules, practice);
 			id =
-				changes.length === 0
+				session === row.body
 					? row.baseId
 					: await madeVersion(tx, context, row, session, practice, dateOfDay(row.day, startsOn));
 			made.set(key, id);
@@ -151,10 +167,14 @@ export async function moveToVersion(
 	practice: Practice
 ): Promise<number> {
 	const moved = await tx.query<{ challengeId: ChallengeId }>(
-		`update plan_day p set base_id = $2, version_id = $2
+		`with mine as (select id from session_version where session_id = $1)
+		 update plan_day p set
+			base_id = case when p.base_id in (select id from mine) then $2 else p.base_id end,
+			version_id = case when p.base_id in (select id from mine) then $2 else p.version_id end,
+			evening_id = case when p.evening_id in (select id from mine) then $2 else p.evening_id end
 		 from challenge ch
 		 where ch.id = p.challenge_id
-			and p.base_id in (select id from session_version where session_id = $1)
+			and (p.base_id in (select id from mine) or p.evening_id in (select id from mine))
 			and ch.starts_on + (p.day - 1) > ($3::timestamptz at time zone 'UTC' + interval '14 hours')::date
 		 returning p.challenge_id as "challengeId"`,
 		[sessionId, versionId, instant(context.clock.now())]

@@ -216,7 +216,7 @@ export function usedOn(db: Queries, coachId: CoachId, id: string): Promise<UsedO
 	return db.query(
 		`select c.id as "challengeId", c.name as challenge, p.day, v.version
 		 from plan_day p
-		 join session_version v on v.id = p.base_id
+		 join session_version v on v.id in (p.base_id, p.evening_id)
 		 join challenge c on c.id = p.challenge_id
 		 where v.session_id = $2 and c.coach_id = $1
 		 order by c.starts_on desc, p.day`,

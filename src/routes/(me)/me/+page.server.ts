@@ -5,6 +5,7 @@ import { signOutDevice } from '$lib/server/auth/link';
 import { dropToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
 import { upFor } from '$lib/server/challenge/announcements';
+import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
@@ -39,6 +40,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 export const actions: Actions = {
+	tick,
 	leave: async ({ locals, cookies, url }) => {
 		const token = tokenIn(cookies, url, 'person');
 		if (token) await signOutDevice(locals.app, token);

@@ -86,10 +86,18 @@
 							>The next day opens {dayAndTimeIn(data.zone, data.nextOpens)}.</span
 						>{/if}
 				</p>
-				<a class="btn btn-outline min-h-11" href="/me/day/{day.day}/check-in">Correct it</a>
+				<a class="btn btn-outline min-h-11" href="/me/day/{day.day}/check-in"
+					>{day.session.pieces.length > 0 && !checkedIn.told ? 'Say how it went' : 'Correct it'}</a
+				>
 			</div>
 		{/if}
-		<SessionList outline={day.session.outline} name={day.session.name} changes={day.session.changes} />
+		<SessionList
+			outline={day.session.outline}
+			name={day.session.name}
+			changes={day.session.changes}
+			pieces={day.session.pieces}
+			day={day.day}
+		/>
 		<StopSigns />
 		{#if !checkedIn}
 			<div class="bg-base-200 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">

@@ -45,10 +45,10 @@ async function versionsUsed(
 		`select s.id as "sessionId", v.version, s.name, s.tags, v.body
 		 from session s join session_version v on v.session_id = s.id
 		 where s.coach_id = $1 and (
-			v.id in (select base_id from plan_day where challenge_id = $2)
+			v.id in (select base_id from plan_day where challenge_id = $2 union select evening_id from plan_day where challenge_id = $2)
 			or (s.id::text = any($3::text[])
 				and v.version = (select max(version) from session_version x where x.session_id = s.id)
-				and not exists (select 1 from plan_day p join session_version y on y.id = p.base_id
+				and not exists (select 1 from plan_day p join session_version y on y.id in (p.base_id, p.evening_id)
 					where p.challenge_id = $2 and y.session_id = s.id)))`,
 		[coachId, challengeId, byRules]
 	);
@@ -84,10 +84,16 @@ export async function exportBundle({ db }: Context, challenge: OwnedChallenge): 
 	const spoken = rules.rules.flatMap(({ on }) => ('session' in on ? on.session : []));
 	const versions = await versionsUsed(db, coachId, challengeId, spoken);
 	const days = await db.query<
-		Omit<PlannedDay, 'session'> & { sessionId: string | null; version: number | null }
+		Omit<PlannedDay, 'session' | 'evening'> & {
+			sessionId: string | null;
+			version: number | null;
+			eveningId: string | null;
+			eveningVersion: number | null;
+		}
 	>(
-		`select p.kind, p.effort, p.tests, b.session_id as "sessionId", b.version
-		 from plan_day p left join session_version b on b.id = p.base_id
+		`select p.kind, p.effort, p.tests, b.session_id as "sessionId", b.version,
+			e.session_id as "eveningId", e.version as "eveningVersion"
+		 from plan_day p left join session_version b on b.id = p.base_id left join session_version e on e.id = p.evening_id
 		 where p.challenge_id = $1 order by p.day`,
 		[challengeId]
 	);
@@ -105,8 +111,8 @@ export async function exportBundle({ db }: Context, challenge: OwnedChallenge): 
 		known.numbers.push(version);
 		sessions.set(sessionId, known);
 	}
-	const keyOf = (sessionId: string, version: number | null): string | null => {
-		const session = sessions.get(sessionId);
+	const keyOf = (sessionId: string | null, version: number | null): string | null => {
+		const session = sessionId === null ? undefined : sessions.get(sessionId);
 		if (!session || version === null) return null;
 		const at = session.numbers.indexOf(version) + 1;
 		return at === session.numbers.length ? session.key : `${session.key}@${at}`;
@@ -132,10 +138,10 @@ export async function exportBundle({ db }: Context, challenge: OwnedChallenge): 
 		exercises: exercisesUsed(names, own),
 		sessions: [...sessions.values()].map(({ numbers: _numbers, ...session }) => session),
 		plan: {
-			days: days.map(({ sessionId, version, ...day }) => ({
-				...day,
-				session: sessionId === null ? null : keyOf(sessionId, version)
-			})),
+			days: days.map(({ sessionId, version, eveningId, eveningVersion, ...day }) => {
+				const evening = keyOf(eveningId, eveningVersion);
+				return { ...day, session: keyOf(sessionId, version), ...(evening && { evening }) };
+			}),
 			// A rule about a session that is not there any more changes nothing, and stays behind.
 			rules: rules.rules.flatMap((rule): Rule[] => {
 				const on = target(rule.on);

@@ -175,7 +175,8 @@ export function importBundle(
 				...plan,
 				days: plan.days.map((day): PlannedDay => ({
 					...day,
-					session: day.session === null ? null : keyHere(day.session)
+					session: day.session === null ? null : keyHere(day.session),
+					...(day.evening !== undefined && { evening: keyHere(day.evening) })
 				})),
 				rules: plan.rules.map((rule): Rule => {
 					const { on } = rule;

@@ -60,6 +60,7 @@ function referenceFaults({ sessions, plan }: Bundle): FileFault[] {
 	const say = (place: string, message: string | null) => void (message && faults.push({ place, message }));
 	plan.days.forEach((day, d) => {
 		if (day.session !== null) say(`plan.days[${d}].session`, sessionFault(day.session));
+		if (day.evening !== undefined) say(`plan.days[${d}].evening`, sessionFault(day.evening));
 		day.tests.forEach((id, t) =>
 			say(`plan.days[${d}].tests[${t}]`, tests.has(id) ? null : `there is no test “${id}” in this file`)
 		);

@@ -93,6 +93,9 @@ function blockContent(
 		unbreakable: block.parts.length <= 8,
 		margin: [0, 7, 0, 0],
 		stack: [
+			...(block.dayPart
+				? [{ text: block.dayPart, bold: true, fontSize: 13, margin: [0, 4, 0, 4] } as Content]
+				: []),
 			{
 				text: [
 					{ text: block.title, bold: true, fontSize: 11 },

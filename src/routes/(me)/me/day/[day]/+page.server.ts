@@ -1,11 +1,14 @@
 import { redirect } from '@sveltejs/kit';
 import { forReading, openDay } from '$lib/server/day/own-day';
+import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const day = await orError(openDay(locals.app, personIn(locals), Number(params.day)));
 	if (day.kind === 'rest') redirect(303, '/me');
 	return { day: forReading(day) };
 };
+
+export const actions: Actions = { tick };

@@ -28,9 +28,16 @@
 			outline={day.session.outline}
 			name={day.session.name}
 			changes={day.session.changes}
+			pieces={day.session.pieces}
+			day={day.day}
+			open={!closed && !day.cancelled}
 		/>{:else}<Empty says="There is no session on this day." />{/if}
 	<StopSigns />
 	{#if day.session}<a class="btn btn-primary min-h-14 text-lg" href="/me/day/{day.day}/check-in"
-			>{day.checkin ? 'Correct the check-in' : `Check in for day ${day.day}`}</a
+			>{day.checkin
+				? day.session.pieces.length > 0 && !day.checkin.told
+					? 'Say how it went'
+					: 'Correct the check-in'
+				: `Check in for day ${day.day}`}</a
 		>{/if}
 </main>

@@ -1,10 +1,11 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 import { PLAN_LIMITS } from '$core/plan';
 import { ANNOUNCEMENT_LENGTH } from './announcement';
 import { exerciseSchema } from './exercise';
 import { planSchema } from './plan';
 import { sessionReference } from './session';
-import { date, name, orNull, timeOfDay, whole, within, zone } from './values';
+import { MOST_ON_SHELF } from './shelf';
+import { date, name, optional, orNull, timeOfDay, whole, within, zone } from './values';
 
 export const BUNDLE_KIND = 'cadrex challenge';
 export const BUNDLE_VERSION = 1;
@@ -60,6 +61,16 @@ export const bundleSchema = object({
 		.max(MOST_SESSIONS, `at most ${MOST_SESSIONS} sessions`)
 		.required('sessions are missing'),
 	plan: planSchema.noUnknown().required('the plan is missing'),
+	shelf: optional(
+		array(
+			object({
+				session: string().matches(KEY, 'a key is s1, s2 and so on').required('which session lies there?'),
+				counts: boolean().required('say whether it counts')
+			}).noUnknown()
+		)
+			.max(MOST_ON_SHELF, `at most ${MOST_ON_SHELF} sessions lie on a shelf`)
+			.required()
+	),
 	messages: array(
 		object({
 			day: whole('the day', 1, PLAN_LIMITS.days),

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { words } from './values';
 
 const whole = (min: number, max: number, what: string) =>
 	number()
@@ -6,14 +7,6 @@ const whole = (min: number, max: number, what: string) =>
 		.integer(`${what} is a whole number from ${min} to ${max}`)
 		.min(min, `${what} is a number from ${min} to ${max}`)
 		.max(max, `${what} is a number from ${min} to ${max}`);
-
-const words = (max: number) =>
-	string()
-		.trim()
-		.max(max, `at most ${max} letters`)
-		.nullable()
-		.transform((text: string) => text || null)
-		.default(null);
 
 /** A check-in as it comes from a device. */
 export const checkinSchema = object({

@@ -90,3 +90,12 @@ export function optional<T>(schema: Schema<T> | Lazy<T>): Lazy<T | undefined> {
 	optionals.set(maybe, schema as Schema | Lazy<unknown>);
 	return maybe as unknown as Lazy<T | undefined>;
 }
+
+/** What somebody writes of themselves; null where it is nothing. */
+export const words = (max: number) =>
+	string()
+		.trim()
+		.max(max, `at most ${max} letters`)
+		.nullable()
+		.transform((text: string) => text || null)
+		.default(null);

@@ -26,6 +26,21 @@ export function adherence(days: Iterable<Pick<DayResult, 'state' | 'credit'>>): 
 		due++;
 		credit += day.credit;
 	}
+	return rated(credit, due);
+}
+
+function rated(credit: number, due: number): Adherence {
 	if (due === 0) return { credit: 0, due: 0, rate: null, low: null, high: null };
 	return { credit, due, rate: credit / due, ...wilson(Math.min(credit, due), due) };
 }
+
+/** Adherence with what was done beside the plan: it makes up for what is missing, and never for more than was due. */
+export const madeUp = ({ credit, due }: Adherence, extra: number): Adherence =>
+	rated(Math.max(credit, Math.min(due, credit + extra)), due);
+
+/** The adherence of several people together. */
+export const together = (all: readonly Adherence[]): Adherence =>
+	rated(
+		all.reduce((sum, { credit }) => sum + credit, 0),
+		all.reduce((sum, { due }) => sum + due, 0)
+	);

@@ -4,7 +4,8 @@ import { DAY_STATES } from '../day/day-state';
 import { personDay, type DayResult, type DayState } from '../day';
 import { PRACTICE } from '../../../tests/support/practice';
 import { wilson } from '../stats';
-import { adherence } from './adherence';
+import { adherence, together } from './adherence';
+import type { ExtraEntry } from './extras';
 import { packDays, unpackDays } from './day-code';
 import { foldAttendance, type AttendanceRecords } from './fold';
 import { attendanceOf, isFading, isSilent } from './summary';
@@ -94,11 +95,11 @@ describe('attendanceOf', () => {
 				packEntry({ kind: 'check-in', credit: 1, at: d * DAY - 1000, pain: false, standing: 'on time' })
 			])
 		);
-	const look = (own: Strip, now: number, fromDay = 1) => {
+	const look = (own: Strip, now: number, fromDay = 1, extras: ExtraEntry[] = []) => {
 		const days = windows.map((window, i) =>
 			personDay({ day: i + 1, kind: 'train', cancelled: null }, window, { strip: own, fromDay }, policy, now)
 		);
-		return { days, ...attendanceOf(days, own, now) };
+		return { days, ...attendanceOf(days, { strip: own, extras }, now) };
 	};
 
 	it('counts silent days back from the last one due', () => {
@@ -145,7 +146,14 @@ describe('attendanceOf', () => {
 			pain: false,
 			standing: 'on time' as const
 		}));
-		const { strip: own } = foldAttendance({ checkins, excuses: [], pauses: [], cancelled, days: 21 });
+		const { strip: own } = foldAttendance({
+			checkins,
+			excuses: [],
+			pauses: [],
+			cancelled,
+			extras: [],
+			days: 21
+		});
 		const { days, adherence: rate } = look(own, 6 * DAY);
 		expect(days.slice(0, 5).map(({ state }) => state)).toEqual([
 			'done',
@@ -158,13 +166,54 @@ describe('attendanceOf', () => {
 		expect(rate).toMatchObject({ due: 4, credit: 3 });
 	});
 
+	it('is made up for by sessions from the shelf that count, and never beyond what was due', () => {
+		const at = 5.5 * DAY;
+		const done = strip([1, 2]);
+		const rate = (extras: ExtraEntry[], now = 6 * DAY) => look(done, now, 1, extras).adherence;
+		// At the end of day 6 five days are over; two of them were done.
+		expect(rate([])).toMatchObject({ credit: 2, due: 5, rate: 0.4 });
+		expect(rate([[at, 0.5, 1]])).toMatchObject({ credit: 2.5, due: 5, rate: 0.5 });
+		expect(rate([[at, 1, 0]])).toMatchObject({ credit: 2, due: 5 });
+		expect(rate([[7 * DAY, 1, 1]])).toMatchObject({ credit: 2 });
+		const many = Array.from({ length: 9 }, (): ExtraEntry => [at, 1, 1]);
+		expect(rate(many)).toMatchObject({ credit: 5, due: 5, rate: 1 });
+		expect(
+			look(done, 6 * DAY, 1, [
+				[at, 1, 0],
+				[at + 1, 0.5, 1]
+			]).extras
+		).toEqual({
+			taken: 2,
+			credit: 0.5,
+			last: at + 1
+		});
+	});
+
+	it('does not call silent who took something from the shelf, whether it counts or not', () => {
+		const silent = (extras: ExtraEntry[]) => look(strip([1, 2]), 8 * DAY, 1, extras).silent;
+		expect(silent([])).toBe(5);
+		// Taken on day 5, after it opened: days 6 and 7 are silent since.
+		expect(silent([[4.5 * DAY, 1, 0]])).toBe(2);
+		expect(silent([[9 * DAY, 1, 1]])).toBe(5);
+	});
+
+	it('of a group is what they did of what was due to all', () => {
+		const all = [
+			{ credit: 2, due: 4 },
+			{ credit: 1, due: 1 },
+			{ credit: 0, due: 0 }
+		].map((one) => ({ ...one, rate: null, low: null, high: null }));
+		expect(together(all)).toMatchObject({ credit: 3, due: 5, rate: 0.6, ...wilson(3, 5) });
+		expect(together([]).rate).toBeNull();
+	});
+
 	it('looks back as things stood then', () => {
 		expect(look(strip([1, 2, 3, 4, 5]), 3 * DAY).adherence).toMatchObject({ credit: 3, due: 3 });
 	});
 });
 
 describe('foldAttendance', () => {
-	const none = { checkins: [], excuses: [], pauses: [], cancelled: [], days: 10 };
+	const none = { checkins: [], excuses: [], pauses: [], cancelled: [], extras: [], days: 10 };
 	const kindOn = (records: Partial<AttendanceRecords>, on: number) =>
 		entryOf(foldAttendance({ ...none, ...records }).strip, on)?.kind ?? null;
 	const checkins = [{ day: 2, credit: 0.5, first: 45, at: 50, pain: true, standing: 'late' as const }];
@@ -191,7 +240,7 @@ describe('foldAttendance', () => {
 			standing: 'late'
 		});
 		expect(lastSeen).toBe(50);
-		expect(foldAttendance(none)).toEqual({ strip: {}, lastSeen: null });
+		expect(foldAttendance(none)).toEqual({ strip: {}, extras: [], lastSeen: null });
 		const twice = [
 			...checkins,
 			{ day: 1, credit: 1, first: 70, at: 70, pain: false, standing: 'on time' as const }
@@ -234,6 +283,10 @@ describe('foldAttendance', () => {
 			excuses: fc.uniqueArray(fc.record({ day: on, at }), byDay),
 			cancelled: fc.uniqueArray(fc.record({ day: on, at }), byDay),
 			pauses: fc.array(fc.record({ fromDay: on, toDay: fc.option(on, { nil: null }), at }), { maxLength: 4 }),
+			extras: fc.array(
+				fc.record({ at, credit: fc.double({ min: 0.1, max: 1, noNaN: true }), counts: fc.boolean() }),
+				{ maxLength: 4 }
+			),
 			days: fc.constant(10)
 		});
 		fc.assert(
@@ -243,6 +296,7 @@ describe('foldAttendance', () => {
 					excuses: [...all.excuses].reverse(),
 					cancelled: [...all.cancelled].reverse(),
 					pauses: [...all.pauses].reverse(),
+					extras: [...all.extras].reverse(),
 					days: all.days
 				};
 				expect(foldAttendance(mixed)).toEqual(foldAttendance(all));

@@ -1,3 +1,4 @@
+import type { ExtraEntry } from './extras';
 import { packEntry, type DayEntry, type Standing, type Strip } from '../day';
 
 /** Everything that was ever written down about one enrolment's days. */
@@ -16,6 +17,8 @@ export interface AttendanceRecords {
 	pauses: readonly { fromDay: number; toDay: number | null; at: number }[];
 	/** Days that nobody does. */
 	cancelled: readonly { day: number; at: number }[];
+	/** Taken from the shelf. */
+	extras: readonly { at: number; credit: number; counts: boolean }[];
 	/** Length of the challenge, for pauses without an end. */
 	days: number;
 }
@@ -23,6 +26,7 @@ export interface AttendanceRecords {
 /** What an enrolment's days add up to. */
 export interface AttendanceSummary {
 	strip: Strip;
+	extras: ExtraEntry[];
 	/** When something last came in from them; null: never. Epoch milliseconds. */
 	lastSeen: number | null;
 }
@@ -45,6 +49,9 @@ export function foldAttendance(records: AttendanceRecords): AttendanceSummary {
 	for (const { day, at } of records.cancelled) put(day, { kind: 'cancelled', at });
 	for (const { day, credit, first, pain, standing } of records.checkins)
 		put(day, { kind: 'check-in', credit, at: first, pain, standing });
-	const seen = records.checkins.map(({ at }) => at);
-	return { strip, lastSeen: seen.length > 0 ? Math.max(...seen) : null };
+	const extras = records.extras
+		.map(({ at, credit, counts }): ExtraEntry => [at, credit, counts ? 1 : 0])
+		.sort(([a, x], [b, y]) => a - b || x - y);
+	const seen = [...records.checkins, ...records.extras].map(({ at }) => at);
+	return { strip, extras, lastSeen: seen.length > 0 ? Math.max(...seen) : null };
 }

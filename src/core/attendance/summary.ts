@@ -2,13 +2,16 @@ import type { DueWindow } from '../calendar';
 import type { PersonDay } from '../day';
 import { entryOf, type DayResult, type Strip } from '../day';
 import type { HouseRules } from '../practice';
-import { adherence, isDue, type Adherence } from './adherence';
+import { adherence, isDue, madeUp, type Adherence } from './adherence';
+import { extrasOf, type ExtraEntry, type Extras } from './extras';
 
 export interface Attendance {
+	/** With what sessions from the shelf make up for. */
 	adherence: Adherence;
+	extras: Extras;
 	/** Adherence over the last 7 days less that over the 7 before, in points; null without both. */
 	trend: number | null;
-	/** Due days without a check-in, counted back from the last due one. */
+	/** Due days without a check-in or a session from the shelf, counted back from the last due one. */
 	silent: number;
 }
 
@@ -25,10 +28,12 @@ function trendOf(days: readonly (DayResult & { window: DueWindow })[], now: numb
 	return recent === null || before === null ? null : (recent - before) * 100;
 }
 
-function silentDays(days: readonly PersonDay[], strip: Strip, now: number): number {
+function silentDays(days: readonly PersonDay[], strip: Strip, lastExtra: number | null, now: number): number {
 	let silent = 0;
-	for (const { day, state } of [...days].reverse()) {
+	for (const { day, state, window } of [...days].reverse()) {
 		if (!isDue(state)) continue;
+		// Who took a session from the shelf since has not been silent.
+		if (lastExtra !== null && window.opens <= lastExtra) break;
 		const entry = entryOf(strip, day);
 		if (entry?.kind === 'check-in' && entry.at <= now) break;
 		silent++;
@@ -37,11 +42,19 @@ function silentDays(days: readonly PersonDay[], strip: Strip, now: number): numb
 }
 
 /** What a person's days add up to at an instant. */
-export const attendanceOf = (days: readonly PersonDay[], strip: Strip, now: number): Attendance => ({
-	adherence: adherence(days),
-	trend: trendOf(days, now),
-	silent: silentDays(days, strip, now)
-});
+export function attendanceOf(
+	days: readonly PersonDay[],
+	{ strip, extras: entries }: { strip: Strip; extras: readonly ExtraEntry[] },
+	now: number
+): Attendance {
+	const extras = extrasOf(entries, now);
+	return {
+		adherence: madeUp(adherence(days), extras.credit),
+		extras,
+		trend: trendOf(days, now),
+		silent: silentDays(days, strip, extras.last, now)
+	};
+}
 
 /** No check-in for as many due days as the house calls silent. */
 export const isSilent = ({ silent }: Pick<Attendance, 'silent'>, { silentFrom }: HouseRules): boolean =>

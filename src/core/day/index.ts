@@ -7,13 +7,7 @@ export {
 	type DayState,
 	type Standing
 } from './day-state';
-export {
-	personalSession,
-	type FittedTo,
-	type Override,
-	type PersonalChange,
-	type PersonalSession
-} from './overrides';
+export { personalSession, type Override, type PersonalChange, type PersonalSession } from './overrides';
 export { personDay, type PersonDay } from './person-day';
 export { entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';

@@ -8,7 +8,7 @@ export {
 	targetText,
 	withAmounts
 } from './amount';
-export { beginsApart, joinSessions, piecesOf, type Piece } from './pieces';
+export { joinSessions, piecesOf } from './pieces';
 export { partFor, sessionFor } from './by-level';
 export { clockText } from './clock-text';
 export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';

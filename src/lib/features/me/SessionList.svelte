@@ -11,13 +11,14 @@
 		outline: Outline;
 		name: string;
 		changes?: readonly PersonalChange[];
-		day: number;
+		/** The day that it is of, where it is one's. */
+		day?: number;
 		/** Pieces of it that are ticked off one by one, each with its last block. */
 		pieces?: readonly { from: number; last: number; done: boolean }[];
 		/** Whether pieces can still be ticked off. */
 		open?: boolean;
 	}
-	let { outline, name, changes = [], day, pieces = [], open = true }: Props = $props();
+	let { outline, name, changes = [], day = 0, pieces = [], open = true }: Props = $props();
 	const endOf = (block: number) => pieces.find(({ last }) => last === block);
 	const done = $derived(pieces.filter((piece) => piece.done).length);
 	const minutes = $derived([outline.lower, outline.upper].map((s) => Math.round(s / 60)));

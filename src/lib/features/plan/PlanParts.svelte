@@ -6,6 +6,7 @@
 		['progression', 'Progression and tests', '?show=progression'],
 		['charts', 'Charts', '?show=charts'],
 		['try', 'Simulate', '?show=try'],
+		['shelf', 'Shelf', '/shelf'],
 		['export', 'Calendar, print and export', '/export']
 	] as const;
 </script>

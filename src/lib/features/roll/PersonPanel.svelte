@@ -58,9 +58,10 @@
 			<summary class="link-quiet cursor-pointer">How this is worked out</summary>
 			<p class="mt-1">
 				Credit {person.adherence.credit.toFixed(2)} ÷ {person.adherence.due} days that were due. Excused, resting,
-				open and future days are not due. With so few days the true rate may lie anywhere from {percent(
-					person.adherence.low ?? 0
-				)} to {percent(person.adherence.high ?? 1)}
+				open and future days are not due; sessions from the shelf that count make up for missed work. With so few
+				days the true rate may lie anywhere from {percent(person.adherence.low ?? 0)} to {percent(
+					person.adherence.high ?? 1
+				)}
 				(Wilson score interval, 95 %; Wilson 1927, Newcombe 1998).
 			</p>
 		</details>

@@ -25,6 +25,8 @@ function recordsOf(tx: Queries, ids: readonly EnrolmentId[]): Promise<Row[]> {
 			coalesce((select jsonb_agg(jsonb_build_object('fromDay', p.from_day, 'toDay', p.to_day,
 				'at', (extract(epoch from p.at) * 1000)::bigint))
 				from pause p where p.enrolment_id = e.id), '[]') as pauses,
+			coalesce((select jsonb_agg(jsonb_build_object('at', (extract(epoch from l.done_at) * 1000)::bigint,
+				'credit', l.credit, 'counts', l.counts)) from shelf_log l where l.enrolment_id = e.id), '[]') as extras,
 			coalesce((select jsonb_agg(jsonb_build_object('day', d.day, 'at', (extract(epoch from d.cancelled_at) * 1000)::bigint))
 				from plan_day d where d.challenge_id = e.challenge_id and d.cancelled is not null), '[]') as cancelled
 		 from enrolment e join challenge ch on ch.id = e.challenge_id
@@ -46,12 +48,12 @@ export const projectOne = (tx: Queries, id: EnrolmentId): Promise<void> => proje
 
 async function projectHeld(tx: Queries, ids: readonly EnrolmentId[]): Promise<void> {
 	const summaries = (await recordsOf(tx, ids)).map(({ id, ...records }) => {
-		const { strip, lastSeen } = foldAttendance(records);
-		return { id, strip, seen: lastSeen === null ? null : instant(lastSeen) };
+		const { strip, extras, lastSeen } = foldAttendance(records);
+		return { id, strip, extras, seen: lastSeen === null ? null : instant(lastSeen) };
 	});
 	await tx.query(
-		`update enrolment e set strip = s.strip, last_seen = s.seen
-		 from jsonb_to_recordset($1::jsonb) as s(id uuid, strip jsonb, seen timestamptz) where e.id = s.id`,
+		`update enrolment e set strip = s.strip, extras = s.extras, last_seen = s.seen
+		 from jsonb_to_recordset($1::jsonb) as s(id uuid, strip jsonb, extras jsonb, seen timestamptz) where e.id = s.id`,
 		[JSON.stringify(summaries)]
 	);
 }

@@ -1,4 +1,4 @@
-import { adherence, attendanceOf, type Adherence, type Attendance } from '$core/attendance';
+import { attendanceOf, together, type Adherence, type Attendance } from '$core/attendance';
 import type { DayState, PersonDay } from '$core/day';
 import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
@@ -44,7 +44,7 @@ function totalsOf(rows: RollRow[], days: number): DayTotal[] {
 /** One person's days and what they add up to, as they stood at an instant. */
 export function rollRow(person: Enrolment, challenge: Challenge, plan: PlanDay[], asOf: number): RollRow {
 	const days = daysOf(challenge, plan, person, asOf);
-	return { person, days, ...attendanceOf(days, person.strip, asOf) };
+	return { person, days, ...attendanceOf(days, person, asOf) };
 }
 
 /**
@@ -62,5 +62,5 @@ export async function loadRoll(
 
 export function rollOf(people: Enrolment[], challenge: Challenge, plan: PlanDay[], asOf: number): Roll {
 	const rows = people.map((person) => rollRow(person, challenge, plan, asOf));
-	return { rows, totals: totalsOf(rows, plan.length), group: adherence(rows.flatMap((row) => row.days)) };
+	return { rows, totals: totalsOf(rows, plan.length), group: together(rows.map((row) => row.adherence)) };
 }

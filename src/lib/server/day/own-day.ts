@@ -9,6 +9,7 @@ import {
 	type LoggedSet,
 	type Strip
 } from '$core/day';
+import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
 import type { Practice } from '$core/practice';
 import type { PrescribedExercise, Session } from '$core/session';
@@ -29,6 +30,8 @@ export interface Standing extends Group {
 	days: PersonDay[];
 	/** What came in, by day. */
 	strip: Strip;
+	/** What they did beside the plan. */
+	extras: Extras;
 	shiftDays: number;
 	/** Whether anything is, or ever was, different for them. */
 	differs: boolean;
@@ -38,6 +41,7 @@ export interface Standing extends Group {
 
 interface OwnRow {
 	strip: Strip;
+	extras: ExtraEntry[];
 	shiftDays: number;
 	fromDay: number;
 	differs: boolean;
@@ -47,7 +51,7 @@ interface OwnRow {
 export async function standingOf(context: Context, person: Person): Promise<Standing> {
 	const { revision, differs, ...own } = only(
 		await context.db.query<OwnRow>(
-			`select e.strip, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
+			`select e.strip, e.extras, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
 				exists (select from override o where o.enrolment_id = e.id) as differs
 			 from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
 			 where e.id = $1`,
@@ -67,6 +71,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		...group,
 		days,
 		strip: own.strip,
+		extras: extrasOf(own.extras, now),
 		shiftDays: own.shiftDays,
 		differs,
 		today: opened > 0 ? opened : null

@@ -74,18 +74,30 @@ export const stillOpenOf = (rows: readonly RollRow[], asOf: number): StillOpen[]
 interface CameIn extends CheckinFacts {
 	enrolmentId: EnrolmentId;
 	name: string;
-	day: number;
+	/** Null for what was taken from the shelf. */
+	day: number | null;
+	/** The session of the shelf that was taken. */
+	shelf: string | null;
 }
 
-/** Check-ins of a challenge received within (from, to]: reports of pain first, then the newest. */
+/** Check-ins of a challenge, and what was taken from its shelf, received within (from, to]: reports of pain first, then the newest. */
 export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: number): Promise<CameIn[]> {
-	return db.query(
-		`select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day
+	return db.query<CameIn>(
+		`select * from (select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, null as shelf
 		 from checkin c
 		 join enrolment e on e.id = c.enrolment_id
 		 join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and c.replaced_at is null and c.received_at > $2 and c.received_at <= $3
-		 order by c.hurts is null, c.received_at desc limit 200`,
+		 union all
+		 select l.id, case when l.credit >= 1 then 'all' else 'part' end, l.credit, 'on time', l.effort, null, null, l.hurts, l.note,
+			l.done_at, l.enrolment_id, p.name, null, s.name
+		 from shelf_log l
+		 join enrolment e on e.id = l.enrolment_id
+		 join participant p on p.id = e.participant_id
+		 join session_version v on v.id = l.version_id
+		 join session s on s.id = v.session_id
+		 where e.challenge_id = $1 and l.done_at > $2 and l.done_at <= $3
+		 ) r order by r.hurts is null, r."receivedAt" desc limit 200`,
 		[challengeId, instant(from), instant(to)]
 	);
 }

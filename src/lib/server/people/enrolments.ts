@@ -1,4 +1,5 @@
 import { setImmediate as breath } from 'node:timers/promises';
+import type { ExtraEntry } from '$core/attendance';
 import type { Strip } from '$core/day';
 import { dayInZone, type EarlierZone } from '$core/calendar';
 import type { Level, RosterRow } from '$core/people';
@@ -30,6 +31,8 @@ export interface Enrolment {
 	fromDay: number;
 	shiftDays: number;
 	strip: Strip;
+	/** Sessions taken from the shelf. */
+	extras: ExtraEntry[];
 	lastSeen: number | null;
 	hasLink: boolean;
 	/** Whether a calendar may follow their days. */
@@ -45,7 +48,7 @@ export type OwnPerson = Enrolment & { readonly [owned]: true };
 const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		e.challenge_id as "challengeId", p.name, p.email, p.zone, p.earlier_zones as "earlierZones", p.level,
 		p.kit, p.kit_unread as "kitUnread", p.limits,
-		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.last_seen as "lastSeen",
+		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.extras, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
 	from enrolment e join participant p on p.id = e.participant_id`;
 
@@ -221,7 +224,10 @@ function enrolSome(
 /** Takes somebody off who has not checked in yet; a record that exists is not thrown away. @throws Refusal 409 */
 export function unenrol({ db }: Context, person: OwnPerson): Promise<void> {
 	return db.transaction(async (tx) => {
-		const [used] = await tx.query('select 1 from checkin where enrolment_id = $1 limit 1', [person.id]);
+		const [used] = await tx.query(
+			'select 1 from checkin where enrolment_id = $1 union all select 1 from shelf_log where enrolment_id = $1 limit 1',
+			[person.id]
+		);
 		if (used)
 			throw new Refusal(409, `${person.name} has checked in; what came in stays. Revoke the link instead.`);
 		await tx.query('delete from enrolment where id = $1', [person.id]);

@@ -1,9 +1,10 @@
 import { redirect } from '@sveltejs/kit';
-import { adherence } from '$core/attendance';
+import { adherence, madeUp } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { signOutDevice } from '$lib/server/auth/link';
 import { dropToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
+import { ownShelf } from '$lib/server/shelf/shelf';
 import { upFor } from '$lib/server/challenge/announcements';
 import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
@@ -35,7 +36,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 		announcements: upFor(standing.announcements, days, app.clock.now()),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
-		adherence: adherence(days)
+		adherence: madeUp(adherence(days), standing.extras.credit),
+		/** Sessions beside the plan that they may take. */
+		shelf: (await ownShelf(app, person, standing)).length
 	};
 };
 

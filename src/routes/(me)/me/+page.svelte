@@ -108,6 +108,13 @@
 		{/if}
 	{/if}
 
+	{#if data.shelf > 0}<a class="panel flex min-h-14 items-center justify-between gap-3 p-4" href="/me/shelf">
+			<span
+				><b>The shelf</b>
+				<span class="quiet block text-[15px]">Sessions beside the plan, when you like</span></span
+			>
+			<span class="quiet">{counted(data.shelf, 'session')}</span>
+		</a>{/if}
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"

@@ -25,6 +25,8 @@ export interface Bundle {
 	sessions: BundleSession[];
 	/** Sessions by key: `s1`, or `s1@2` for the second of its versions where that is not the last. */
 	plan: Plan;
+	/** Sessions on request, by key. */
+	shelf?: { session: string; counts: boolean }[];
 	messages: { day: number; text: string }[];
 }
 
@@ -38,6 +40,7 @@ const TOP = [
 	'exercises',
 	'sessions',
 	'plan',
+	'shelf',
 	'messages'
 ] as const;
 
@@ -49,7 +52,7 @@ const ordered = (value: unknown): unknown => JSON.parse(stringify(value) ?? 'nul
 
 /** A bundle as text: the same bundle is the same text, letter by letter. */
 export const bundleText = (bundle: Bundle): string =>
-	`${JSON.stringify(Object.fromEntries(TOP.map((name) => [name, ordered(bundle[name])])), null, '\t')}\n`;
+	`${JSON.stringify(Object.fromEntries(TOP.flatMap((name) => (bundle[name] === undefined ? [] : [[name, ordered(bundle[name])]]))), null, '\t')}\n`;
 
 /** A session with its exercises under other names. */
 export const withNames = (body: Session, nameOf: (name: string) => string): Session => ({

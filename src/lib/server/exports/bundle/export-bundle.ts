@@ -10,6 +10,7 @@ import type { Queries } from '../../db/database';
 import { ownExercises } from '../../exercise/exercises';
 import type { ExerciseInput } from '$contracts/exercise';
 import { messagesOf } from '../../challenge/announcements';
+import { shelfOf } from '../../shelf/shelf';
 import { planRules } from '../../plan/prescribed';
 import { byLetters, withNames, type Bundle, type BundleSession } from './bundle';
 
@@ -34,7 +35,7 @@ interface Version {
 	body: Session;
 }
 
-/** The versions that days have, and the newest of sessions that rules alone speak of. */
+/** The versions that days have, and the newest of sessions that rules alone speak of or that lie on the shelf. */
 async function versionsUsed(
 	db: Queries,
 	coachId: CoachId,
@@ -82,7 +83,9 @@ export async function exportBundle({ db }: Context, challenge: OwnedChallenge): 
 	const library = libraryOf(own);
 	const nameOf = (name: string): string => library.find(name)?.name ?? name;
 	const spoken = rules.rules.flatMap(({ on }) => ('session' in on ? on.session : []));
-	const versions = await versionsUsed(db, coachId, challengeId, spoken);
+	const shelf = await shelfOf(db, challengeId);
+	const alone = [...spoken, ...shelf.map(({ sessionId }) => sessionId)];
+	const versions = await versionsUsed(db, coachId, challengeId, alone);
 	const days = await db.query<
 		Omit<PlannedDay, 'session' | 'evening'> & {
 			sessionId: string | null;
@@ -154,6 +157,12 @@ export async function exportBundle({ db }: Context, challenge: OwnedChallenge): 
 			})),
 			audience: rules.audience
 		},
+		...(shelf.length > 0 && {
+			shelf: shelf.flatMap(({ sessionId, counts }) => {
+				const session = sessions.get(sessionId);
+				return session ? [{ session: session.key, counts }] : [];
+			})
+		}),
 		messages: (await messagesOf(db, challenge)).sort((a, b) => a.day - b.day || byLetters(a.text, b.text))
 	};
 }

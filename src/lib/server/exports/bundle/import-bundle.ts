@@ -6,6 +6,7 @@ import { challengeOf } from '../../challenge/challenge';
 import { withTransaction, type Context } from '../../platform/context';
 import { instant } from '../../db/database';
 import { freeName } from '../../web/free-name';
+import { putOnShelf } from '../../shelf/shelf';
 import { createExercise, libraryFor, ownExercises } from '../../exercise/exercises';
 import type { ChallengeId, CoachId, SessionId } from '../../platform/ids';
 import type { ExerciseInput } from '$contracts/exercise';
@@ -189,6 +190,8 @@ export function importBundle(
 				}))
 			}
 		});
+		for (const { session, counts } of bundle.shelf ?? [])
+			await putOnShelf(inside, challenge, { sessionId: ids.get(session), counts });
 		for (const { day, text } of bundle.messages)
 			await tx.query(
 				'insert into announcement (id, challenge_id, text, at, once, day) values ($1, $2, $3, $4, false, $5)',

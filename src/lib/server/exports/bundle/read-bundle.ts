@@ -44,7 +44,7 @@ function twice(list: readonly string[], place: (i: number) => string, what: stri
 }
 
 /** What names something that is not in the file. */
-function referenceFaults({ sessions, plan }: Bundle): FileFault[] {
+function referenceFaults({ sessions, plan, shelf = [] }: Bundle): FileFault[] {
 	const byKey = new Map(sessions.map((session) => [session.key, session]));
 	const tests = new Set(plan.tests.map(({ id }) => id));
 	const keys = [...byKey.keys()].join(', ') || 'none';
@@ -64,6 +64,9 @@ function referenceFaults({ sessions, plan }: Bundle): FileFault[] {
 		day.tests.forEach((id, t) =>
 			say(`plan.days[${d}].tests[${t}]`, tests.has(id) ? null : `there is no test “${id}” in this file`)
 		);
+	});
+	shelf.forEach(({ session }, s) => {
+		say(`shelf[${s}].session`, sessionFault(session));
 	});
 	plan.rules.forEach(({ on }, r) => {
 		if (!('session' in on)) return;

@@ -45,7 +45,7 @@
 		<h1>{longDayText(data.planned.date).split(' ')[0]}, day {data.planned.day}</h1>
 		<p class="quiet">
 			{trains ? `${counted(opened + toCome, 'person', 'people')} get it` : 'a rest day'}, {data.silent.length} to
-			reach, {counted(data.cameIn.length, 'check-in')} in the last 24 hours
+			reach, {counted(data.cameIn.filter(({ day }) => day !== null).length, 'check-in')} in the last 24 hours
 		</p>
 	{:else}
 		<h1>Desk</h1>
@@ -208,7 +208,11 @@
 							<a class="font-bold hover:underline" href="{base}/people/{row.enrolmentId}">{row.name}</a>
 							<span class="quiet clock text-[13px]">{timeIn(zone, row.receivedAt)}</span>
 						</div>
-						<p class="text-sm">day {row.day}, {factsOf(row).join(', ')}</p>
+						<p class="text-sm">
+							{row.shelf === null ? `day ${row.day}` : `from the shelf: ${row.shelf}`}, {factsOf(row).join(
+								', '
+							)}
+						</p>
 						{#if row.hurts}<p class="remark remark-safety mt-1 text-sm"><b>Hurts:</b> {row.hurts}</p>{/if}
 						{#if row.note}<p class="quiet mt-0.5 text-sm">“{row.note}”</p>{/if}
 					</li>

@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	return {
 		group,
 		totals,
-		rows: rows.map(({ person, days, adherence, trend, silent }) => ({
+		rows: rows.map(({ person, days, adherence, extras, trend, silent }) => ({
 			id: person.id,
 			name: person.name,
 			zone: person.zone,
@@ -24,6 +24,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 			lastSeen: person.lastSeen !== null && person.lastSeen <= asOf ? person.lastSeen : null,
 			days: packDays(days),
 			adherence,
+			extras: extras.taken,
 			trend,
 			fading: isFading({ trend }, house),
 			silent,

@@ -14,7 +14,7 @@
 	import PersonPanel from '$lib/features/roll/PersonPanel.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import { ROLL_SORTS, sortRoll, type RollSort } from '$lib/features/roll/roll-sort';
-	import { percent, placeOf, signed, timeIn } from '$lib/format';
+	import { counted, percent, placeOf, signed, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -200,7 +200,14 @@
 												title="95 % interval {percent(row.adherence.low ?? 0)} to {percent(
 													row.adherence.high ?? 1
 												)}">{percent(row.adherence.rate)}</b
-											><span class="quiet pl-1 text-sm">of {row.adherence.due}</span>{/if}
+											><span class="quiet pl-1 text-sm">of {row.adherence.due}</span
+											>{/if}{#if row.extras > 0}<span
+												class="quiet pl-1 text-sm"
+												title="{counted(
+													row.extras,
+													'session'
+												)} from the shelf; what counts makes up for missed work">+{row.extras}</span
+											>{/if}
 									</span>
 									<span role="cell" class={['text-sm', row.fading && 'attention font-bold']}
 										>{row.trend === null ? '–' : signed(row.trend)}</span

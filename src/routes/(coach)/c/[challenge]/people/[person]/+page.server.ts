@@ -10,6 +10,7 @@ import { ownExercises } from '$lib/server/exercise/exercises';
 import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { changePerson } from '$lib/server/people/change';
 import { unenrol } from '$lib/server/people/enrolments';
+import { takingsOf } from '$lib/server/shelf/shelf';
 import { formText, overrideFrom } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
@@ -22,12 +23,14 @@ export const load: PageServerLoad = async (event) => {
 	const challenge = await ownChallenge(event);
 	const person = await ownPerson(event, event.params.person);
 	const plan = await planIn(event.locals, challenge);
-	const { days, adherence, trend, silent } = rollRow(person, challenge, plan, asOf);
-	const { strip: _strip, kit, kitUnread, ...shown } = person;
+	const { days, adherence, extras, trend, silent } = rollRow(person, challenge, plan, asOf);
+	const { strip: _strip, extras: _extras, kit, kitUnread, ...shown } = person;
 	return {
 		person: { ...shown, equipment: kitText(kit, kitUnread), unread: kitUnread },
 		days,
 		adherence,
+		extras,
+		taken: await takingsOf(app.db, person.id, asOf),
 		trend,
 		silent,
 		own: await ownExercises(app.db, challenge.coachId),

@@ -35,6 +35,9 @@
 			<span class="quiet text-sm"
 				>({percent(data.adherence.low ?? 0)} to {percent(data.adherence.high ?? 1)}, 95 % Wilson interval)</span
 			>
+			{#if data.extras.credit > 0}<span class="quiet"
+					>· with {counted(data.extras.taken, 'session')} from the shelf</span
+				>{/if}
 			{#if data.trend !== null}<span class="quiet"
 					>· last 7 days {signed(data.trend)} points against the 7 before</span
 				>{/if}
@@ -91,6 +94,26 @@
 					{/each}
 				</tbody>
 			</table>
+		{/if}
+		{#if data.taken.length > 0}
+			<h2 class="mt-4 mb-1">From the shelf</h2>
+			<ul class="panel px-3 text-sm">
+				{#each data.taken as one (one.id)}
+					<li class="border-base-300 border-b py-1.5 last:border-b-0">
+						<b>{one.name}</b>, {one.credit >= 1 ? 'all done' : `${percent(one.credit)} of it`}{one.effort ===
+						null
+							? ''
+							: `, effort ${one.effort} of 10`}
+						<span class="quiet"
+							>· {dayAndTimeIn(person.zone, one.at)} · {one.counts
+								? 'makes up for missed work'
+								: 'changes no figures'}</span
+						>
+						{#if one.hurts}<p class="remark remark-safety mt-1"><b>Hurts:</b> {one.hurts}.</p>{/if}
+						{#if one.note}<p class="quiet">“{one.note}”</p>{/if}
+					</li>
+				{/each}
+			</ul>
 		{/if}
 	</section>
 

@@ -1,0 +1,197 @@
+/** Sessions that participants may take when they like, beside the plan. */
+import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
+import { outlineOf } from '$core/analysis';
+import { personalSession } from '$core/day';
+import type { Session } from '$core/session';
+import { project } from '../attendance/projection';
+import type { Person } from '../auth/link';
+import type { OwnedChallenge } from '../challenge/challenge';
+import { overridesOf } from '../day/overrides';
+import { standingOf, type OwnSession, type Standing } from '../day/own-day';
+import { instant, type Queries } from '../db/database';
+import type { Context } from '../platform/context';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import type { ChallengeId, EnrolmentId, SessionId, VersionId } from '../platform/ids';
+import { sessionOf } from '../session/sessions';
+import { validate } from '../web/validate';
+
+export interface ShelfItem {
+	sessionId: SessionId;
+	/** Its newest version. */
+	versionId: VersionId;
+	name: string;
+	seconds: number;
+	/** Whether it makes up for what is missing of the plan. */
+	counts: boolean;
+}
+
+/** Something that somebody took. */
+export interface Taking {
+	id: string;
+	name: string;
+	counts: boolean;
+	credit: number;
+	effort: number | null;
+	hurts: string | null;
+	note: string | null;
+	/** Epoch milliseconds. */
+	at: number;
+}
+
+/** Sessions that one person takes within a day at most. */
+export const MOST_A_DAY = 3;
+const DAY = 86_400_000;
+
+/** What lies on the shelf of a challenge, by name. */
+export const shelfOf = (db: Queries, challengeId: ChallengeId): Promise<ShelfItem[]> =>
+	db.query(
+		`select s.id as "sessionId", s.name, h.counts, v.id as "versionId", v.seconds
+		 from shelf_session h join session s on s.id = h.session_id
+		 join session_version v on v.session_id = s.id and v.version = (select max(version) from session_version x where x.session_id = s.id)
+		 where h.challenge_id = $1 order by s.name`,
+		[challengeId]
+	);
+
+/** How often each session was taken, and by how many, by its id. */
+export async function takingsBySession(
+	db: Queries,
+	challengeId: ChallengeId
+): Promise<Map<string, { times: number; people: number }>> {
+	const rows = await db.query<{ id: string; times: number; people: number }>(
+		`select v.session_id as id, count(*)::int as times, count(distinct l.enrolment_id)::int as people
+		 from shelf_log l join enrolment e on e.id = l.enrolment_id join session_version v on v.id = l.version_id
+		 where e.challenge_id = $1 group by v.session_id`,
+		[challengeId]
+	);
+	return new Map(rows.map(({ id, ...taken }) => [id, taken]));
+}
+
+/**
+ * Puts a session on the shelf; of one that lies there, says anew whether it counts. What was taken stays as it was.
+ * @throws Refusal 400, 404, 409 when the shelf is full
+ */
+export async function putOnShelf(
+	{ db, clock }: Context,
+	{ id, coachId }: OwnedChallenge,
+	raw: unknown
+): Promise<void> {
+	const { sessionId, counts } = validate(shelfSchema, raw);
+	const session = await sessionOf(db, coachId, sessionId);
+	const there = await shelfOf(db, id);
+	if (there.length >= MOST_ON_SHELF && !there.some((item) => item.sessionId === session.id))
+		throw new Refusal(409, `The shelf is full: it holds ${MOST_ON_SHELF} sessions. Take one off first.`);
+	await db.query(
+		`insert into shelf_session (challenge_id, session_id, counts, put_at) values ($1, $2, $3, $4)
+		 on conflict (challenge_id, session_id) do update set counts = excluded.counts`,
+		[id, session.id, counts, instant(clock.now())]
+	);
+}
+
+/** Takes a session off the shelf; what was taken stays. @throws Refusal 404 */
+export async function takeOffShelf(
+	{ db }: Context,
+	{ id }: OwnedChallenge,
+	sessionId: string
+): Promise<void> {
+	const gone = await db.query(
+		'delete from shelf_session where challenge_id = $1 and session_id = $2 returning session_id',
+		[id, idOf(sessionId, 'session')]
+	);
+	if (gone.length === 0) throw notFound('session');
+}
+
+/** What somebody took from the shelf up to an instant, the newest first. */
+export const takingsOf = (db: Queries, enrolmentId: EnrolmentId, until: number): Promise<Taking[]> =>
+	db.query(
+		`select l.id, s.name, l.counts, l.credit, l.effort, l.hurts, l.note, l.done_at as at
+		 from shelf_log l join session_version v on v.id = l.version_id join session s on s.id = v.session_id
+		 where l.enrolment_id = $1 and l.done_at <= $2 order by l.done_at desc, l.id`,
+		[enrolmentId, instant(until)]
+	);
+
+/** A session of the shelf as one person gets it. */
+export interface ShelfSession extends Pick<OwnSession, 'name' | 'outline' | 'changes'> {
+	sessionId: SessionId;
+	counts: boolean;
+}
+
+/** Whether somebody's challenge is under way for them: the shelf opens with their first day and closes with their last. */
+async function daysNow(context: Context, person: Person, known?: Standing) {
+	const standing = known ?? (await standingOf(context, person));
+	const last = standing.days.at(-1);
+	const under = standing.today !== null && last !== undefined && context.clock.now() < last.window.closes;
+	return under ? { standing, today: standing.today ?? 1 } : null;
+}
+
+/** What lies on somebody's shelf; nothing before their first day opens, and after their last has closed. */
+export async function ownShelf(context: Context, person: Person, known?: Standing): Promise<ShelfItem[]> {
+	return (await daysNow(context, person, known)) ? shelfOf(context.db, person.challengeId) : [];
+}
+
+/** @throws Refusal 404 for a session that does not lie on their shelf, or has nothing left that is asked of them */
+export async function shelfSession(context: Context, person: Person, id: string): Promise<ShelfSession> {
+	const now = await daysNow(context, person);
+	const item = now && (await itemOf(context.db, person.challengeId, id));
+	if (!item) throw notFound('session');
+	const [row] = await context.db.query<{ body: Session }>('select body from session_version where id = $1', [
+		item.versionId
+	]);
+	const { practice, differs } = now.standing;
+	const overrides = differs ? await overridesOf(context.db, person.enrolmentId, context.clock.now()) : [];
+	const own = row && personalSession(row.body, now.today, { level: person.level, overrides }, practice);
+	if (!own) throw notFound('session');
+	const { sessionId, name, counts } = item;
+	return { sessionId, name, counts, outline: outlineOf(own.session, practice), changes: own.changes };
+}
+
+async function itemOf(db: Queries, challengeId: ChallengeId, id: string): Promise<ShelfItem | undefined> {
+	const sessionId = idOf(id, 'session');
+	return (await shelfOf(db, challengeId)).find((item) => item.sessionId === sessionId);
+}
+
+/**
+ * Notes a session that somebody took. Sending the same once more changes nothing.
+ * @throws Refusal 400, 404 for one that does not lie there, 409 beyond what one takes within a day
+ */
+export async function takeFromShelf(context: Context, person: Person, raw: unknown): Promise<void> {
+	const { id, sessionId, credit, effort, hurts, note } = validate(takenSchema, raw);
+	if (!(await daysNow(context, person))) throw notFound('session');
+	await context.db.transaction(async (tx) => {
+		await tx.query('select 1 from enrolment where id = $1 for update', [person.enrolmentId]);
+		const [again] = await tx.query<{ enrolmentId: EnrolmentId }>(
+			'select enrolment_id as "enrolmentId" from shelf_log where id = $1',
+			[id]
+		);
+		if (again?.enrolmentId === person.enrolmentId) return;
+		const item = await itemOf(tx, person.challengeId, sessionId);
+		if (!item || again) throw notFound('session');
+		const now = context.clock.now();
+		const recent = await tx.query('select 1 from shelf_log where enrolment_id = $1 and done_at > $2', [
+			person.enrolmentId,
+			instant(now - DAY)
+		]);
+		if (recent.length >= MOST_A_DAY)
+			throw new Refusal(
+				409,
+				`You have noted ${MOST_A_DAY} sessions from the shelf within a day. That is plenty: rest, and take the next one tomorrow.`
+			);
+		await tx.query(
+			`insert into shelf_log (id, enrolment_id, version_id, counts, credit, effort, hurts, note, done_at)
+			 values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+			[id, person.enrolmentId, item.versionId, item.counts, credit, effort, hurts, note, instant(now)]
+		);
+		await project(tx, [person.enrolmentId]);
+	});
+}
+
+/** Takes back something that somebody noted. @throws Refusal 404 */
+export async function untake(context: Context, person: Person, id: string): Promise<void> {
+	await context.db.transaction(async (tx) => {
+		const gone = await tx.query('delete from shelf_log where enrolment_id = $1 and id = $2 returning id', [
+			person.enrolmentId,
+			idOf(id, 'session')
+		]);
+		if (gone.length === 0) throw notFound('session');
+		await project(tx, [person.enrolmentId]);
+	});
+}

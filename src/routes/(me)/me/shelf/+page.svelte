@@ -1,0 +1,56 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import Empty from '$lib/ui/Empty.svelte';
+	import { dayAndTimeIn, minutesText, percent } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+</script>
+
+<svelte:head><title>The shelf</title></svelte:head>
+<p class="mb-2"><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Back to today</a></p>
+<main class="flex flex-col gap-5">
+	<div>
+		<h1 class="text-3xl">The shelf</h1>
+		<p class="quiet">Sessions beside the plan. Take one when you like; nobody expects it.</p>
+	</div>
+	{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
+	{#if data.shelf.length === 0}<Empty says="Nothing lies on the shelf right now." />{/if}
+	<ul class="flex flex-col gap-3">
+		{#each data.shelf as item (item.sessionId)}
+			<li class="panel">
+				<a class="block px-4 py-3" href="/me/shelf/{item.sessionId}">
+					<b class="text-lg">{item.name}</b>
+					<span class="quiet block text-[15px]"
+						>{minutesText(item.seconds)} · {item.counts
+							? 'makes up for work you missed'
+							: 'for yourself, it changes no figures'}</span
+					>
+				</a>
+			</li>
+		{/each}
+	</ul>
+	{#if data.taken.length > 0}
+		<section class="panel p-4">
+			<h2 class="mb-1">What you took</h2>
+			<ul>
+				{#each data.taken as one (one.id)}
+					<li class="border-base-300 flex items-center justify-between gap-3 border-b py-1 last:border-b-0">
+						<span>
+							<b>{one.name}</b>{one.credit < 1 ? `, ${percent(one.credit)} of it` : ''}
+							<span class="quiet block text-[15px]"
+								>{dayAndTimeIn(data.zone, one.at)}{one.effort === null ? '' : `, effort ${one.effort}`}</span
+							>
+						</span>
+						<form method="post" action="?/untake" use:enhance>
+							<input type="hidden" name="id" value={one.id} />
+							<button class="quiet min-h-11 px-2 text-sm underline" aria-label="Remove {one.name}"
+								>Remove</button
+							>
+						</form>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+</main>

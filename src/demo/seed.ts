@@ -20,6 +20,7 @@ import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { createExercise } from '$lib/server/exercise/exercises';
 import { practiceOf } from '$lib/server/practice/practice';
 import { createSession, saveSession, type Saved } from '$lib/server/session/sessions';
+import { putOnShelf, takeFromShelf } from '$lib/server/shelf/shelf';
 import { mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
 import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
@@ -49,10 +50,10 @@ const bodyOf = (lines: readonly string[], practice: Practice): Session => {
 	return session;
 };
 
-type Sessions = Record<DemoSession, Saved>;
+type Sessions = Record<DemoSession | keyof typeof WORKSHOP, Saved>;
 
 async function writeSessions(context: Context, coach: Coach): Promise<Sessions> {
-	const saved: Partial<Sessions> = {};
+	const saved: Record<string, Saved> = {};
 	const standard = await practiceOf(context.db, coach.id);
 	for (const name of Object.keys(SESSIONS) as DemoSession[])
 		saved[name] = await createSession(context, coach.id, {
@@ -63,7 +64,11 @@ async function writeSessions(context: Context, coach: Coach): Promise<Sessions> 
 	for (const exercise of OWN_EXERCISES) await createExercise(context, coach.id, exercise);
 	const practice = await practiceOf(context.db, coach.id);
 	for (const [name, lines] of Object.entries(WORKSHOP))
-		await createSession(context, coach.id, { name, body: bodyOf(lines, practice), tags: TAGS[name] });
+		saved[name] = await createSession(context, coach.id, {
+			name,
+			body: bodyOf(lines, practice),
+			tags: TAGS[name]
+		});
 	return saved as Sessions;
 }
 
@@ -88,7 +93,13 @@ async function layWeeks(
 		if (TEST_DAYS.includes(i + 1)) return { kind: 'test', session: ids['Carry test'], effort: null, tests };
 		const planned = WEEK[i % 7];
 		return planned
-			? { kind: planned.kind, session: ids[planned.session], effort: null, tests: [] }
+			? {
+					kind: planned.kind,
+					session: ids[planned.session],
+					...(planned.evening && { evening: ids[planned.evening] }),
+					effort: null,
+					tests: []
+				}
 			: REST_DAY;
 	});
 	await savePlan(context, challenge, {
@@ -199,6 +210,33 @@ async function writeCalendars(context: Context, challenge: OwnedChallenge): Prom
 const HALFWAY =
 	'Halfway. The load that felt heavy in week 1 is your warm-up now. Monday is test day: sleep well before it, and carry what you carried the first time.';
 
+/** What lies on the shelf, and who took some of it: days ago, by name. */
+const TAKEN: { name: string; ago: number; credit: number; effort: number; note: string | null }[] = [
+	{ name: 'Oren Falkestad', ago: 5, credit: 1, effort: 2, note: null },
+	{ name: 'Tamsin Reeve-Adu', ago: 3, credit: 0.5, effort: 3, note: 'Only until the bus came.' },
+	{ name: 'Oren Falkestad', ago: 0.4, credit: 1, effort: 2, note: 'Between two calls.' }
+];
+
+async function writeShelf(
+	context: Context,
+	challenge: OwnedChallenge,
+	sessions: Sessions,
+	now: number
+): Promise<void> {
+	await putOnShelf(context, challenge, { sessionId: sessions['Long stretch'].id, counts: false });
+	await putOnShelf(context, challenge, { sessionId: sessions['Desk breaks'].id, counts: true });
+	const people = await enrolmentsOf(context.db, challenge.id);
+	for (const { name, ago, ...taken } of TAKEN) {
+		const person = people.find((one) => one.name === name);
+		if (!person) continue;
+		await takeFromShelf(
+			{ ...context, clock: fixedClock(now - ago * DAY) },
+			{ ...person, enrolmentId: person.id },
+			{ id: context.ids.uuid(), sessionId: sessions['Desk breaks'].id, ...taken }
+		);
+	}
+}
+
 /** The six-week challenge, in its fourth week whatever day it is; begins on a Monday. */
 async function writeRunning(
 	context: Context,
@@ -227,6 +265,7 @@ async function writeRunning(
 	});
 	await writeExcuses(context, challenge);
 	await writeDifferences(context, challenge);
+	await writeShelf(context, challenge, sessions, now);
 	await writeCalendars(context, challenge);
 	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
 	if (halfway.now() <= now)

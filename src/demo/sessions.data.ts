@@ -30,6 +30,9 @@ export const SESSIONS = {
 		'circuit 2 rounds 35/25: squat + knee push-up + reverse lunge per side + band row + glute bridge + plank + step-up per side + curl and press + dead bug per side + fast feet',
 		'cool-down: holds, rest 5: 30 s per side calf stretch + 30 s per side chest stretch + 30 s child rest'
 	],
+	'Long stretch': [
+		'holds 2 rounds, rest 5: 30 s per side hip flexor stretch + 30 s per side calf stretch + 30 s child rest + 30 s per side chest stretch'
+	],
 	'Carry test': [
 		'warm-up: circuit 2 rounds 30/10: march with arms up + squat + hip hinge',
 		'1 x 60 s plank, rest 90',
@@ -42,7 +45,7 @@ export const SESSIONS = {
 export type DemoSession = keyof typeof SESSIONS;
 
 /** Built for later, on no day yet: the other formats, and what goes with a session. */
-export const WORKSHOP: Record<string, string[]> = {
+export const WORKSHOP = {
 	'Hill repeats': [
 		'note: On any slope. Walk back down; the breath decides when it has settled.',
 		'warm-up: steady 6 min, talk test: brisk walk',
@@ -71,6 +74,18 @@ export const WORKSHOP: Record<string, string[]> = {
 		'recovery: 5 min roll the upper back',
 		'recovery: water, half a litre within the hour'
 	],
+	'Desk breaks': [
+		'note: No need to change or to warm up long: a little every two hours.',
+		'in pieces over the day',
+		'when: Mid-morning',
+		'2 x 8 incline push-up, rest 45',
+		'when: Before lunch',
+		'2 x 10 squat, rest 45',
+		'when: Mid-afternoon',
+		'2 x 12 band row, rest 45',
+		'when: End of work',
+		'holds, rest 5: 30 s per side hip flexor stretch + 30 s per side chest stretch'
+	],
 	'Finisher twelve': [
 		'warm-up: circuit 2 rounds 30/10: march with arms up + squat to reach',
 		'for time 3 rounds, limit 8 min: 12 squat + 8 push-up + 40 m suitcase carry @ 12 kg',
@@ -94,6 +109,8 @@ export const TAGS: Record<string, string[]> = {
 	'Hill repeats': ['cardio', 'outdoors'],
 	'Steady valley': ['cardio', 'outdoors'],
 	'Beam day': ['carry', 'upper'],
+	'Long stretch': ['mobility'],
+	'Desk breaks': ['short', 'office'],
 	'Finisher twelve': ['whole body', 'short'],
 	'Hut yard stations': ['live', 'whole body']
 };
@@ -148,12 +165,12 @@ export const RIDGE_LOAD_SECOND = [
 ];
 
 /** A week of Hut Season, Monday first; null is rest. */
-export const WEEK: ({ session: DemoSession; kind: 'train' | 'cardio' } | null)[] = [
+export const WEEK: ({ session: DemoSession; kind: 'train' | 'cardio'; evening?: DemoSession } | null)[] = [
 	{ session: 'Ridge load', kind: 'train' },
 	{ session: 'Pull and press', kind: 'train' },
 	{ session: 'Stair intervals', kind: 'cardio' },
 	null,
-	{ session: 'Every minute', kind: 'train' },
+	{ session: 'Every minute', kind: 'train', evening: 'Long stretch' },
 	{ session: 'Valley circuit', kind: 'cardio' },
 	null
 ];

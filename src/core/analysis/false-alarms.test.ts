@@ -83,12 +83,23 @@ describe('is not one side only', () => {
 	});
 });
 
+describe('wants a warm-up all the same', () => {
+	it.each([
+		'in pieces over the day\n12 x 10 squat, rest 60\n2 x 10 push-up',
+		'when: Morning\n3 x 10 squat\n3 x 10 push-up'
+	])('%s', (text) => {
+		expect(rules(text)).toContain('no warm-up');
+	});
+});
+
 describe('wants no warm-up and no cool-down', () => {
 	it.each([
 		'steady 30 min, talk test: run',
 		'steady 40 min, 120-155 bpm: brisk walk',
 		'holds: 30 s per side calf stretch + 30 s child rest',
-		'2 rounds: 8 cat and camel, 6 per side open book'
+		'2 rounds: 8 cat and camel, 6 per side open book',
+		'in pieces over the day\n2 x 10 squat\n2 x 10 push-up',
+		'when: Morning\n3 x 10 squat\nwhen: Evening\n3 x 10 push-up'
 	])('%s', (text) => {
 		expect(rules(text)).not.toEqual(expect.arrayContaining([expect.stringMatching(/no (?:warm|cool)/)]));
 	});

@@ -7,6 +7,7 @@ import {
 	type InsteadWhen,
 	type Link,
 	howText,
+	piecesOf,
 	repeatAround,
 	type Role,
 	type Session,
@@ -36,7 +37,7 @@ export interface OutlineBlock {
 	role: Role;
 	title: string;
 	summary: string;
-	/** Seconds from the start, and in all. */
+	/** Seconds from the start, or from that of its piece where it is done at a time of its own; and in all. */
 	start: number;
 	seconds: number;
 	setup: string | null;
@@ -82,6 +83,7 @@ export const roleTitle = (block: Block): string =>
 export function outlineOf(session: Session, practice: Practice): Outline {
 	const { library, house } = practice;
 	const { totals, blocks } = compileSession(session, practice);
+	const pieces = piecesOf(session);
 	return {
 		lower: totals.lower,
 		upper: totals.upper,
@@ -92,6 +94,7 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 		links: session.links ?? [],
 		recovery: session.recovery ?? [],
 		blocks: session.blocks.map((block, b) => {
+			const begins = pieces.findLast(({ from }) => from <= b)?.from ?? 0;
 			const repeat = repeatAround(session, b);
 			const first = repeat?.from === b ? repeat : null;
 			const more = first ? first.to - first.from : 0;
@@ -99,7 +102,7 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 				role: block.role,
 				title: roleTitle(block),
 				summary: formatOf(block).summary(block, practice),
-				start: blocks[b]?.start ?? 0,
+				start: (blocks[b]?.start ?? 0) - (begins === 0 ? 0 : (blocks[begins]?.start ?? 0)),
 				seconds: blocks[b]?.seconds ?? 0,
 				setup: block.setup?.text ?? null,
 				dayPart: block.dayPart ?? null,

@@ -21,7 +21,10 @@ export interface PlanSession {
 /** A session as it is done in one week, with what it adds up to. */
 export interface SessionInWeek extends Progressed {
 	key: string;
+	/** Of two sessions of one day: both. */
 	name: string;
+	/** The name of each. */
+	names: readonly string[];
 	timeline: Timeline;
 	balance: Balance;
 	/** Names of the exercises in it, each once, as the library calls them. */
@@ -102,6 +105,7 @@ function formKeeper(plan: Plan, practice: Practice, known: KnownForms) {
 			...progressed,
 			key: session.key,
 			name: both.map(({ name }) => name).join(' + '),
+			names: both.map(({ name }) => name),
 			timeline,
 			balance: balanceOf(progressed.session, practice, timeline),
 			exercises: [...new Set(names.map((name) => library.find(name)?.name ?? name))],

@@ -7,11 +7,13 @@ import {
 	formatOf,
 	newCircuit,
 	newHolds,
+	piecesOf,
 	putBlock,
 	type Block,
 	type Part,
 	type Role,
-	type Session
+	type Session,
+	type Timeline
 } from '../../session';
 import { balanceOf } from '../balance';
 import { ACSM_WARM_UP, COMMON } from '../../findings';
@@ -163,6 +165,21 @@ const isEasy = (session: Session, { library }: Practice): boolean =>
 				})
 		);
 
+/** Seconds of work up to which a piece of a session needs no warming up of its own (common practice, no source). */
+const BIT = 600;
+
+/** Work that is spread over the day, none of it long. */
+const isInBits = (session: Session, { blocks }: Timeline): boolean => {
+	const pieces = piecesOf(session);
+	return (
+		pieces.length > 0 &&
+		pieces.every(({ from, to }) => {
+			const long = blocks.slice(from, to + 1).reduce((sum, { seconds }) => sum + seconds, 0);
+			return long <= BIT;
+		})
+	);
+};
+
 /** Where the session itself is short, the warm-up takes at least this share of it (common practice, no source). */
 const SHARE = 1 / 6;
 
@@ -171,7 +188,7 @@ function roleCheck(role: 'warm-up' | 'cool-down'): Check {
 		const { session, practice, timeline, fitting, budgetMinutes } = subject;
 		const { house } = practice;
 		if (!session.blocks.some((block) => block.role === 'main')) return [];
-		if (isEasy(session, practice)) return [];
+		if (isEasy(session, practice) || isInBits(session, timeline)) return [];
 		const rule = role === 'warm-up' ? house.warmUp : house.coolDown;
 		const minutes = Math.min(rule, (budgetMinutes ?? Infinity) * SHARE);
 		const figure =

@@ -14,12 +14,13 @@
 		/** The day that it is of, where it is one's. */
 		day?: number;
 		/** Pieces of it that are ticked off one by one, each with its last block. */
-		pieces?: readonly { from: number; last: number; done: boolean }[];
+		pieces?: readonly { dayPart: string | null; from: number; last: number; done: boolean }[];
 		/** Whether pieces can still be ticked off. */
 		open?: boolean;
 	}
 	let { outline, name, changes = [], day = 0, pieces = [], open = true }: Props = $props();
 	const endOf = (block: number) => pieces.find(({ last }) => last === block);
+	const pieceName = (piece: (typeof pieces)[number]) => piece.dayPart ?? `piece ${pieces.indexOf(piece) + 1}`;
 	const done = $derived(pieces.filter((piece) => piece.done).length);
 	const minutes = $derived([outline.lower, outline.upper].map((s) => Math.round(s / 60)));
 </script>
@@ -99,14 +100,16 @@
 				<input type="hidden" name="day" value={day} />
 				{#if piece.done}
 					<p class="flex min-h-11 items-center justify-between gap-2">
-						<b class="flex items-center gap-2"><Check size={18} aria-hidden="true" /> Done</b>
+						<b class="flex items-center gap-2"
+							><Check size={18} aria-hidden="true" /> Done<span class="sr-only">, {pieceName(piece)}</span></b
+						>
 						<button class="quiet min-h-11 px-3 text-sm underline" name="done" value="no"
 							>Not done after all</button
 						>
 					</p>
 				{:else}
 					<button class="btn btn-outline min-h-12 w-full" name="done" value="yes"
-						>{pieces.length > 1 ? `Tick off piece ${pieces.indexOf(piece) + 1}` : 'Tick it off'}</button
+						>Tick it off <span class="sr-only">, {pieceName(piece)}</span></button
 					>
 				{/if}
 			</form>

@@ -134,7 +134,8 @@
 					<b class="text-base-content">{Math.round(first.load)}</b>.
 					<a class="link-quiet" href="{base}/build/{first.session?.split('@')[0]}">Open in Build</a
 					>{#if first.evening},
-						<a class="link-quiet" href="{base}/build/{first.evening.split('@')[0]}">the evening’s</a>{/if}
+						<a class="link-quiet" href="{base}/build/{first.evening.split('@')[0]}">open the evening’s</a
+						>{/if}
 				</p>
 				{#if first.prescribed.changes.length > 0}
 					<ul class="text-[13px]">

@@ -168,12 +168,13 @@
 							{#if day.kind === 'test' || day.tests.length > 0}<span
 									class="text-secondary pr-0.5"
 									aria-hidden="true">◆</span
-								>{/if}{#if day.prescribed}{day.prescribed.name}{:else if day.kind === 'active-rest'}<span
+								>{/if}{#if day.prescribed}{day.prescribed.names[0]}{:else if day.kind === 'active-rest'}<span
 									class="font-normal">active rest</span
 								>{:else}<span class="attention">no session</span>{/if}
 						</p>
 						{#if !cancelled.has(day.day)}<p class="quiet truncate text-[12px]">
-								{muscles(day) || KIND_TEXT[day.kind]}
+								{#if day.prescribed?.names[1]}<b class="font-semibold">+ {day.prescribed.names[1]}</b
+									>{:else}{muscles(day) || KIND_TEXT[day.kind]}{/if}
 							</p>{/if}
 						<p class="quiet mt-auto flex justify-between gap-1 text-[12px] tracking-tight whitespace-nowrap">
 							<span class={[over && 'attention font-semibold']}

@@ -187,7 +187,8 @@ export function forReading({ session, checkin, ...day }: OwnDay) {
 			name: session.name,
 			outline: session.outline,
 			changes: session.changes,
-			pieces: session.pieces.map(({ from, blocks, credit }) => ({
+			pieces: session.pieces.map(({ dayPart, from, blocks, credit }) => ({
+				dayPart,
 				from,
 				last: blocks.at(-1) ?? 0,
 				done: credit >= 1

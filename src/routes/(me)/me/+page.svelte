@@ -113,7 +113,7 @@
 				><b>The shelf</b>
 				<span class="quiet block text-[15px]">Sessions beside the plan, when you like</span></span
 			>
-			<span class="quiet">{counted(data.shelf, 'session')}</span>
+			<span class="quiet whitespace-nowrap">{counted(data.shelf, 'session')}</span>
 		</a>{/if}
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">

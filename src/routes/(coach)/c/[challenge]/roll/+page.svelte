@@ -46,7 +46,7 @@
 	);
 	const days = $derived(data.rail.length);
 	/** Room beside the strip: all columns, or name and adherence alone while a person is open beside the roll. */
-	const COLUMNS = { all: 450, few: 266 };
+	const COLUMNS = { all: 470, few: 286 };
 	let width = $state(1096);
 	const few = $derived(person !== null && width < 1100);
 	const columns = $derived(few ? COLUMNS.few : COLUMNS.all);
@@ -194,7 +194,7 @@
 									<span role="cell" class="quiet truncate pr-2 text-[13px]"
 										><span class="clock">{timeIn(row.zone, data.asOf)}</span> {placeOf(row.zone)}</span
 									>
-									<span role="cell">
+									<span role="cell" class="whitespace-nowrap">
 										{#if row.adherence.rate === null}<span class="quiet text-sm">none due</span>
 										{:else}<b
 												title="95 % interval {percent(row.adherence.low ?? 0)} to {percent(
@@ -258,10 +258,10 @@
 
 <style>
 	.roll-row {
-		grid-template-columns: 166px 124px 96px 58px 1fr;
+		grid-template-columns: 166px 124px 116px 58px 1fr;
 	}
 	.few .roll-row {
-		grid-template-columns: 166px 96px 1fr;
+		grid-template-columns: 166px 116px 1fr;
 	}
 	.few .roll-row > :nth-child(2),
 	.few .roll-row > :nth-child(4) {

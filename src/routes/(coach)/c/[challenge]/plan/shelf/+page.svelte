@@ -78,8 +78,8 @@
 				<label class="flex items-start gap-2"
 					><input type="checkbox" class="checkbox checkbox-sm mt-0.5" name="counts" /><span
 						>It makes up for missed work <span class="quiet block"
-							>Its share is added to what somebody did, never beyond what was due. Unticked, it changes no
-							figures.</span
+							>Done in full it is worth one day of the plan, and never makes more than what was due. Unticked,
+							it changes no figures.</span
 						></span
 					></label
 				>

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Cookie, type Page } from '@playwright/test';
+import { SLIP } from '../support/slips';
 
 /** The demo in a process of its own. Rejects with what it wrote when it ends instead of starting. */
 function demoServer(index: number): Promise<{ url: string; stop: () => Promise<void>; log: () => string }> {
@@ -50,9 +51,6 @@ const PRIVATE = [
 	'Vesna Radko',
 	'Path weeks'
 ];
-
-/** What a value looks like that nobody meant to show. */
-const SLIP = String.raw`\b(?:undefined|NaN|null|Infinity|Invalid Date)\b|\[object `;
 
 /** Runs in every page: what is written on a canvas by mistake becomes an error of the page. */
 const listenToCanvases = (slip: string) => {

@@ -124,7 +124,7 @@ test('the roll sorts by what the coach asks', async ({ page, demo }) => {
 	await page.getByLabel('Sort').selectOption('silent');
 	await expect(first()).toContainText('Mirela Codrean');
 	await page.getByLabel('Sort').selectOption('high');
-	await expect(first()).toContainText('99 %');
+	await expect(first()).toContainText('100 %');
 	await page.getByLabel('Sort').selectOption('fading');
 	await expect(first()).toContainText('−');
 });

@@ -32,7 +32,11 @@
 	<div
 		class={[
 			'overflow-x-auto print:overflow-visible',
-			sheet.weeks.length > 9 ? 'print:[zoom:0.6]' : sheet.weeks.length > 6 && 'print:[zoom:0.8]'
+			sheet.weeks.length > 9
+				? 'print:[zoom:0.6]'
+				: sheet.weeks.length > 6
+					? 'print:[zoom:0.8]'
+					: sheet.weeks.length > 4 && 'print:[zoom:0.9]'
 		]}
 	>
 		<table class="w-full min-w-[56rem] table-fixed border-collapse text-[12px] leading-tight">

@@ -148,10 +148,14 @@ await phone.page
 const exercise = await phone.picture();
 await phone.go('/me/calendar');
 const calendar = await phone.picture();
+await phone.go('/me/shelf');
+await phone.page.getByRole('link', { name: 'Desk breaks' }).click();
+await phone.page.waitForLoadState('networkidle');
+const shelf = await phone.picture();
 await phone.go('/me/day/24/check-in');
 await phone.page.getByText('Partly', { exact: true }).click();
 await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'changed' }).click();
-await sideBySide('me', [today, exercise, await phone.picture(), calendar]);
+await sideBySide('me', [today, exercise, await phone.picture(), shelf, calendar]);
 
 // The coach's own phone is a second device of the account.
 await phone.go('/sign-in');

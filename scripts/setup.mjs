@@ -35,7 +35,7 @@ export function ensureInstalled() {
 	const lock = join(ROOT, 'package-lock.json');
 	if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(lock).mtimeMs - 1000) return;
 	console.log('Installing the packages …');
-	if (!run('npm', ['ci', '--no-audit', '--no-fund'])) fail('npm ci did not succeed; see above.');
+	if (!run('npm', ['ci', '--no-audit', '--no-fund'])) fail('npm ci failed; see above.');
 }
 
 /** Builds the application and its tools when a source is newer than the last build. */
@@ -62,7 +62,7 @@ export function ensureBuilt() {
 			env: { ...process.env, NODE_ENV: 'production' }
 		});
 		if (built.status !== 0)
-			fail(`${built.stdout}${built.stderr}\nThe build with ${config} did not succeed; see above.`);
+			fail(`${built.stdout}${built.stderr}\nThe build with ${config} failed; see above.`);
 	}
 }
 

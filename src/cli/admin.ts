@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import { array, number, object, string, type Schema } from 'yup';
+import { counted } from '$core/text/words';
 import { registerCoach } from '$lib/server/auth/coach';
 import { recordEvent } from '$lib/server/auth/events';
 import { endSecondFactorFor, resetLinkFor } from '$lib/server/auth/operator';
@@ -21,19 +22,19 @@ import { randomIds } from '$lib/server/platform/ids';
 
 const USAGE = `npm run admin -- <verb>
 
-  create-coach   makes a coach who can sign in; asks for what is not given
+  create-coach   creates a coach account; asks for anything you leave out
                  --email runa@example.org --name "Runa Hallgren" --zone Europe/Oslo
-                 the password comes from the prompt or from CADREX_PASSWORD
-  reset-password makes a link with which a coach sets a new password
+                 the password is asked for, or read from CADREX_PASSWORD
+  reset-password creates a link for a coach to set a new password
                  --email runa@example.org
   second-factor-off
-                 for a coach who has lost phone and recovery codes
+                 for a coach who has lost both phone and recovery codes
                  --email runa@example.org
-  backup         writes a backup, also while the application runs
-  restore FILE   puts a backup in the place of a database that is not there:
-                 an empty data directory, or an empty database of a server
-  rebuild        works out every enrolment's sums anew from its check-ins
-  migrate        brings the database to the schema of this version`;
+  backup         writes a backup; works while the application is running
+  restore FILE   restores a backup into an empty data directory, or an
+                 empty database on a server
+  rebuild        recalculates every enrolment's totals from its check-ins
+  migrate        upgrades the database to the schema of this version`;
 
 async function ask(question: string, given: string | undefined): Promise<string> {
 	if (given !== undefined) return given;
@@ -172,8 +173,8 @@ const BESIDE: Record<string, (config: Config, args: string[]) => Promise<void>> 
 
 async function main([verb, ...args]: string[]): Promise<number> {
 	const verbs: Record<string, (context: Context) => Promise<void>> = {
-		rebuild: async (context) => console.log(`Worked out ${await rebuild(context)} enrolments anew.`),
-		migrate: async ({ db }) => console.log(`The database has schema ${await schemaVersion(db)}.`)
+		rebuild: async (context) => console.log(`Recalculated ${counted(await rebuild(context), 'enrolment')}.`),
+		migrate: async ({ db }) => console.log(`The database is at schema ${await schemaVersion(db)}.`)
 	};
 	const config = readConfig(process.env);
 	const beside = verb ? BESIDE[verb] : undefined;

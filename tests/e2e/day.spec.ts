@@ -60,7 +60,7 @@ test('a session from the shelf is put there, taken, seen by the coach, and taken
 	await page.waitForURL('**/plan/shelf');
 	await ready(page);
 	await page.getByRole('combobox', { name: 'Session' }).selectOption({ label: 'Steady valley, 36 min' });
-	await page.getByRole('button', { name: 'Put on the shelf' }).click();
+	await page.getByRole('button', { name: 'Add to the shelf' }).click();
 	const row = page.getByRole('row', { name: /Steady valley/ });
 	await expect(row).toContainText('not yet');
 	await expect(row).toContainText('no');
@@ -79,7 +79,7 @@ test('a session from the shelf is put there, taken, seen by the coach, and taken
 	await noBarriers(phone, 'a session of the shelf');
 	await phone.getByLabel('How much of it').selectOption('About half');
 	await phone.getByLabel('Does anything hurt?').fill('Left heel');
-	await phone.getByRole('button', { name: 'Note it' }).click();
+	await phone.getByRole('button', { name: 'Log it' }).click();
 	await phone.waitForURL('**/me/shelf');
 	await expect(phone.getByText('50 % of it')).toBeVisible();
 
@@ -94,6 +94,6 @@ test('a session from the shelf is put there, taken, seen by the coach, and taken
 	await expect(page.getByText('from the shelf: Steady valley')).toHaveCount(0);
 	await openPlace(page, 'Plan');
 	await page.getByRole('link', { name: 'Shelf' }).click();
-	await page.getByRole('button', { name: 'Take Steady valley off the shelf' }).click();
+	await page.getByRole('button', { name: 'Remove Steady valley from the shelf' }).click();
 	await expect(page.getByRole('row', { name: /Steady valley/ })).toHaveCount(0);
 });

@@ -107,7 +107,7 @@ describe('a directory', () => {
 		const db = await openPglite(directory);
 		await expect(migrate(db)).rejects.toMatchObject({
 			name: 'CannotStart',
-			message: `The database has schema ${NEWEST + 1}; this program knows ${NEWEST}. Start a newer program on it.`
+			message: `The database is at schema ${NEWEST + 1}; this program knows ${NEWEST}. Start a newer program on it.`
 		});
 		await db.close();
 	});

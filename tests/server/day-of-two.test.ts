@@ -122,6 +122,37 @@ describe('a day with a second session', () => {
 	});
 });
 
+describe('alternatives if something hurts', () => {
+	it('are marked for whoever it concerns, and for nobody else', async () => {
+		const { id } = await createSession(context, world.coach.id, {
+			name: 'Knees',
+			body: body(
+				'3 x 10 goblet squat @ 8 kg if the knee hurts: sit to chair if the wrist hurts: wall sit or squat'
+			)
+		});
+		await save((plan) => putDays(plan, [3], { session: id, evening: null }));
+		context.at('2026-11-25T07:00:00Z');
+		const marked = async () =>
+			(await openDay(context, oslo, 3)).session?.outline.blocks[0]?.parts[0]?.instead.map((one) => [
+				one.exercise,
+				one.forThem ?? false
+			]);
+		expect(await marked()).toEqual([
+			['Sit to chair', false],
+			['Wall sit', false],
+			['Squat', false]
+		]);
+		await context.db.query(`update participant set limits = '{"no deep knee bend"}' where name = $1`, [
+			oslo.name
+		]);
+		expect(await marked()).toEqual([
+			['Sit to chair', true],
+			['Wall sit', false],
+			['Squat', false]
+		]);
+	});
+});
+
 describe('pieces ticked off', () => {
 	const stripOf = async (day: number) =>
 		(await enrolmentById(context.db, oslo.enrolmentId)).strip[String(day)];

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import {
 	amountOf,
+	compileSession,
+	LIMITS,
 	targetOf,
 	type Block,
 	type FormatName,
@@ -11,6 +13,7 @@ import {
 	type Role,
 	type Session
 } from '$core/session';
+import { PRACTICE } from './practice';
 
 const NAMES = ['Goblet squat', 'Push-up', 'One-arm row', 'Plank', 'Suitcase carry', 'Hut lift', 'Rope climb'];
 
@@ -338,4 +341,6 @@ export const anySession: fc.Arbitrary<Session> = fc
 		...(links && { links }),
 		...(recovery && { recovery }),
 		...(pieces && { pieces: true as const })
-	}));
+	}))
+	// One that ends on another day than it began is no session.
+	.filter((session) => compileSession(session, PRACTICE).totals.upper <= LIMITS.session);

@@ -27,8 +27,8 @@ export interface OutlinePart {
 	cautions: string[];
 	easier: string | null;
 	harder: string | null;
-	/** What may be done in its place, as said to whoever does it, and whom it is meant for. */
-	instead: { when: InsteadWhen; text: string; exercise: string }[];
+	/** What may be done in its place, as said to whoever does it, and whether it is meant for who reads it. */
+	instead: { when: InsteadWhen; text: string; exercise: string; forThem?: boolean }[];
 	/** Whose figure stands for it: its own name, or the exercise that a coach's own looks like. */
 	figure: string;
 }

@@ -50,7 +50,10 @@ const TERMS: [term: string, means: string][] = [
 	['Roll', 'Everybody and every day on one page, with adherence.'],
 	['Round', 'Once through the exercises of a block.'],
 	['Set', 'Reps or seconds of an exercise without a pause.'],
-	['Shelf', 'Sessions on request, beside the plan. They make up for missed work or change no figures, as the coach says.'],
+	[
+		'Shelf',
+		'Sessions on request, beside the plan. They make up for missed work, or don’t count, as the coach decides.'
+	],
 	['Silent', 'No check-in for two due days or more. From how many on is a house rule.'],
 	['Stations', 'Teams go from place to place; the first exercise at each sets the pace.'],
 	[

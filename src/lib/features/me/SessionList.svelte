@@ -34,7 +34,7 @@
 		</p>
 		<p class="quiet text-[15px]">{outline.counting}</p>
 		{#if pieces.length > 1}<p class="mt-1">
-				In {pieces.length} pieces over the day: <b>{done} done</b>. Tick each off when you have done it.
+				In {pieces.length} pieces over the day: <b>{done} done</b>. Tick each one off when you’ve done it.
 			</p>{/if}
 		{#if outline.note}<p class="mt-2 whitespace-pre-line">{outline.note}</p>{/if}
 	</div>

@@ -81,6 +81,10 @@
 			{/if}
 		</div>
 	</details>
+	{#each part.instead.filter(({ forThem }) => forThem) as one (one.text)}<p class="remark mb-2 text-[15px]">
+			<b>For you.</b>
+			{one.text}
+		</p>{/each}
 	{#each part.cautions as caution (caution)}<p class="remark remark-safety mb-2 text-[15px]">
 			{caution}
 		</p>{/each}

@@ -12,7 +12,8 @@ import {
 import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
 import type { Practice } from '$core/practice';
-import type { PrescribedExercise, Session } from '$core/session';
+import type { Limitation } from '$core/kit';
+import { concerns, type PrescribedExercise, type Session } from '$core/session';
 import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
 import type { Person } from '../auth/link';
 import { only, type Queries } from '../db/database';
@@ -30,6 +31,8 @@ export interface Standing extends Group {
 	days: PersonDay[];
 	/** What came in, by day. */
 	strip: Strip;
+	/** What must not be asked of them. */
+	limits: Limitation[];
 	/** What they did beside the plan. */
 	extras: Extras;
 	shiftDays: number;
@@ -42,6 +45,7 @@ export interface Standing extends Group {
 interface OwnRow {
 	strip: Strip;
 	extras: ExtraEntry[];
+	limits: Limitation[];
 	shiftDays: number;
 	fromDay: number;
 	differs: boolean;
@@ -51,9 +55,10 @@ interface OwnRow {
 export async function standingOf(context: Context, person: Person): Promise<Standing> {
 	const { revision, differs, ...own } = only(
 		await context.db.query<OwnRow>(
-			`select e.strip, e.extras, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
+			`select e.strip, e.extras, p.limits, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
 				exists (select from override o where o.enrolment_id = e.id) as differs
-			 from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
+			 from enrolment e join participant p on p.id = e.participant_id
+			 join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
 			 where e.id = $1`,
 			[person.enrolmentId]
 		)
@@ -72,6 +77,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		days,
 		strip: own.strip,
 		extras: extrasOf(own.extras, now),
+		limits: own.limits,
 		shiftDays: own.shiftDays,
 		differs,
 		today: opened > 0 ? opened : null
@@ -168,7 +174,26 @@ export async function openDay(
 	const { places, planned: body, ...session } = own;
 	const pieces = ownPieces(body, { places, asked: session.asked }, checkin?.sets ?? []);
 	const name = (versionId === planned.versionId && planned.session) || session.name;
-	return { ...found, checkin, session: { ...session, name, pieces } };
+	return {
+		...found,
+		checkin,
+		session: { ...session, outline: outlineFor(session.outline, known.limits), name, pieces }
+	};
+}
+
+/** A session with the alternatives that are meant for somebody with some limits marked; the same for who has none. */
+function outlineFor(outline: Outline, limits: readonly Limitation[]): Outline {
+	if (limits.length === 0) return outline;
+	return {
+		...outline,
+		blocks: outline.blocks.map((block) => ({
+			...block,
+			parts: block.parts.map((part) => ({
+				...part,
+				instead: part.instead.map((one) => ({ ...one, forThem: concerns(one, limits) }))
+			}))
+		}))
+	};
 }
 
 /** A day for a page that is read: what only a check-in needs stays here. */

@@ -72,7 +72,7 @@ export async function migrate(db: Database): Promise<string[]> {
 	const before = await schemaVersion(db);
 	if (before > NEWEST)
 		throw new CannotStart(
-			`The database has schema ${before}; this program knows ${NEWEST}. Start a newer program on it.`
+			`The database is at schema ${before}; this program knows ${NEWEST}. Start a newer program on it.`
 		);
 	const umzug = new Umzug({
 		migrations: STEPS.map((step) => ({ name: step.name, up: () => take(db, step) })),

@@ -79,7 +79,7 @@ export async function putOnShelf(
 	const session = await sessionOf(db, coachId, sessionId);
 	const there = await shelfOf(db, id);
 	if (there.length >= MOST_ON_SHELF && !there.some((item) => item.sessionId === session.id))
-		throw new Refusal(409, `The shelf is full: it holds ${MOST_ON_SHELF} sessions. Take one off first.`);
+		throw new Refusal(409, `The shelf is full: it holds ${MOST_ON_SHELF} sessions. Remove one first.`);
 	await db.query(
 		`insert into shelf_session (challenge_id, session_id, counts, put_at) values ($1, $2, $3, $4)
 		 on conflict (challenge_id, session_id) do update set counts = excluded.counts`,
@@ -173,7 +173,7 @@ export async function takeFromShelf(context: Context, person: Person, raw: unkno
 		if (recent.length >= MOST_A_DAY)
 			throw new Refusal(
 				409,
-				`You have noted ${MOST_A_DAY} sessions from the shelf within a day. That is plenty: rest, and take the next one tomorrow.`
+				`You have logged ${MOST_A_DAY} sessions from the shelf within a day. That’s plenty: rest, and take the next one tomorrow.`
 			);
 		await tx.query(
 			`insert into shelf_log (id, enrolment_id, version_id, counts, credit, effort, hurts, note, done_at)

@@ -111,7 +111,7 @@
 	{#if data.shelf > 0}<a class="panel flex min-h-14 items-center justify-between gap-3 p-4" href="/me/shelf">
 			<span
 				><b>The shelf</b>
-				<span class="quiet block text-[15px]">Sessions beside the plan, when you like</span></span
+				<span class="quiet block text-[15px]">Extra sessions, whenever you like</span></span
 			>
 			<span class="quiet whitespace-nowrap">{counted(data.shelf, 'session')}</span>
 		</a>{/if}

@@ -159,7 +159,7 @@ function dayContent(day: PacketDay, figures: Packet['figures']): Content {
 	const breaks = { pageBreak: 'before' } as const;
 	if (!session)
 		return {
-			stack: [...head, { text: 'No session has been put on this day yet.', color: QUIET }],
+			stack: [...head, { text: 'There is no session on this day yet.', color: QUIET }],
 			...breaks
 		};
 	const { outline, asked, name } = session;
@@ -221,7 +221,7 @@ export function packetPdf({
 	figures
 }: Packet): Promise<Uint8Array<ArrayBuffer>> {
 	const title = person === null ? challenge : `${challenge}, ${person}`;
-	return pdfOf(`Sessions on paper: ${title}`, title, {
+	return pdfOf(`Printed sessions: ${title}`, title, {
 		pageMargins: [36, 34, 36, 44],
 		defaultStyle: { fontSize: 9.5 },
 		content: [

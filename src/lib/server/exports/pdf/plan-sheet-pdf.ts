@@ -106,7 +106,7 @@ export function planSheetPdf(sheet: ChallengeSheet): Promise<Uint8Array<ArrayBuf
 					stack: [
 						{ text: 'Sessions', style: 'block', margin: [0, 0, 0, 3] },
 						...(sheet.sessions.length === 0
-							? [{ text: 'Nothing lies on any day yet.', color: QUIET } as Content]
+							? [{ text: 'There are no sessions in the plan yet.', color: QUIET } as Content]
 							: []),
 						...sheet.sessions
 							.slice(0, 24)
@@ -132,7 +132,7 @@ export function planSheetPdf(sheet: ChallengeSheet): Promise<Uint8Array<ArrayBuf
 				},
 				{
 					width: '*',
-					stack: [...listed('Tests', sheet.tests, 12, 88), ...listed('How it rises', sheet.rules, 15, 130)]
+					stack: [...listed('Tests', sheet.tests, 12, 88), ...listed('Progression', sheet.rules, 15, 130)]
 				}
 			],
 			columnGap: 24

@@ -12,10 +12,10 @@
 <main class="flex flex-col gap-5">
 	<div>
 		<h1 class="text-3xl">The shelf</h1>
-		<p class="quiet">Sessions beside the plan. Take one when you like; nobody expects it.</p>
+		<p class="quiet">Extra sessions. Do one whenever you like; you don’t have to.</p>
 	</div>
 	{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
-	{#if data.shelf.length === 0}<Empty says="Nothing lies on the shelf right now." />{/if}
+	{#if data.shelf.length === 0}<Empty says="The shelf is empty right now." />{/if}
 	<ul class="flex flex-col gap-3">
 		{#each data.shelf as item (item.sessionId)}
 			<li class="panel">
@@ -24,7 +24,7 @@
 					<span class="quiet block text-[15px]"
 						>{minutesText(item.seconds)} · {item.counts
 							? 'makes up for work you missed'
-							: 'for yourself, it changes no figures'}</span
+							: 'just for you, it doesn’t change your figures'}</span
 					>
 				</a>
 			</li>
@@ -32,7 +32,7 @@
 	</ul>
 	{#if data.taken.length > 0}
 		<section class="panel p-4">
-			<h2 class="mb-1">What you took</h2>
+			<h2 class="mb-1">What you’ve done</h2>
 			<ul>
 				{#each data.taken as one (one.id)}
 					<li class="border-base-300 flex items-center justify-between gap-3 border-b py-1 last:border-b-0">

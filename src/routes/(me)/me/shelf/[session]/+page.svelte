@@ -27,8 +27,8 @@
 		<h2>Done?</h2>
 		<p class="quiet text-[15px]">
 			{session.counts
-				? 'It makes up for work you missed, never for more than that.'
-				: 'It is for yourself and changes no figures; your coach sees that you did it.'}
+				? 'It makes up for work you missed, but never for more than that.'
+				: 'It’s just for you and doesn’t change your figures; your coach sees that you did it.'}
 		</p>
 		{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
 		<input type="hidden" name="id" value={data.id} />
@@ -60,6 +60,6 @@
 			>Note to your coach
 			<textarea class="textarea w-full" name="note" rows="2" maxlength="1000"></textarea></label
 		>
-		<button class="btn btn-primary min-h-14 text-lg">Note it</button>
+		<button class="btn btn-primary min-h-14 text-lg">Log it</button>
 	</form>
 </main>

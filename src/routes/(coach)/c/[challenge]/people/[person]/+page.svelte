@@ -107,7 +107,7 @@
 						<span class="quiet"
 							>· {dayAndTimeIn(person.zone, one.at)} · {one.counts
 								? 'makes up for missed work'
-								: 'changes no figures'}</span
+								: 'doesn’t change any figures'}</span
 						>
 						{#if one.hurts}<p class="remark remark-safety mt-1"><b>Hurts:</b> {one.hurts}.</p>{/if}
 						{#if one.note}<p class="quiet">“{one.note}”</p>{/if}

@@ -94,7 +94,7 @@
 	<div class="mt-4 grid gap-6 text-[13px] break-before-page md:grid-cols-2 print:grid-cols-2">
 		<section aria-labelledby="sessions">
 			<h2 id="sessions">Sessions</h2>
-			{#if sheet.sessions.length === 0}<p class="quiet">Nothing lies on any day yet.</p>{/if}
+			{#if sheet.sessions.length === 0}<p class="quiet">There are no sessions in the plan yet.</p>{/if}
 			<ul>
 				{#each sheet.sessions as session (session.name)}
 					<li class="py-0.5">
@@ -112,7 +112,7 @@
 			</ul>
 		</section>
 		<div class="flex flex-col gap-4">
-			{#each [['Tests', sheet.tests], ['How it rises', sheet.rules]] as const as [title, lines] (title)}
+			{#each [['Tests', sheet.tests], ['Progression', sheet.rules]] as const as [title, lines] (title)}
 				{#if lines.length > 0}<section aria-label={title}>
 						<h2>{title}</h2>
 						<ul class="list-inside list-disc">

@@ -17,9 +17,9 @@
 	<section aria-labelledby="shelf">
 		<h2 id="shelf">On the shelf</h2>
 		<p class="quiet mb-2 text-sm">
-			Sessions beside the plan. Participants take one when they like, from the opening of their first day on.
+			Extra sessions that participants can do whenever they like, once their first day has opened.
 		</p>
-		{#if data.shelf.length === 0}<Empty says="Nothing lies on the shelf yet." />{:else}
+		{#if data.shelf.length === 0}<Empty says="The shelf is empty." />{:else}
 			<table class="sheet panel text-sm">
 				<thead
 					><tr
@@ -51,7 +51,7 @@
 							<td class="pr-3 text-right">
 								<form method="post" action="?/off" use:enhance>
 									<input type="hidden" name="sessionId" value={item.sessionId} />
-									<button class="link-quiet" aria-label="Take {item.name} off the shelf">Take off</button>
+									<button class="link-quiet" aria-label="Remove {item.name} from the shelf">Remove</button>
 								</form>
 							</td>
 						</tr>
@@ -61,9 +61,9 @@
 		{/if}
 	</section>
 	<section class="panel p-4" aria-labelledby="add">
-		<h2 id="add">Put on the shelf</h2>
+		<h2 id="add">Add to the shelf</h2>
 		{#if data.others.length === 0}<p class="quiet text-sm">
-				{data.shelf.length > 0 ? 'All your sessions lie there.' : 'There is no session yet.'}
+				{data.shelf.length > 0 ? 'All your sessions are on it.' : 'There is no session yet.'}
 				<a class="link-quiet" href="{base}/build/new">Build one</a>
 			</p>{:else}
 			<form method="post" action="?/put" use:enhance class="mt-1 flex flex-col gap-2 text-sm">
@@ -79,11 +79,11 @@
 					><input type="checkbox" class="checkbox checkbox-sm mt-0.5" name="counts" /><span
 						>It makes up for missed work <span class="quiet block"
 							>Done in full it is worth one day of the plan, and never makes more than what was due. Unticked,
-							it changes no figures.</span
+							it doesn’t change any figures.</span
 						></span
 					></label
 				>
-				<button class="btn btn-primary btn-sm self-start">Put on the shelf</button>
+				<button class="btn btn-primary btn-sm self-start">Add to the shelf</button>
 			</form>
 		{/if}
 	</section>

@@ -47,17 +47,29 @@ function clockOf(zone: string): string {
 	return changes.join();
 }
 
-/** Opening and due instants of every day as luxon has them, worked out once for zones that change alike. */
-const known = new Map<string, [opens: number, due: number][]>();
-function daysBy(zone: string): [opens: number, due: number][] {
+/** A day, from 1, with its opening and due instants as luxon has them. */
+type LuxonDay = [day: number, opens: number, due: number];
+
+/** Days of a clock of which every zone that has it is asked: those around each change, and one in thirty of the others. */
+function telling(days: readonly LuxonDay[]): LuxonDay[] {
+	const long = (i: number): boolean => {
+		const [before, after] = [days[i - 1], days[i]];
+		return before !== undefined && after !== undefined && after[2] - before[2] !== 86_400_000;
+	};
+	return days.filter((_, i) => i % 30 === 0 || [-2, -1, 0, 1, 2].some((by) => long(i + by)));
+}
+
+/** The days to be compared: all of them for the first zone with a clock, and the telling ones for those that change alike. */
+const known = new Map<string, LuxonDay[]>();
+function daysBy(zone: string): LuxonDay[] {
 	const clock = clockOf(zone);
 	const found = known.get(clock);
-	if (found) return found;
-	const days: [number, number][] = [];
+	if (found) return telling(found);
+	const days: LuxonDay[] = [];
 	let date = DateTime.fromISO(FROM, { zone });
 	for (let day = 1; day <= DAYS; day++) {
 		const next = date.plus({ days: 1 }).startOf('day');
-		days.push([withLuxon(date, 330, next), next.toMillis()]);
+		days.push([day, withLuxon(date, 330, next), next.toMillis()]);
 		date = next;
 	}
 	known.set(clock, days);
@@ -82,6 +94,17 @@ describe(`due windows in ${ZONES.length} zones over three years`, () => {
 		expect(clockOf('Africa/Ceuta')).toBe(clockOf('Europe/Oslo'));
 	});
 
+	it('of a clock that is known asks the days around every change', () => {
+		const oslo = daysBy('Europe/Oslo');
+		const berlin = daysBy('Europe/Berlin');
+		// Two changes a year, five days around each, and one day in thirty of 1095: some of them are both.
+		expect(berlin.length).toBeGreaterThan(60);
+		expect(berlin.length).toBeLessThan(70);
+		// Sunday 29 March 2026 is day 453.
+		expect(berlin.map(([day]) => day)).toEqual(expect.arrayContaining([451, 452, 453, 454, 455]));
+		expect([DAYS, berlin.length]).toContain(oslo.length);
+	});
+
 	it.each([
 		'Africa',
 		'America',
@@ -99,13 +122,13 @@ describe(`due windows in ${ZONES.length} zones over three years`, () => {
 			const wrong: string[] = [];
 			for (const zone of ZONES.filter((name) => name.startsWith(`${region}/`))) {
 				let due = 0;
-				daysBy(zone).forEach(([opensAt, dueAt], i) => {
-					const window = dueWindow(i + 1, { zone, shiftDays: 0 }, POLICY);
-					if (window.opens !== opensAt || window.due !== dueAt) wrong.push(`${zone} day ${i + 1}`);
+				for (const [day, opensAt, dueAt] of daysBy(zone)) {
+					const window = dueWindow(day, { zone, shiftDays: 0 }, POLICY);
+					if (window.opens !== opensAt || window.due !== dueAt) wrong.push(`${zone} day ${day}`);
 					if (!(window.opens < window.due && window.due < window.closes && due < window.due))
-						wrong.push(`${zone} order ${i + 1}`);
+						wrong.push(`${zone} order ${day}`);
 					due = window.due;
-				});
+				}
 			}
 			expect(wrong).toEqual([]);
 		},

@@ -1,3 +1,4 @@
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
@@ -25,14 +26,23 @@ function suites() {
 	];
 }
 
+/** Files that wait the longest begin first, so that none of them is left over at the end. */
+class LongestFirst extends BaseSequencer {
+	override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+		const waits = ({ moduleId }: TestSpecification) => Number(/tests\/(?:faults|reference)\//.test(moduleId));
+		return (await super.sort(files)).sort((a, b) => waits(b) - waits(a));
+	}
+}
+
 export default defineConfig({
 	plugins: [peggy(), tailwindcss(), sveltekit()],
 	worker: { plugins: () => [peggy()] },
 	build: { chunkSizeWarningLimit: 700 },
 	test: {
 		projects: suites().map((suite) => ({ extends: true as const, test: suite })),
-		// One process a core: the longest files wait for a child process or a clock, not for the core.
+		// One process a core; files that wait long for a child process or a clock begin first.
 		maxWorkers: '100%',
+		sequence: { sequencer: LongestFirst },
 		// The files of a process share what they import: loading it anew for each took a third of the time.
 		isolate: false,
 		testTimeout: 30_000,

@@ -7,7 +7,7 @@
 	import { counted, dayAndTimeIn, longDayText, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 
-	let { data }: PageProps = $props();
+	let { data, form }: PageProps = $props();
 	const day = $derived(data.day);
 	const checkedIn = $derived(day?.checkin ?? null);
 	const left = $derived(day ? data.total - day.day : data.total);
@@ -91,6 +91,7 @@
 				>
 			</div>
 		{/if}
+		{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
 		<SessionList
 			outline={day.session.outline}
 			name={day.session.name}

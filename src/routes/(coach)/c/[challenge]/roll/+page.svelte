@@ -200,8 +200,8 @@
 												title="95 % interval {percent(row.adherence.low ?? 0)} to {percent(
 													row.adherence.high ?? 1
 												)}">{percent(row.adherence.rate)}</b
-											>{' '}<span class="quiet text-sm">of {row.adherence.due}</span
-											>{/if}{#if row.extras > 0}{' '}<span
+											> <span class="quiet text-sm">of {row.adherence.due}</span>{/if}
+										{#if row.extras > 0}<span
 												class="quiet text-sm"
 												title="{counted(
 													row.extras,

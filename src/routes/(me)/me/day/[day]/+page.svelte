@@ -5,7 +5,7 @@
 	import { dayAndTimeIn, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 
-	let { data }: PageProps = $props();
+	let { data, form }: PageProps = $props();
 	const day = $derived(data.day);
 	const closed = $derived(data.now >= day.window.closes);
 </script>
@@ -24,6 +24,7 @@
 			{:else}Open until {dayAndTimeIn(data.zone, day.window.closes)}.{/if}
 		</p>
 	</div>
+	{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
 	{#if day.session}<SessionList
 			outline={day.session.outline}
 			name={day.session.name}

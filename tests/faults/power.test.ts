@@ -309,6 +309,9 @@ describe('when the power goes', () => {
 		rmSync(`${base}-live`, { recursive: true });
 		const loose: Op[] = [];
 		const hoped = await day(base, wanted, loose, NodeFS, {});
-		expect(await cuts(hoped, loose, 2)).not.toEqual([0, 0]);
+		// One cut may fall where nothing was under way: of several one loses something.
+		let loses = false;
+		for (let i = 0; i < 8 && !loses; i++) loses = (await cuts(hoped, loose, 1))[0] !== 0;
+		expect(loses).toBe(true);
 	}, 300_000);
 });

@@ -2,6 +2,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { newRule, putDays, type Plan } from '$core/plan';
 import { checkIn } from '$lib/server/attendance/check-in';
+import { checkinsOf } from '$lib/server/attendance/history';
 import { tickPiece } from '$lib/server/attendance/tick';
 import type { Person } from '$lib/server/auth/link';
 import { challengeOf } from '$lib/server/challenge/challenge';
@@ -172,6 +173,12 @@ describe('pieces ticked off', () => {
 		expect(await pieces()).toEqual([0, 1]);
 		const { checkin } = await openDay(context, oslo, 3);
 		expect(checkin?.credit).toBeCloseTo(4 / 9);
+	});
+
+	it('stand in the history under the names of both sessions', async () => {
+		await tick(0);
+		const [past] = await checkinsOf(context, oslo.enrolmentId, context.clock.now());
+		expect(past).toMatchObject({ day: 3, session: 'Small + Easy run', done: 'part', version: 1 });
 	});
 
 	it('keep what was said of the day, and a check-in keeps them', async () => {

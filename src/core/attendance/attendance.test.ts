@@ -5,7 +5,7 @@ import { personDay, type DayResult, type DayState } from '../day';
 import { PRACTICE } from '../../../tests/support/practice';
 import { wilson } from '../stats';
 import { adherence, together } from './adherence';
-import type { ExtraEntry } from './extras';
+import { extrasOf, type ExtraEntry } from './extras';
 import { packDays, unpackDays } from './day-code';
 import { foldAttendance, type AttendanceRecords } from './fold';
 import { attendanceOf, isFading, isSilent } from './summary';
@@ -187,6 +187,16 @@ describe('attendanceOf', () => {
 			credit: 0.5,
 			last: at + 1
 		});
+	});
+
+	it('has seen what came in at that very moment, in whatever order it was kept', () => {
+		const entries: ExtraEntry[] = [
+			[20, 0.5, 1],
+			[10, 1, 1],
+			[30, 1, 1]
+		];
+		expect(extrasOf(entries, 20)).toEqual({ taken: 2, credit: 1.5, last: 20 });
+		expect(extrasOf(entries, 9)).toEqual({ taken: 0, credit: 0, last: null });
 	});
 
 	it('does not call silent who took something from the shelf, whether it counts or not', () => {

@@ -59,6 +59,11 @@ describe('loads by level', () => {
 		expect(sessionFor(plain, 'trained')).toBe(plain);
 	});
 
+	it('are of one exercise of a pair alone, where the other has none', () => {
+		const pair = sessionOf('superset 2 rounds: 10 goblet squat @ 8/12/16 kg + 10 curl @ 6 kg');
+		expect(sessionFor(pair, 'beginner').blocks[0]?.parts.map(({ kg }) => kg)).toEqual([8, 6]);
+	});
+
 	it('all grow by the same step', () => {
 		const rule = newRule('r', { exercise: 'Goblet squat' }, [{ kind: 'load', kg: 2 }]);
 		const { session, changes } = sessionInWeek(

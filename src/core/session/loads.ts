@@ -13,13 +13,11 @@ export const loadsOf = ({ kg, kgByLevel }: Pick<Part, 'kg' | 'kgByLevel'>): read
 /** A part with each of its loads changed in the same way. */
 export const withLoads = (part: Part, change: (kg: number) => number): Part => {
 	if (part.kg === null) return part;
-	const [low, middle, high] = part.kgByLevel ?? [];
+	const { kgByLevel } = part;
 	return {
 		...part,
 		kg: change(part.kg),
-		...(low !== undefined &&
-			middle !== undefined &&
-			high !== undefined && { kgByLevel: [change(low), change(middle), change(high)] })
+		...(kgByLevel && { kgByLevel: [change(kgByLevel[0]), change(kgByLevel[1]), change(kgByLevel[2])] })
 	};
 };
 

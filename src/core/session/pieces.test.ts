@@ -99,6 +99,24 @@ describe('joinSessions', () => {
 		expect(sessionFaults(both, PRACTICE)).toEqual([]);
 	});
 
+	it('shifts the repeats of the second by the blocks of the first, and has nothing where neither has', () => {
+		const first = sessionOf(
+			'repeat 2 times, rest 30:\n3 x 10 squat\n3 x 10 push-up\nend repeat\n3 x 10 curl @ 8 kg'
+		);
+		const second = sessionOf(
+			'3 x 10 squat\nrepeat 3 times, rest 60:\n3 x 10 push-up\n3 x 10 curl @ 8 kg\nend repeat'
+		);
+		const both = joinSessions(
+			{ dayPart: 'Morning', session: first },
+			{ dayPart: 'Evening', session: second }
+		);
+		expect(both.repeats).toEqual([
+			{ from: 0, to: 1, times: 2, rest: 30 },
+			{ from: 4, to: 5, times: 3, rest: 60 }
+		]);
+		expect(Object.keys(both).sort()).toEqual(['blocks', 'repeats']);
+	});
+
 	it('takes as long as both', () => {
 		const [first, second] = [sessionOf('3 x 10 squat\n3 x 10 push-up'), sessionOf('steady 30 min: run')];
 		const both = joinSessions(

@@ -4,13 +4,14 @@ import { readFileSync, rmSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { cookieOfLink, serving } from './bench-serving.mjs';
 import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './chromium.mjs';
 import { ensureBuilt, ensureInstalled, ROOT } from './setup.mjs';
 
 /** @typedef {{ name: string, value: number, unit: string, bound: number, detail: string }} Figure */
 
 ensureInstalled();
+// Its packages are there only from here on.
+const { cookieOfLink, serving } = await import('./bench-serving.mjs');
 ensureBuilt();
 
 /** @returns {Figure[]} */

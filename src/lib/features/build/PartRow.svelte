@@ -136,7 +136,7 @@
 
 <div class="border-base-300 border-b px-3 py-1 last:border-b-0">
 	<div
-		class="grid [content-visibility:auto] [contain-intrinsic-height:auto_2.75rem] grid-cols-[1.2rem_1.6rem_3.4rem_minmax(0,1.1fr)_7.6rem_5.9rem_minmax(0,1.3fr)] items-center gap-x-2"
+		class="grid [content-visibility:auto] [contain-intrinsic-height:auto_2.75rem] grid-cols-[1.2rem_1.6rem_3.4rem_minmax(0,1.1fr)_8.5rem_6.6rem_minmax(0,1.3fr)] items-center gap-x-2"
 	>
 		{#if movable}
 			<span

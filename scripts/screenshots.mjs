@@ -14,6 +14,25 @@ rmSync(process.env.CADREX_DATA, { recursive: true, force: true });
 await import('./demo.mjs');
 const { chromium } = await import('@playwright/test');
 
+/** A session as a coach has it in a note of hers. */
+const PASTED = `Tuesday, hut legs
+
+Warm-up
+- 3 min march
+- 10 hip circles each side
+
+Main
+A1 Goblet squat 3x10 @ 8/12/16 kg
+A2 Push-ups 3x8-12
+Rest 75 s
+
+3 rounds:
+- 10 swings 10kg
+- 8 step ups each leg
+
+Evening
+30 s calf stretch each side, 60 s child's pose`;
+
 const BASE = `http://localhost:${process.env.PORT}`;
 const directory = join(ROOT, 'docs', 'screenshots');
 rmSync(directory, { recursive: true, force: true });
@@ -114,10 +133,15 @@ await desk.shoot('build');
 await desk.page.setViewportSize({ width: 1280, height: 800 });
 await desk.go(`${challenge}/build/library`);
 await desk.shoot('library');
-await desk.page.setViewportSize({ width: 1280, height: 960 });
-await desk.go(`${challenge}/build/library/Push-up`);
-await desk.shoot('exercise');
+await desk.go(`${challenge}/build/new`);
+await desk.page.getByRole('button', { name: 'As text' }).click();
+await desk.page.getByLabel('The session as text').fill(PASTED);
+await desk.page.getByText('is taken as the name of the session').waitFor();
+await desk.page.setViewportSize({ width: 1280, height: 1000 });
+await desk.shoot('build-pasted');
 await desk.page.setViewportSize({ width: 1280, height: 800 });
+await desk.go('/glossary');
+await desk.shoot('glossary');
 await desk.go(`${session}/call-sheet`);
 await desk.shoot('call-sheet');
 await desk.go('/challenges/new');
@@ -157,14 +181,5 @@ await phone.page.getByText('Partly', { exact: true }).click();
 await phone.page.getByRole('group', { name: 'Stair climb' }).getByRole('button', { name: 'changed' }).click();
 await sideBySide('me', [today, exercise, await phone.picture(), shelf, calendar]);
 
-// The coach's own phone is a second device of the account.
-await phone.go('/sign-in');
-await phone.page.fill('#email', email);
-await phone.page.fill('#password', password);
-await phone.page.click('form button');
-await phone.page.waitForURL('**/challenges');
-await desk.page.setViewportSize({ width: 1280, height: 1180 });
-await desk.go('/account');
-await desk.shoot('account');
 await browser.close();
 process.exit(0);

@@ -1,12 +1,31 @@
 /** The same line in other spellings; and groups that do not add up. */
 import { describe, expect, it } from 'vitest';
-import { PRACTICE } from '../../../tests/support/practice';
+import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { blockOf } from '../../../tests/support/sessions';
 import { amountOf, targetOf } from './amount';
 import { putPart } from './edit';
 import { sessionFaults } from './faults';
+import { parseLine } from './line';
 import { formatNamed, type Block } from './formats';
 import { parseSessionText } from './text';
+
+describe('hold', () => {
+	const faults = (line: string) => {
+		const read = parseLine(line, PRACTICE);
+		return 'faults' in read ? read.faults.map(({ message }) => message) : lineOf(read.block);
+	};
+
+	it('of one exercise several times asks for the rest, which may be long or hardly any', () => {
+		expect(faults('hold plank 3x30s')).toEqual([
+			'how long is the rest between the 3 holds of Plank? Add it, as in rest 60'
+		]);
+		expect(faults('hold plank 3x30s, rest 60')).toBe('holds 3 rounds, rest 60: 30 s Plank');
+		expect(faults('hold plank 30 s')).toBe('holds 1 round, rest 5: 30 s Plank');
+		expect(faults('hold 3 rounds: 20 s hollow hold, 20 s bear hold')).toBe(
+			'holds 3 rounds, rest 5: 20 s Hollow hold + 20 s Bear hold'
+		);
+	});
+});
 
 describe('other spellings', () => {
 	it.each([

@@ -98,12 +98,15 @@ export const holds: Format<Holds> = {
 		items.length > 1 &&
 		items.every(({ exercise, seconds }) => exercise?.pattern === 'stretch' && seconds !== null),
 	read(said, parts) {
-		return {
-			format: 'holds',
-			rounds: said.times() ?? 1,
-			rest: said.rest(null, 'between', 'inside') ?? DEFAULT_REST,
-			parts
-		};
+		const rounds = said.times() ?? 1;
+		const rest = said.rest(null, 'between', 'inside');
+		// One exercise held several times may be sets with a long rest, or holds with hardly any.
+		const [only] = parts;
+		if (said.keyword === 'hold' && only && parts.length === 1 && rounds > 1 && rest === null)
+			return {
+				fault: `how long is the rest between the ${rounds} holds of ${only.exercise}? Add it, as in rest 60`
+			};
+		return { format: 'holds', rounds, rest: rest ?? DEFAULT_REST, parts };
 	},
 
 	line: (block, part) =>

@@ -19,6 +19,7 @@ import {
 	putOnShelf,
 	shelfOf,
 	shelfSession,
+	shelfSize,
 	takeFromShelf,
 	takeOffShelf,
 	takingsBySession,
@@ -93,7 +94,11 @@ describe('the shelf', () => {
 
 	it('is open from somebody’s first day until their last has closed', async () => {
 		await put(true);
-		const there = async () => (await ownShelf(context, oslo)).length;
+		const there = async () => {
+			const items = await ownShelf(context, oslo);
+			expect(shelfSize(context, await standingOf(context, oslo))).toBe(items.length);
+			return items.length;
+		};
 		context.at('2026-11-23T04:29:00Z');
 		expect(await there()).toBe(0);
 		expect(await refusal(take())).toMatchObject({ status: 404 });

@@ -33,6 +33,8 @@ export interface Standing extends Group {
 	strip: Strip;
 	/** What must not be asked of them. */
 	limits: Limitation[];
+	/** How many sessions lie on the shelf of the challenge. */
+	onShelf: number;
 	/** What they did beside the plan. */
 	extras: Extras;
 	shiftDays: number;
@@ -46,6 +48,7 @@ interface OwnRow {
 	strip: Strip;
 	extras: ExtraEntry[];
 	limits: Limitation[];
+	onShelf: number;
 	shiftDays: number;
 	fromDay: number;
 	differs: boolean;
@@ -56,7 +59,8 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 	const { revision, differs, ...own } = only(
 		await context.db.query<OwnRow>(
 			`select e.strip, e.extras, p.limits, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
-				exists (select from override o where o.enrolment_id = e.id) as differs
+				exists (select from override o where o.enrolment_id = e.id) as differs,
+				(select count(*)::int from shelf_session h where h.challenge_id = e.challenge_id) as "onShelf"
 			 from enrolment e join participant p on p.id = e.participant_id
 			 join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
 			 where e.id = $1`,
@@ -78,6 +82,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		strip: own.strip,
 		extras: extrasOf(own.extras, now),
 		limits: own.limits,
+		onShelf: own.onShelf,
 		shiftDays: own.shiftDays,
 		differs,
 		today: opened > 0 ? opened : null

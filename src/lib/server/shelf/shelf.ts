@@ -116,16 +116,22 @@ export interface ShelfSession extends Pick<OwnSession, 'name' | 'outline' | 'cha
 }
 
 /** Whether somebody's challenge is under way for them: the shelf opens with their first day and closes with their last. */
-async function daysNow(context: Context, person: Person, known?: Standing) {
-	const standing = known ?? (await standingOf(context, person));
-	const last = standing.days.at(-1);
-	const under = standing.today !== null && last !== undefined && context.clock.now() < last.window.closes;
-	return under ? { standing, today: standing.today ?? 1 } : null;
+function isUnderWay({ today, days }: Standing, now: number): boolean {
+	const last = days.at(-1);
+	return today !== null && last !== undefined && now < last.window.closes;
+}
+async function daysNow(context: Context, person: Person) {
+	const standing = await standingOf(context, person);
+	return isUnderWay(standing, context.clock.now()) ? { standing, today: standing.today ?? 1 } : null;
 }
 
+/** How many sessions somebody may take right now. */
+export const shelfSize = ({ clock }: Pick<Context, 'clock'>, standing: Standing): number =>
+	isUnderWay(standing, clock.now()) ? standing.onShelf : 0;
+
 /** What lies on somebody's shelf; nothing before their first day opens, and after their last has closed. */
-export async function ownShelf(context: Context, person: Person, known?: Standing): Promise<ShelfItem[]> {
-	return (await daysNow(context, person, known)) ? shelfOf(context.db, person.challengeId) : [];
+export async function ownShelf(context: Context, person: Person): Promise<ShelfItem[]> {
+	return (await daysNow(context, person)) ? shelfOf(context.db, person.challengeId) : [];
 }
 
 /** @throws Refusal 404 for a session that does not lie on their shelf, or has nothing left that is asked of them */

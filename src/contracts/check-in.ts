@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { LIMITS } from '$core/session';
 import { words } from './values';
 
 const whole = (min: number, max: number, what: string) =>
@@ -7,6 +8,9 @@ const whole = (min: number, max: number, what: string) =>
 		.integer(`${what} is a whole number from ${min} to ${max}`)
 		.min(min, `${what} is a number from ${min} to ${max}`)
 		.max(max, `${what} is a number from ${min} to ${max}`);
+
+/** The last block that a day can have: those of two sessions, counted from 0. */
+const LAST_BLOCK = 2 * LIMITS.blocks - 1;
 
 /** A check-in as it comes from a device. */
 export const checkinSchema = object({
@@ -29,7 +33,7 @@ export const checkinSchema = object({
 	replaces: string().uuid().nullable().default(null),
 	sets: array(
 		object({
-			block: whole(0, 100, 'block').required(),
+			block: whole(0, LAST_BLOCK, 'block').required(),
 			part: whole(0, 100, 'part').required(),
 			set: whole(1, 200, 'set').required(),
 			amount: number()
@@ -53,7 +57,7 @@ export const checkinSchema = object({
 /** A piece of a day, ticked off or not. */
 export const ticksSchema = object({
 	day: whole(1, 84, 'the day').required('say which day this is for'),
-	piece: whole(0, 100, 'the piece').required('say which piece this is about'),
+	piece: whole(0, LAST_BLOCK, 'the piece').required('say which piece this is about'),
 	done: boolean().required('say whether it is done')
 });
 

@@ -184,6 +184,19 @@ class Personal {
 	}
 }
 
+/** The blocks of somebody's session; a part of the day that began with what is gone begins with what comes next in it. */
+function withDayParts(placed: readonly Placed[], { blocks: planned }: Session): Block[] {
+	let said = -1;
+	return placed.map(({ block, at }) => {
+		const begins = planned.findLastIndex(({ dayPart }, b) => b <= at && dayPart !== undefined);
+		const { dayPart: _dayPart, ...bare } = block;
+		const dayPart = planned[begins]?.dayPart;
+		if (begins <= said || dayPart === undefined) return bare;
+		said = begins;
+		return { ...bare, dayPart };
+	});
+}
+
 /** What of a person decides their session. */
 export interface FittedTo {
 	/** Null: anybody’s, with the loads of all levels. */
@@ -223,7 +236,7 @@ export function personalSession(
 	if (placed.length === 0) return null;
 	// One block became several only where its format could not hold what was left: repeats then go around the first.
 	next = placed.length === next.blocks.length ? next : { ...next, repeats: undefined };
-	const own: Session = { ...next, blocks: placed.map(({ block }) => block) };
+	const own: Session = { ...next, blocks: withDayParts(placed, session) };
 	if (own.repeats === undefined) delete own.repeats;
 	const asked = prescriptionOf(own, practice).map((exercise) => ({
 		...exercise,

@@ -57,6 +57,20 @@ describe('a day in two parts', () => {
 		expect(ownPieces(TWO, own(), [typed])[0]?.credit).toBeCloseTo(7 / 40);
 	});
 
+	it('begins with what comes next where its first exercise is left out for somebody, or its block falls apart', () => {
+		const dayParts = (exercise: string, text: string) => {
+			const session = sessionOf(text);
+			const gone = { ...WITHOUT_CURLS, target: { kind: 'exercise' as const, exercise } };
+			return own(session, [gone]).session.blocks.map(({ dayPart }) => dayPart ?? null);
+		};
+		const evening =
+			'when: Morning\n2 x 10 squat\nwhen: Evening\n2 x 10 curl @ 8 kg\n2 x 10 push-up\n2 x 30 s plank';
+		expect(dayParts('curl', evening)).toEqual(['Morning', 'Evening', null]);
+		expect(dayParts('squat', evening)).toEqual(['Evening', null, null]);
+		const pair = 'when: Morning\n2 x 10 squat\nwhen: Evening\nsuperset 2 rounds: 10 curl @ 8 kg + 10 push-up';
+		expect(dayParts('curl', pair)).toEqual(['Morning', 'Evening']);
+	});
+
 	it('has no piece for what was left out for somebody', () => {
 		expect(ownPieces(TWO, own(TWO, [WITHOUT_CURLS]), []).map(({ dayPart }) => dayPart)).toEqual(['Morning']);
 	});

@@ -92,6 +92,12 @@ const CIRCUMSTANCES: Readonly<Record<Condition, Circumstance>> = {
 /** The limits that a condition brings. */
 export const limitsOf = (condition: Condition): readonly Limitation[] => CIRCUMSTANCES[condition].limits;
 
+/** The limits that a condition alone brings: who has one of them has it, as far as limits can tell. */
+export const tellingLimits = (condition: Condition): readonly Limitation[] =>
+	limitsOf(condition).filter(
+		(limit) => !CONDITIONS.some((other) => other !== condition && limitsOf(other).includes(limit))
+	);
+
 /** What to keep in mind with a condition, as a sentence. */
 export const adviceFor = (condition: Condition): string => CIRCUMSTANCES[condition].advice;
 

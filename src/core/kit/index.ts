@@ -1,5 +1,12 @@
 export { canDoWith, kitOfItems, missingIn, type Kit, type Owned } from './kit';
-export { adviceFor, CONDITIONS, limitsOf, talksRatherThanCounts, type Condition } from './conditions';
+export {
+	adviceFor,
+	CONDITIONS,
+	limitsOf,
+	talksRatherThanCounts,
+	tellingLimits,
+	type Condition
+} from './conditions';
 export {
 	brokenLimits,
 	goesOverhead,

@@ -7,7 +7,8 @@ import { scaleSession } from '../substitution';
 import { blockFaults } from './faults';
 import { concerns, insteadWords } from './instead';
 import { parseLine } from './line';
-import type { Instead } from './parts';
+import { LIMITATIONS, limitsOf, type Limitation } from '../kit';
+import { INSTEAD_WHEN, type Instead } from './parts';
 
 const insteadOf = (line: string) => blockOf(line).parts.map(({ instead }) => instead);
 
@@ -15,6 +16,7 @@ describe('typed', () => {
 	it.each<[string, Instead[]]>([
 		['3 x 10 goblet squat @ 12 kg or band squat', [{ when: 'choice', exercise: 'Band squat' }]],
 		['3 x 10 goblet squat if the knee hurts: sit to chair', [{ when: 'knee', exercise: 'Sit to chair' }]],
+		['3x10 squats when the knee hurts: sit to chair', [{ when: 'knee', exercise: 'Sit to chair' }]],
 		['3x10 squats, if your knees hurt sit to chair', [{ when: 'knee', exercise: 'Sit to chair' }]],
 		['3 x 10 push-up (sore wrist: floor press)', [{ when: 'wrist', exercise: 'Floor press' }]],
 		[
@@ -55,6 +57,31 @@ describe('typed', () => {
 	it('is written so that it is read back', () => {
 		const line = '3 x 10 reps Goblet squat @ 12 kg or Band squat if the knee hurts: Sit to chair, rest 60';
 		expect(lineOf(blockOf(line))).toBe(line);
+	});
+});
+
+describe('concerns', () => {
+	const knee = { when: 'knee', exercise: 'Sit to chair' } as const;
+
+	it.each<[Limitation[], boolean]>([
+		[['no deep knee bend'], true],
+		[['no kneeling', 'no floor'], true],
+		[[...limitsOf('sore knee')], true],
+		// Many must not jump, and have good knees.
+		[['no jumps'], false],
+		[[...limitsOf('pregnant, third trimester')], false],
+		[[...limitsOf('over 65')], false],
+		[[...limitsOf('sore wrist')], false],
+		[[], false]
+	])('a sore knee: %j %s', (limits, meant) => {
+		expect(concerns(knee, limits)).toBe(meant);
+	});
+
+	it('every sore joint has a limit that tells of it, and none is meant at will', () => {
+		for (const when of INSTEAD_WHEN)
+			expect(
+				concerns({ when, exercise: 'Squat' }, when === 'choice' ? LIMITATIONS : limitsOf(`sore ${when}`))
+			).toBe(when !== 'choice');
 	});
 });
 

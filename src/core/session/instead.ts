@@ -1,6 +1,6 @@
 /** What may be done in place of an exercise, as it is written and said. */
 import { nameIndex, type Library } from '../exercise';
-import { limitsOf, type Limitation } from '../kit';
+import { limitsOf, tellingLimits, type Limitation } from '../kit';
 import type { Instead, InsteadWhen } from './parts';
 
 /** A name as a line has it: in quotation marks where it would be read as another one, or as none. */
@@ -27,6 +27,6 @@ export const insteadWords = ({ when, exercise }: Instead, whose: 'your' | 'the' 
 export const limitsWhen = (when: InsteadWhen): readonly Limitation[] =>
 	when === 'choice' ? [] : limitsOf(`sore ${when}`);
 
-/** Whether an alternative is meant for somebody with some limits. */
+/** Whether an alternative is meant for somebody with some limits. What many must not do, such as jumps, tells of no joint. */
 export const concerns = ({ when }: Instead, limits: readonly Limitation[]): boolean =>
-	limitsWhen(when).some((limit) => limits.includes(limit));
+	when !== 'choice' && tellingLimits(`sore ${when}`).some((limit) => limits.includes(limit));

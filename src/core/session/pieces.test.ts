@@ -21,6 +21,12 @@ describe('parts of a day', () => {
 		]);
 	});
 
+	it('are not what a line says of when something hurts', () => {
+		const { faults, session } = parseSessionText('3 x 10 squat\nwhen the knee hurts: sit to chair', PRACTICE);
+		expect(faults.length).toBeGreaterThan(0);
+		expect(parts(session)).toEqual([null]);
+	});
+
 	it.each([
 		['AM', 'Morning'],
 		['p.m.:', 'Evening'],
@@ -93,10 +99,34 @@ describe('joinSessions', () => {
 			note: 'Slowly.\nShoes.',
 			repeats: [{ from: 1, to: 1, times: 2, rest: 30 }],
 			links: [{ title: 'Songs' }],
-			recovery: ['sleep'],
-			pieces: true
+			recovery: ['sleep']
 		});
 		expect(sessionFaults(both, PRACTICE)).toEqual([]);
+	});
+
+	it('keeps the parts of the day that a session has itself, and its pieces', () => {
+		const first = sessionOf('3 x 10 squat\n3 x 10 push-up');
+		const second = sessionOf(
+			'in pieces over the day\nwhen: Late\n3 x 10 squat\n3 x 10 curl @ 8 kg\nwhen: Bedtime\n2 x 30 s plank'
+		);
+		const both = joinSessions(
+			{ dayPart: 'Morning: A', session: first },
+			{ dayPart: 'Evening: B', session: second }
+		);
+		expect(parts(both)).toEqual([
+			'Morning: A',
+			null,
+			'Evening: B, Late',
+			'Evening: B, 2 of 3',
+			'Evening: B, Bedtime'
+		]);
+		// The morning is done in one go, whatever the evening is.
+		expect(piecesOf(both).map(({ from, to }) => [from, to])).toEqual([
+			[0, 1],
+			[2, 2],
+			[3, 3],
+			[4, 4]
+		]);
 	});
 
 	it('shifts the repeats of the second by the blocks of the first, and has nothing where neither has', () => {

@@ -25,8 +25,14 @@ export function piecesOf(session: Session): Piece[] {
 	return pieces.length > 1 ? pieces : [];
 }
 
-const startingAt = (session: Session, dayPart: string): Block[] =>
-	session.blocks.map((block, b) => (b === 0 ? { ...block, dayPart } : block));
+/** The blocks of a session done at a part of the day; what it says of parts of its own goes behind that. */
+function doneAt({ blocks, pieces }: Session, dayPart: string): Block[] {
+	return blocks.map((block, b) => {
+		const own = block.dayPart ?? (pieces && b > 0 ? `${b + 1} of ${blocks.length}` : null);
+		if (b > 0 && own === null) return block;
+		return { ...block, dayPart: own === null ? dayPart : `${dayPart}, ${own}` };
+	});
+}
 
 /** Two sessions of one day as one, the second from its part of the day on. */
 export function joinSessions(
@@ -42,11 +48,10 @@ export function joinSessions(
 	const links = both.flatMap((session) => session.links ?? []);
 	const recovery = both.flatMap((session) => session.recovery ?? []);
 	return {
-		blocks: [...startingAt(first.session, first.dayPart), ...startingAt(second.session, second.dayPart)],
+		blocks: [...doneAt(first.session, first.dayPart), ...doneAt(second.session, second.dayPart)],
 		...(repeats.length > 0 && { repeats }),
 		...(note && { note }),
 		...(links.length > 0 && { links }),
-		...(recovery.length > 0 && { recovery }),
-		...(both.some(({ pieces }) => pieces) && { pieces: true as const })
+		...(recovery.length > 0 && { recovery })
 	};
 }

@@ -79,7 +79,7 @@ class SessionReader {
 		else if (keyword === 'note' || keyword === 'notes') this.noteLines.push(rest?.trimEnd() ?? '');
 		else if (keyword === 'recovery') this.recovery.push(rest?.trim() ?? '');
 		else if (keyword === 'link') this.link(text, rest ?? '', line);
-		else if (keyword === 'when') this.partOfDay(text, rest ?? '', line);
+		else if (/^\s*when\s*:/i.test(text)) this.partOfDay(text, rest ?? '', line);
 		else if (/^\s*(?:in\s+)?pieces(?:\s+over\s+the\s+day)?[\s.]*$/i.test(text)) this.pieces = true;
 		else if (keyword === 'setup') this.setUp(text, rest ?? '', line);
 		else if (/^\s*repeat\b/i.test(text)) this.beginRepeat(text, line);

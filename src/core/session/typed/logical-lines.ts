@@ -31,7 +31,8 @@ export type Written =
 
 /** What is done at another time of the day stands under it. */
 const DAY_PART = /^[\s#*_]*(morning|midday|lunch|noon|afternoon|evening|night|a\.?m\.?|p\.?m\.?)[\s:*_]*$/i;
-const OTHER = /^\s*(?:session|note|notes|link|recovery|setup|when|(?:in\s+)?pieces\b|repeat|end\s+repeat)\b/i;
+const OTHER =
+	/^\s*(?:session|note|notes|link|recovery|setup|when(?=\s*:)|(?:in\s+)?pieces|repeat|end\s+repeat)\b/i;
 const SECTION =
 	/^[\s#*_=-]*(warm[- ]?up|main|main (?:set|part|work|block)|strength|conditioning|cardio|finisher|core|workout|cool[- ]?down|stretching)\s*(?:\([^)]*\))?[\s:*_=-]*$/i;
 const DAY =

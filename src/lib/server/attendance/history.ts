@@ -18,16 +18,12 @@ export function checkinsOf(
 	until: number
 ): Promise<PastCheckin[]> {
 	return db.query(
-		`select ${CHECKIN_FACTS}, c.day, s.name || coalesce(' + ' || es.name, '') as session, b.version,
+		`select ${CHECKIN_FACTS}, c.day, coalesce(v.name, s.name) as session, b.version,
 			(select count(*)::int from set_log l where l.checkin_id = c.id) as sets
 		 from checkin c
 		 left join session_version v on v.id = c.version_id
 		 left join session_version b on b.id = coalesce(v.made_from, v.id)
 		 left join session s on s.id = v.session_id
-		 left join enrolment e on e.id = c.enrolment_id
-		 left join plan_day p on p.challenge_id = e.challenge_id and p.day = c.day and p.version_id = c.version_id
-		 left join session_version ev on ev.id = p.evening_id
-		 left join session es on es.id = ev.session_id
 		 where c.enrolment_id = $1 and c.replaced_at is null and c.received_at <= $2
 		 order by c.day desc`,
 		[enrolmentId, instant(until)]

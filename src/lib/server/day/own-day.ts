@@ -178,11 +178,10 @@ export async function openDay(
 	if (!own) return { ...found, checkin, session: null };
 	const { places, planned: body, ...session } = own;
 	const pieces = ownPieces(body, { places, asked: session.asked }, checkin?.sets ?? []);
-	const name = (versionId === planned.versionId && planned.session) || session.name;
 	return {
 		...found,
 		checkin,
-		session: { ...session, outline: outlineFor(session.outline, known.limits), name, pieces }
+		session: { ...session, outline: outlineFor(session.outline, known.limits), pieces }
 	};
 }
 

@@ -101,34 +101,32 @@ async function packet(
 	const done = await doneWith(db, reader.enrolmentId);
 	const days = plan
 		.filter(({ day, kind }) => kind !== 'rest' && reader.has(day, ahead))
-		.map((day) => ({ ...day, sent: done.get(day.day)?.versionId ?? day.versionId }));
+		.map((day) => ({ ...day, versionId: done.get(day.day)?.versionId ?? day.versionId }));
 	const rows = await db.query<{ id: VersionId; name: string; body: Session }>(
-		`select v.id, s.name, v.body from session_version v join session s on s.id = v.session_id
+		`select v.id, coalesce(v.name, s.name) as name, v.body from session_version v join session s on s.id = v.session_id
 		 where v.id = any($1::uuid[])`,
-		[[...new Set(days.flatMap(({ sent }) => sent ?? []))]]
+		[[...new Set(days.flatMap(({ versionId }) => versionId ?? []))]]
 	);
 	const versions = new Map(rows.map((row) => [row.id, row]));
 	const { rules, testsOn } = await planRules(db, challenge.id);
 	const practice = await practiceOf(db, challenge.coachId);
 	const overrides = reader.enrolmentId ? await allOverrides(db, reader.enrolmentId) : [];
-	const sessionOf = ({ day, sent, versionId, session }: (typeof days)[number]): PacketSession | null => {
-		const version = sent && versions.get(sent);
+	const sessionOf = (day: number, versionId: VersionId | null): PacketSession | null => {
+		const version = versionId && versions.get(versionId);
 		if (!version) return null;
 		const at = done.get(day)?.at ?? clock.now();
 		const fitted = { level: reader.level, overrides: overrides.filter(heldAt(at)) };
 		const own = personalSession(version.body, day, fitted, practice);
-		const name = (sent === versionId && session) || version.name;
-		return own && { name, outline: outlineOf(own.session, practice), asked: own.asked };
+		return own && { name: version.name, outline: outlineOf(own.session, practice), asked: own.asked };
 	};
 	const printed: PacketDay[] = [];
-	for (const planned of days) {
-		const { day, kind, cancelled } = planned;
+	for (const { day, kind, cancelled, versionId } of days) {
 		printed.push({
 			day,
 			date: dateOfDay(day, challenge.startsOn, reader.shiftDays),
 			kind,
 			cancelled,
-			session: sessionOf(planned),
+			session: sessionOf(day, versionId),
 			tests: rules.tests.filter(({ id }) => testsOn.get(day)?.includes(id)).map(testText)
 		});
 		// Others are answered between two days: a packet of twelve weeks takes a while to put together.

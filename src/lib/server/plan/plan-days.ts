@@ -22,14 +22,12 @@ export interface PlanDay {
 /** Every day of a challenge in order, with what it prescribes. */
 export async function planOf(db: Queries, challenge: Pick<Challenge, 'id' | 'startsOn'>): Promise<PlanDay[]> {
 	const rows = await db.query<Omit<PlanDay, 'date'>>(
-		`select p.day, p.kind, p.cancelled, p.version_id as "versionId", s.id as "sessionId", s.name || coalesce(' + ' || es.name, '') as session,
+		`select p.day, p.kind, p.cancelled, p.version_id as "versionId", s.id as "sessionId", coalesce(v.name, s.name) as session,
 			b.version, v.seconds
 		 from plan_day p
 		 left join session_version v on v.id = p.version_id
 		 left join session_version b on b.id = p.base_id
 		 left join session s on s.id = v.session_id
-		 left join session_version ev on ev.id = p.evening_id
-		 left join session es on es.id = ev.session_id
 		 where p.challenge_id = $1 order by p.day`,
 		[challenge.id]
 	);

@@ -92,8 +92,8 @@ async function madeVersion(
 	}
 	const id = newId<'version'>(ids);
 	await tx.query(
-		`insert into session_version (id, session_id, version, made_from, body, seconds, created_at, prescribed_from)
-		 values ($1, $2, null, $3, $4, $5, $6, $7)`,
+		`insert into session_version (id, session_id, version, made_from, body, seconds, created_at, prescribed_from, name)
+		 values ($1, $2, null, $3, $4, $5, $6, $7, $8)`,
 		[
 			id,
 			row.sessionId,
@@ -101,7 +101,8 @@ async function madeVersion(
 			json,
 			compileSession(body, practice).totals.duration,
 			instant(clock.now()),
-			date
+			date,
+			row.evening && `${row.name} + ${row.evening.name}`
 		]
 	);
 	return id;

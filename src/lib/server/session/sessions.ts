@@ -179,7 +179,7 @@ export async function saveSession(
 export async function versionById(db: Queries, versionId: VersionId): Promise<SessionVersion> {
 	return only(
 		await db.query<SessionVersion>(
-			`select s.id, s.name, s.tags, v.id as "versionId", b.version, v.seconds, v.body, v.created_at as "savedAt"
+			`select s.id, coalesce(v.name, s.name) as name, s.tags, v.id as "versionId", b.version, v.seconds, v.body, v.created_at as "savedAt"
 			 from session_version v join session s on s.id = v.session_id
 			 join session_version b on b.id = coalesce(v.made_from, v.id) where v.id = $1`,
 			[versionId]

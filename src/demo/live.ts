@@ -57,7 +57,8 @@ async function eventsOf(
 				name: enrolment.name,
 				zone: enrolment.zone,
 				earlierZones: enrolment.earlierZones,
-				level: enrolment.level
+				level: enrolment.level,
+				limits: enrolment.limits
 			};
 			events.push({ ...event, person, day });
 		}

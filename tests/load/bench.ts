@@ -145,7 +145,8 @@ async function checkins(context: Context, coachId: CoachId): Promise<void> {
 			name: link.name,
 			zone: 'UTC',
 			earlierZones: [],
-			level: 'beginner' as const
+			level: 'beginner' as const,
+			limits: []
 		};
 		for (const day of days.slice(0, 8)) {
 			through.push(

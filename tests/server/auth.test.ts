@@ -166,7 +166,8 @@ describe('roles', () => {
 		name: 'Noor',
 		zone: 'Asia/Tehran',
 		earlierZones: [],
-		level: 'beginner' as const
+		level: 'beginner' as const,
+		limits: []
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
 	const requestOf = ({

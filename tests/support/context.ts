@@ -132,7 +132,8 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 			name: link.name,
 			zone: zones[i] ?? '',
 			earlierZones: [],
-			level: 'beginner' as const
+			level: 'beginner' as const,
+			limits: []
 		})),
 		secrets: links.map((link) => link.secret)
 	};

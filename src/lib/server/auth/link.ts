@@ -1,4 +1,5 @@
 import type { EarlierZone } from '$core/calendar';
+import type { Limitation } from '$core/kit';
 import type { Level } from '$core/people';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
@@ -15,6 +16,8 @@ export interface Person {
 	zone: string;
 	earlierZones: EarlierZone[];
 	level: Level;
+	/** What must not be asked of them. */
+	limits: Limitation[];
 }
 
 /** A secret for a personal link, and what is kept of it. */
@@ -84,7 +87,7 @@ export async function openLink(
 export async function personOf({ db, clock }: Context, token: string): Promise<Person | null> {
 	const [found] = await db.query<Person>(
 		`select e.id as "enrolmentId", e.challenge_id as "challengeId", p.name, p.zone,
-			p.earlier_zones as "earlierZones", p.level
+			p.earlier_zones as "earlierZones", p.level, p.limits
 		 from participant_login l
 		 join enrolment e on e.id = l.enrolment_id
 		 join participant p on p.id = e.participant_id

@@ -8,6 +8,7 @@ import type { ChallengeId } from '../platform/ids';
 import { kept } from '../platform/kept';
 import { planOf, type PlanDay } from '../plan/plan-days';
 import { practiceOf } from '../practice/practice';
+import { shelfOf, type ShelfItem } from '../shelf/items';
 
 export interface Group {
 	challenge: Readonly<Challenge>;
@@ -15,6 +16,8 @@ export interface Group {
 	practice: Practice;
 	/** Announcements that are up or wait to go up, the newest first. */
 	announcements: readonly Announcement[];
+	/** Sessions on request. */
+	shelf: readonly ShelfItem[];
 	/** The revision under which all this was read. */
 	revision: number;
 }
@@ -39,6 +42,7 @@ export const groupOf = ({ db, clock }: Context, challengeId: ChallengeId, revisi
 			plan: await planOf(db, challenge),
 			practice: await practiceOf(db, challenge.coachId),
 			announcements: await announcementsFor({ db, clock }, challengeId),
+			shelf: await shelfOf(db, challengeId),
 			revision
 		};
 	});

@@ -31,10 +31,6 @@ export interface Standing extends Group {
 	days: PersonDay[];
 	/** What came in, by day. */
 	strip: Strip;
-	/** What must not be asked of them. */
-	limits: Limitation[];
-	/** How many sessions lie on the shelf of the challenge. */
-	onShelf: number;
 	/** What they did beside the plan. */
 	extras: Extras;
 	shiftDays: number;
@@ -47,8 +43,6 @@ export interface Standing extends Group {
 interface OwnRow {
 	strip: Strip;
 	extras: ExtraEntry[];
-	limits: Limitation[];
-	onShelf: number;
 	shiftDays: number;
 	fromDay: number;
 	differs: boolean;
@@ -58,11 +52,9 @@ interface OwnRow {
 export async function standingOf(context: Context, person: Person): Promise<Standing> {
 	const { revision, differs, ...own } = only(
 		await context.db.query<OwnRow>(
-			`select e.strip, e.extras, p.limits, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
-				exists (select from override o where o.enrolment_id = e.id) as differs,
-				(select count(*)::int from shelf_session h where h.challenge_id = e.challenge_id) as "onShelf"
-			 from enrolment e join participant p on p.id = e.participant_id
-			 join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
+			`select e.strip, e.extras, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
+				exists (select from override o where o.enrolment_id = e.id) as differs
+			 from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
 			 where e.id = $1`,
 			[person.enrolmentId]
 		)
@@ -81,8 +73,6 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		days,
 		strip: own.strip,
 		extras: extrasOf(own.extras, now),
-		limits: own.limits,
-		onShelf: own.onShelf,
 		shiftDays: own.shiftDays,
 		differs,
 		today: opened > 0 ? opened : null
@@ -174,14 +164,14 @@ export async function openDay(
 	const checkin = known.strip[day] ? await checkinOfDay(context.db, person.enrolmentId, day) : null;
 	const versionId = checkin?.versionId ?? planned.versionId;
 	const at = checkin?.receivedAt ?? context.clock.now();
-	const own = versionId && (await ownSession(context.db, known, person, day, versionId, at));
+	const own = versionId && (await ownSessionOf(context.db, known, person, day, versionId, at));
 	if (!own) return { ...found, checkin, session: null };
 	const { places, planned: body, ...session } = own;
 	const pieces = ownPieces(body, { places, asked: session.asked }, checkin?.sets ?? []);
 	return {
 		...found,
 		checkin,
-		session: { ...session, outline: outlineFor(session.outline, known.limits), pieces }
+		session: { ...session, pieces }
 	};
 }
 
@@ -232,7 +222,8 @@ interface KnownSession extends Omit<OwnSession, 'pieces'> {
 	planned: Session;
 }
 
-async function ownSession(
+/** A version of a session as one person gets it on a day; null where nothing of it is asked of them. */
+export async function ownSessionOf(
 	db: Queries,
 	{ practice, revision, differs }: Standing,
 	person: Person,
@@ -251,10 +242,12 @@ async function ownSession(
 			places: own.places,
 			planned: version.body
 		};
-	if (differs) return made(await prescriptionFor(db, person, day, version.body, differs, practice, at));
+	const { level, limits } = person;
 	// Without differences it is the same for everybody of a level, whatever the day.
-	const { level } = person;
-	return kept(db, `session ${versionId} ${level}`, revision, () =>
-		Promise.resolve(made(personalSession(version.body, day, { level, overrides: [] }, practice)))
-	);
+	const own = differs
+		? made(await prescriptionFor(db, person, day, version.body, differs, practice, at))
+		: await kept(db, `session ${versionId} ${level}`, revision, () =>
+				Promise.resolve(made(personalSession(version.body, day, { level, overrides: [] }, practice)))
+			);
+	return own && { ...own, outline: outlineFor(own.outline, limits) };
 }

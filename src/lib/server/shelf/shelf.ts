@@ -1,29 +1,16 @@
 /** Sessions that participants may take when they like, beside the plan. */
 import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
-import { outlineOf } from '$core/analysis';
-import { personalSession } from '$core/day';
-import type { Session } from '$core/session';
 import { project } from '../attendance/projection';
 import type { Person } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
-import { overridesOf } from '../day/overrides';
-import { standingOf, type OwnSession, type Standing } from '../day/own-day';
+import { ownSessionOf, standingOf, type OwnSession, type Standing } from '../day/own-day';
 import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import type { ChallengeId, EnrolmentId, SessionId, VersionId } from '../platform/ids';
+import type { ChallengeId, EnrolmentId, SessionId } from '../platform/ids';
 import { sessionOf } from '../session/sessions';
 import { validate } from '../web/validate';
-
-export interface ShelfItem {
-	sessionId: SessionId;
-	/** Its newest version. */
-	versionId: VersionId;
-	name: string;
-	seconds: number;
-	/** Whether it makes up for what is missing of the plan. */
-	counts: boolean;
-}
+import { shelfOf, type ShelfItem } from './items';
 
 /** Something that somebody took. */
 export interface Taking {
@@ -41,16 +28,6 @@ export interface Taking {
 /** Sessions that one person takes within a day at most. */
 export const MOST_A_DAY = 3;
 const DAY = 86_400_000;
-
-/** What lies on the shelf of a challenge, by name. */
-export const shelfOf = (db: Queries, challengeId: ChallengeId): Promise<ShelfItem[]> =>
-	db.query(
-		`select s.id as "sessionId", s.name, h.counts, v.id as "versionId", v.seconds
-		 from shelf_session h join session s on s.id = h.session_id
-		 join session_version v on v.session_id = s.id and v.version = (select max(version) from session_version x where x.session_id = s.id)
-		 where h.challenge_id = $1 order by s.name`,
-		[challengeId]
-	);
 
 /** How often each session was taken, and by how many, by its id. */
 export async function takingsBySession(
@@ -115,44 +92,37 @@ export interface ShelfSession extends Pick<OwnSession, 'name' | 'outline' | 'cha
 	counts: boolean;
 }
 
-/** Whether somebody's challenge is under way for them: the shelf opens with their first day and closes with their last. */
-function isUnderWay({ today, days }: Standing, now: number): boolean {
+/**
+ * What lies on somebody's shelf; nothing before their first day opens, and after their last has closed.
+ * @param standing where they stand, read in this request
+ */
+export function shelfOn(
+	{ clock }: Pick<Context, 'clock'>,
+	{ today, days, shelf }: Standing
+): readonly ShelfItem[] {
 	const last = days.at(-1);
-	return today !== null && last !== undefined && now < last.window.closes;
-}
-async function daysNow(context: Context, person: Person) {
-	const standing = await standingOf(context, person);
-	return isUnderWay(standing, context.clock.now()) ? { standing, today: standing.today ?? 1 } : null;
+	return today !== null && last !== undefined && clock.now() < last.window.closes ? shelf : [];
 }
 
-/** How many sessions somebody may take right now. */
-export const shelfSize = ({ clock }: Pick<Context, 'clock'>, standing: Standing): number =>
-	isUnderWay(standing, clock.now()) ? standing.onShelf : 0;
+export const ownShelf = async (context: Context, person: Person): Promise<readonly ShelfItem[]> =>
+	shelfOn(context, await standingOf(context, person));
 
-/** What lies on somebody's shelf; nothing before their first day opens, and after their last has closed. */
-export async function ownShelf(context: Context, person: Person): Promise<ShelfItem[]> {
-	return (await daysNow(context, person)) ? shelfOf(context.db, person.challengeId) : [];
+/** @throws Refusal 404 for a session that does not lie there */
+function itemOn(shelf: readonly ShelfItem[], id: string): ShelfItem {
+	const sessionId = idOf(id, 'session');
+	const item = shelf.find((one) => one.sessionId === sessionId);
+	if (!item) throw notFound('session');
+	return item;
 }
 
 /** @throws Refusal 404 for a session that does not lie on their shelf, or has nothing left that is asked of them */
 export async function shelfSession(context: Context, person: Person, id: string): Promise<ShelfSession> {
-	const now = await daysNow(context, person);
-	const item = now && (await itemOf(context.db, person.challengeId, id));
-	if (!item) throw notFound('session');
-	const [row] = await context.db.query<{ body: Session }>('select body from session_version where id = $1', [
-		item.versionId
-	]);
-	const { practice, differs } = now.standing;
-	const overrides = differs ? await overridesOf(context.db, person.enrolmentId, context.clock.now()) : [];
-	const own = row && personalSession(row.body, now.today, { level: person.level, overrides }, practice);
+	const standing = await standingOf(context, person);
+	const { sessionId, versionId, name, counts } = itemOn(shelfOn(context, standing), id);
+	const now = context.clock.now();
+	const own = await ownSessionOf(context.db, standing, person, standing.today ?? 1, versionId, now);
 	if (!own) throw notFound('session');
-	const { sessionId, name, counts } = item;
-	return { sessionId, name, counts, outline: outlineOf(own.session, practice), changes: own.changes };
-}
-
-async function itemOf(db: Queries, challengeId: ChallengeId, id: string): Promise<ShelfItem | undefined> {
-	const sessionId = idOf(id, 'session');
-	return (await shelfOf(db, challengeId)).find((item) => item.sessionId === sessionId);
+	return { sessionId, name, counts, outline: own.outline, changes: own.changes };
 }
 
 /**
@@ -161,7 +131,7 @@ async function itemOf(db: Queries, challengeId: ChallengeId, id: string): Promis
  */
 export async function takeFromShelf(context: Context, person: Person, raw: unknown): Promise<void> {
 	const { id, sessionId, credit, effort, hurts, note } = validate(takenSchema, raw);
-	if (!(await daysNow(context, person))) throw notFound('session');
+	const item = itemOn(await ownShelf(context, person), sessionId);
 	await context.db.transaction(async (tx) => {
 		await tx.query('select 1 from enrolment where id = $1 for update', [person.enrolmentId]);
 		const [again] = await tx.query<{ enrolmentId: EnrolmentId }>(
@@ -169,8 +139,7 @@ export async function takeFromShelf(context: Context, person: Person, raw: unkno
 			[id]
 		);
 		if (again?.enrolmentId === person.enrolmentId) return;
-		const item = await itemOf(tx, person.challengeId, sessionId);
-		if (!item || again) throw notFound('session');
+		if (again) throw notFound('session');
 		const now = context.clock.now();
 		const recent = await tx.query('select 1 from shelf_log where enrolment_id = $1 and done_at > $2', [
 			person.enrolmentId,

@@ -4,7 +4,7 @@ import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { signOutDevice } from '$lib/server/auth/link';
 import { dropToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
-import { shelfSize } from '$lib/server/shelf/shelf';
+import { shelfOn } from '$lib/server/shelf/shelf';
 import { upFor } from '$lib/server/challenge/announcements';
 import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
@@ -38,7 +38,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
 		/** Sessions beside the plan that they may take. */
-		shelf: shelfSize(app, standing)
+		shelf: shelfOn(app, standing).length
 	};
 };
 

@@ -23,3 +23,11 @@ create index shelf_log_enrolment on shelf_log (enrolment_id, done_at);
 create index shelf_log_version on shelf_log (version_id);
 
 alter table enrolment add column extras jsonb not null default '[]';
+
+-- What lies there everybody of a challenge is shown alike.
+create trigger revision_new after insert on shelf_session referencing new table as changed
+	for each statement execute function raise_revision_of_challenge();
+create trigger revision_changed after update on shelf_session referencing new table as changed
+	for each statement execute function raise_revision_of_challenge();
+create trigger revision_gone after delete on shelf_session referencing old table as changed
+	for each statement execute function raise_revision_of_challenge();

@@ -10,7 +10,7 @@ import type { Queries } from '../../db/database';
 import { ownExercises } from '../../exercise/exercises';
 import type { ExerciseInput } from '$contracts/exercise';
 import { messagesOf } from '../../challenge/announcements';
-import { shelfOf } from '../../shelf/shelf';
+import { shelfOf } from '../../shelf/items';
 import { planRules } from '../../plan/prescribed';
 import { byLetters, withNames, type Bundle, type BundleSession } from './bundle';
 

@@ -1,7 +1,8 @@
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { sessionsOf } from '$lib/server/session/sessions';
-import { putOnShelf, shelfOf, takeOffShelf, takingsBySession } from '$lib/server/shelf/shelf';
+import { shelfOf } from '$lib/server/shelf/items';
+import { putOnShelf, takeOffShelf, takingsBySession } from '$lib/server/shelf/shelf';
 import { ownChallenge } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 

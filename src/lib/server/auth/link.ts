@@ -2,7 +2,7 @@ import type { EarlierZone } from '$core/calendar';
 import type { Limitation } from '$core/kit';
 import type { Level } from '$core/people';
 import type { Context } from '../platform/context';
-import { instant, type Queries } from '../db/database';
+import { instant, only, type Queries } from '../db/database';
 import { hashToken, type ChallengeId, type EnrolmentId, type Ids } from '../platform/ids';
 
 /** A device that opened its link stays known for this long. */
@@ -85,16 +85,13 @@ export async function openLink(
 }
 
 export async function personOf({ db, clock }: Context, token: string): Promise<Person | null> {
-	const [found] = await db.query<Person>(
-		`select e.id as "enrolmentId", e.challenge_id as "challengeId", p.name, p.zone,
-			p.earlier_zones as "earlierZones", p.level, p.limits
-		 from participant_login l
-		 join enrolment e on e.id = l.enrolment_id
-		 join participant p on p.id = e.participant_id
-		 where l.token_hash = $1 and l.expires_at > $2`,
-		[hashToken(token), instant(clock.now())]
+	const { person } = only(
+		await db.query<{ person: Person | null }>('select person_behind($1, $2) as person', [
+			hashToken(token),
+			instant(clock.now())
+		])
 	);
-	return found ?? null;
+	return person;
 }
 
 export async function signOutDevice({ db }: Context, token: string): Promise<void> {

@@ -50,15 +50,13 @@ interface OwnRow {
 }
 
 export async function standingOf(context: Context, person: Person): Promise<Standing> {
-	const { revision, differs, ...own } = only(
-		await context.db.query<OwnRow>(
-			`select e.strip, e.extras, e.shift_days as "shiftDays", e.from_day as "fromDay", co.revision,
-				exists (select from override o where o.enrolment_id = e.id) as differs
-			 from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
-			 where e.id = $1`,
-			[person.enrolmentId]
-		)
+	const { standing } = only(
+		await context.db.query<{ standing: OwnRow | null }>('select standing_of($1) as standing', [
+			person.enrolmentId
+		])
 	);
+	if (!standing) throw notFound('person');
+	const { revision, differs, ...own } = standing;
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
 	const days = daysOf(

@@ -42,7 +42,8 @@ export const bundleSchema = object({
 			.required(),
 		lateJoiners: string()
 			.oneOf(['group', 'own'] as const)
-			.required()
+			.required(),
+		waitsForAnswers: boolean().required('say whether health questions come first')
 	})
 		.noUnknown()
 		.required('the frame is missing'),

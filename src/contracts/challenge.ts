@@ -59,7 +59,9 @@ export const challengeSchema = object({
 		.default(75),
 	partial: string().oneOf(['share', 'strict'], 'choose one of the two').required().default('share'),
 	afterClose: string().oneOf(['refuse', 'store'], 'choose one of the two').required().default('store'),
-	lateJoiners: string().oneOf(['group', 'own'], 'choose one of the two').required().default('group')
+	lateJoiners: string().oneOf(['group', 'own'], 'choose one of the two').required().default('group'),
+	/** Nothing is released to anybody before they have answered the health questions. */
+	waitsForAnswers: boolean().required().default(true)
 });
 
 /** A new one may start from a template, which brings its plan. */

@@ -8,7 +8,7 @@ import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { Refusal } from '$lib/server/platform/errors';
-import { enrolmentsOf } from '$lib/server/people/enrolments';
+import { asPerson, enrolmentsOf } from '$lib/server/people/enrolments';
 import { daysOf } from '$lib/server/day/person-days';
 import type { ChallengeId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
@@ -51,15 +51,7 @@ async function eventsOf(
 			if (!body || !theirs) continue;
 			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body, practice);
 			if (!event || event.at <= from || event.at > to) continue;
-			const person = {
-				enrolmentId: enrolment.id,
-				challengeId,
-				name: enrolment.name,
-				zone: enrolment.zone,
-				earlierZones: enrolment.earlierZones,
-				level: enrolment.level,
-				limits: enrolment.limits
-			};
+			const person = asPerson(enrolment);
 			events.push({ ...event, person, day });
 		}
 	}

@@ -127,6 +127,7 @@ interface Frame {
 	startsOn: string;
 	weeks: number;
 	afterClose: 'store' | 'refuse';
+	waitsForAnswers: boolean;
 }
 
 async function makeChallenge(context: Context, coach: Coach, frame: Frame): Promise<OwnedChallenge> {
@@ -139,7 +140,8 @@ async function makeChallenge(context: Context, coach: Coach, frame: Frame): Prom
 		lateHours: 36,
 		lateWorth: 75,
 		partial: 'share',
-		lateJoiners: 'group'
+		lateJoiners: 'group',
+		waitsForAnswers: frame.waitsForAnswers
 	});
 	return challengeOf(context.db, coach.id, id);
 }
@@ -251,7 +253,8 @@ async function writeRunning(
 		goal: 'Carry 20 kg up 400 m without a stop',
 		startsOn,
 		weeks: 6,
-		afterClose: 'store'
+		afterClose: 'store',
+		waitsForAnswers: true
 	});
 	await layWeeks(context, challenge, sessions, 6, progressionOf);
 	const links = await enrolAll(context, challenge, PEOPLE, now);
@@ -285,7 +288,8 @@ async function writeFinished(
 		goal: 'Carry 12 kg up 200 m without a stop',
 		startsOn: addDays(monday, -63),
 		weeks: 4,
-		afterClose: 'refuse'
+		afterClose: 'refuse',
+		waitsForAnswers: false
 	});
 	await layWeeks(context, challenge, sessions, 4);
 	const people = PEOPLE.slice(0, 18).map(({ name, zone, level, equipment, does, part, late, hour }) => ({
@@ -313,7 +317,8 @@ async function writePlanned(
 		goal: 'Carry 15 kg for 10 km on a marked path',
 		startsOn: addDays(monday, 35),
 		weeks: 8,
-		afterClose: 'store'
+		afterClose: 'store',
+		waitsForAnswers: true
 	});
 	await layWeeks(context, challenge, sessions, 1);
 	await enrolAll(context, challenge, PEOPLE.slice(0, 6), now);

@@ -27,7 +27,8 @@ const SOUND: Bundle = {
 		lateWorth: 75,
 		partial: 'share',
 		afterClose: 'store',
-		lateJoiners: 'group'
+		lateJoiners: 'group',
+		waitsForAnswers: false
 	},
 	exercises: [BEAM],
 	sessions: names.map((name, i) => ({

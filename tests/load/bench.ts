@@ -19,7 +19,7 @@ import { migrate } from '$lib/server/db/migrate';
 import { memoryDatabase } from '$lib/server/db/pglite';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
-import { enrol, enrolmentsOf } from '$lib/server/people/enrolments';
+import { asPerson, enrol, enrolmentsOf } from '$lib/server/people/enrolments';
 import { layDays, openPlan, savePlan } from '$lib/server/plan/plan';
 import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll } from '$lib/server/attendance/roll';
@@ -64,7 +64,8 @@ async function makeChallenge(
 		lateWorth: 75,
 		partial: 'share',
 		afterClose: 'store',
-		lateJoiners: 'group'
+		lateJoiners: 'group',
+		waitsForAnswers: false
 	});
 	const challenge = await challengeOf(context.db, coachId, id);
 	const { id: sessionId } = await createSession(context, coachId, {
@@ -138,16 +139,8 @@ async function checkins(context: Context, coachId: CoachId): Promise<void> {
 	const bare: number[] = [];
 	const through: number[] = [];
 	let spare = 0;
-	for (const link of links) {
-		const person = {
-			enrolmentId: link.enrolmentId,
-			challengeId: challenge.id,
-			name: link.name,
-			zone: 'UTC',
-			earlierZones: [],
-			level: 'beginner' as const,
-			limits: []
-		};
+	const enrolled = await enrolmentsOf(context.db, challenge.id);
+	for (const person of enrolled.map(asPerson)) {
 		for (const day of days.slice(0, 8)) {
 			through.push(
 				await timed(() => checkIn(context, person, { id: randomIds.uuid(), day, done: 'part', sets }))
@@ -160,7 +153,7 @@ async function checkins(context: Context, coachId: CoachId): Promise<void> {
 						await tx.query(
 							`insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, received_at, replaced_at)
 							 values ($1, $2, $3, $4, 'part', 0.5, 'on time', $5, $5)`,
-							[id, link.enrolmentId, day, first?.version, instant(NOW - spare++)]
+							[id, person.enrolmentId, day, first?.version, instant(NOW - spare++)]
 						);
 						for (const set of sets)
 							await tx.query(

@@ -166,8 +166,9 @@ describe('roles', () => {
 		name: 'Noor',
 		zone: 'Asia/Tehran',
 		earlierZones: [],
-		level: 'beginner' as const,
-		limits: []
+		participantId: newId<'participant'>(randomIds),
+		suited: { level: 'beginner' as const, kit: [], limits: [], answered: false, since: 0 },
+		holds: []
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
 	const requestOf = ({

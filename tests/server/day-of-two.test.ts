@@ -135,17 +135,22 @@ describe('alternatives if something hurts', () => {
 		await save((plan) => putDays(plan, [3], { session: id, evening: null }));
 		context.at('2026-11-25T07:00:00Z');
 		const marked = async (limits: Limitation[]) =>
-			(await openDay(context, { ...oslo, limits }, 3)).session?.outline.blocks[0]?.parts[0]?.instead.map(
-				(one) => [one.exercise, one.forThem ?? false]
-			);
+			(
+				await openDay(context, { ...oslo, suited: { ...oslo.suited, kit: [], limits } }, 3)
+			).session?.outline.blocks[0]?.parts[0]?.instead.map((one) => [one.exercise, one.forThem ?? false]);
 		expect(await marked(['no jumps'])).toEqual([
 			['Sit to chair', false],
 			['Wall sit', false],
 			['Squat', false]
 		]);
+		// Whose knee hurts gets what is meant for it, and has the rest left to choose from.
 		expect(await marked(['no deep knee bend'])).toEqual([
-			['Sit to chair', true],
 			['Wall sit', false],
+			['Squat', false]
+		]);
+		expect(await marked(['no weight on the wrists'])).toEqual([
+			['Sit to chair', false],
+			['Wall sit', true],
 			['Squat', false]
 		]);
 	});

@@ -191,7 +191,8 @@ describe('a person', () => {
 		const person = await enrolmentOf(context.db, world.challenge, id());
 		expect(person).toMatchObject({ zone: 'Asia/Tokyo', level: 'trained', kitUnread: ['anvil'] });
 		expect(kitText(person.kit)).toBe('mat; step');
-		expect(person.limits).toEqual(['no jumps', 'no floor']);
+		expect(person.addedLimits).toEqual(['no jumps', 'no floor']);
+		expect(person.limits).toEqual(['no floor', 'no jumps']);
 		const plan = await planOf(context.db, world.challenge);
 		const [first] = openingsOf([rollRow(person, world.challenge, plan, context.clock.now())], 3);
 		expect(new Date(first?.opens ?? 0).toISOString()).toBe('2026-11-25T04:30:00.000Z');

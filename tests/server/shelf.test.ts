@@ -25,7 +25,15 @@ import {
 	untake
 } from '$lib/server/shelf/shelf';
 import { shelfOf } from '$lib/server/shelf/items';
-import { body, makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
+import {
+	body,
+	makeWorld,
+	ownPersonOf,
+	peopleOf,
+	testContext,
+	type TestContext,
+	type World
+} from '../support/context';
 import { refusal } from '../support/refusal';
 
 let context: TestContext;
@@ -112,6 +120,13 @@ describe('the shelf', () => {
 	it('gives each the session with their own load and their own exercises', async () => {
 		await put(true);
 		const first = async () => (await shelfSession(context, oslo, stretch.id)).outline.blocks[0]?.parts[0];
+		// Without anything to hold it is what the body does alone.
+		expect(await first()).toMatchObject({ exercise: 'Squat' });
+		await context.db.query('update participant set kit = $1', [
+			JSON.stringify([{ kind: 'dumbbell', kg: 8, count: 1 }])
+		]);
+		const [now] = await peopleOf(context, world.challenge, [oslo]);
+		Object.assign(oslo, now);
 		expect(await first()).toMatchObject({ exercise: 'Goblet squat', load: '8 kg' });
 		await addOverride(context, await ownPersonOf(context, world, oslo.enrolmentId), 'coach', {
 			target: { kind: 'exercise', exercise: 'Goblet squat' },

@@ -6,7 +6,7 @@ import { createChallenge } from '$lib/server/challenge/change';
 import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challenge';
 import type { Context } from '$lib/server/platform/context';
 import { randomIds } from '$lib/server/platform/ids';
-import { enrol, enrolmentOf, type OwnPerson } from '$lib/server/people/enrolments';
+import { asPerson, enrol, enrolmentOf, enrolmentsOf, type OwnPerson } from '$lib/server/people/enrolments';
 import { layDays } from '$lib/server/plan/plan';
 import { createSession, type Saved } from '$lib/server/session/sessions';
 import { Threads } from '$lib/server/threads/threads';
@@ -67,7 +67,8 @@ export const FRAME = {
 	lateWorth: 50,
 	partial: 'share',
 	afterClose: 'store',
-	lateJoiners: 'group'
+	lateJoiners: 'group',
+	waitsForAnswers: false
 };
 
 export async function makeChallenge(
@@ -87,6 +88,16 @@ export const body = (text: string): Session => {
 
 /** Two exercises, five sets in all. */
 export const SMALL = '3 x 10 squat, rest 60\n2 x 30 s plank, rest 30';
+
+/** People as their own pages have them, in the order of their links. */
+export async function peopleOf(
+	{ db }: Pick<Context, 'db'>,
+	{ id }: Pick<OwnedChallenge, 'id'>,
+	links: readonly { enrolmentId: string }[]
+): Promise<Person[]> {
+	const all = await enrolmentsOf(db, id);
+	return links.flatMap(({ enrolmentId }) => all.filter((one) => one.id === enrolmentId).map(asPerson));
+}
 
 export interface World {
 	coach: Coach;
@@ -126,15 +137,7 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 		coach,
 		challenge,
 		session,
-		people: links.map((link, i) => ({
-			enrolmentId: link.enrolmentId,
-			challengeId: challenge.id,
-			name: link.name,
-			zone: zones[i] ?? '',
-			earlierZones: [],
-			level: 'beginner' as const,
-			limits: []
-		})),
+		people: await peopleOf(context, challenge, links),
 		secrets: links.map((link) => link.secret)
 	};
 }

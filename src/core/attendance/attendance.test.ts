@@ -97,7 +97,13 @@ describe('attendanceOf', () => {
 		);
 	const look = (own: Strip, now: number, fromDay = 1, extras: ExtraEntry[] = []) => {
 		const days = windows.map((window, i) =>
-			personDay({ day: i + 1, kind: 'train', cancelled: null }, window, { strip: own, fromDay }, policy, now)
+			personDay(
+				{ day: i + 1, kind: 'train', cancelled: null },
+				window,
+				{ strip: own, fromDay, holds: [] },
+				policy,
+				now
+			)
 		);
 		return { days, ...attendanceOf(days, { strip: own, extras }, now) };
 	};

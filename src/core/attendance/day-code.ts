@@ -8,6 +8,7 @@ const LETTERS: Record<DayState, string> = {
 	late: 'l',
 	missed: 'm',
 	excused: 'e',
+	held: 'w',
 	rest: 'r',
 	cancelled: 'h'
 };

@@ -9,6 +9,7 @@ export const DAY_STATES = [
 	'late',
 	'missed',
 	'excused',
+	'held',
 	'rest',
 	'cancelled'
 ] as const;
@@ -57,6 +58,7 @@ export interface DayResult {
  * standing that it was given, wherever the window of its day lies by now; after close it is kept but worth nothing.
  *
  * @param theirs false for days before somebody joined
+ * @param held whether nothing was released to them at that instant, or when the day closed
  */
 export function dayState(
 	kind: DayKind,
@@ -64,7 +66,8 @@ export function dayState(
 	entry: DayEntry | null,
 	policy: CreditPolicy,
 	now: number,
-	theirs = true
+	theirs = true,
+	held = false
 ): DayResult {
 	const seen = entry && entry.at <= now ? entry : null;
 	const pain = seen?.pain ?? false;
@@ -80,5 +83,6 @@ export function dayState(
 	if (seen?.kind === 'excuse' || seen?.kind === 'pause' || !theirs) return none('excused');
 	if (now < window.opens) return none('ahead');
 	if (seen?.kind === 'cancelled') return none('cancelled');
+	if (held) return none('held');
 	return none(now < window.closes ? 'open' : 'missed');
 }

@@ -7,7 +7,8 @@ export {
 	type DayState,
 	type Standing
 } from './day-state';
-export { personalSession, type Override, type PersonalChange, type PersonalSession } from './overrides';
+export { type Override } from './overrides';
+export { personalSession, type PersonalChange, type PersonalSession, type Unfit } from './personal';
 export { personDay, type PersonDay } from './person-day';
 export { entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';

@@ -1,3 +1,4 @@
+import type { Hold } from '../health';
 import { expect, it } from 'vitest';
 import { standingAt, type DayEntry } from './day-state';
 import { personDay, type PlannedFacts } from './person-day';
@@ -8,13 +9,13 @@ const policy = { partial: 'share', lateWorth: 0.5 } as const;
 const day = (
 	now: number,
 	entry: DayEntry | null,
-	more: Partial<PlannedFacts> & { fromDay?: number } = {}
+	more: Partial<PlannedFacts> & { fromDay?: number; holds?: Hold[] } = {}
 ) => {
-	const { fromDay = 1, ...planned } = more;
+	const { fromDay = 1, holds = [], ...planned } = more;
 	return personDay(
 		{ day: 4, kind: 'train', cancelled: null, ...planned },
 		window,
-		{ fromDay, strip: entry ? { 4: packEntry(entry) } : {} },
+		{ fromDay, strip: entry ? { 4: packEntry(entry) } : {}, holds },
 		policy,
 		now
 	);

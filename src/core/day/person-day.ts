@@ -1,4 +1,5 @@
 import type { DayKind, DueWindow } from '../calendar';
+import { holdAt, type Hold } from '../health';
 import { dayState, type CreditPolicy, type DayResult } from './day-state';
 import { entryOf, type Strip } from './strip';
 
@@ -16,6 +17,8 @@ export interface OwnFacts {
 	/** First day that is this person's: a late joiner is not asked for those before. */
 	fromDay: number;
 	strip: Strip;
+	/** Times at which nothing is released to them. */
+	holds: readonly Hold[];
 }
 
 /** How a day of a challenge stands for one person. */
@@ -26,7 +29,7 @@ export interface PersonDay extends PlannedFacts, DayResult {
 	/** Whether it has opened for them. */
 	open: boolean;
 	/** Why it is not asked for, where it is not; null otherwise. */
-	why: 'before they joined' | 'excused' | 'paused' | 'cancelled for everyone' | null;
+	why: 'before they joined' | 'excused' | 'paused' | 'cancelled for everyone' | 'held' | null;
 }
 
 /** Whether a day is one of somebody's: the one place that says so. */
@@ -51,7 +54,9 @@ export function personDay(
 	const entry = entryOf(own.strip, day);
 	const theirs = isTheirs(own, day);
 	const seen = entry && entry.at <= now ? entry : null;
-	const { state, credit, pain } = dayState(kind, window, entry, policy, now, theirs);
+	// What holds when a day closes is what was true of it: somebody who could not do it has not missed it.
+	const held = own.holds.length > 0 && holdAt(own.holds, Math.min(now, window.closes - 1)) !== null;
+	const { state, credit, pain } = dayState(kind, window, entry, policy, now, theirs, held);
 	// Field by field: one of these is made for every day of everybody, and spreading takes as long as all the rest.
 	return {
 		day,
@@ -63,6 +68,6 @@ export function personDay(
 		window,
 		theirs,
 		open: theirs && window.opens <= now,
-		why: theirs ? (seen ? WHY[seen.kind] : null) : 'before they joined'
+		why: theirs ? (seen ? WHY[seen.kind] : state === 'held' ? 'held' : null) : 'before they joined'
 	};
 }

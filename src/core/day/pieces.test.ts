@@ -6,7 +6,8 @@ import { PRACTICE } from '../../../tests/support/practice';
 import { runs } from '../../../tests/support/runs';
 import { sessionOf } from '../../../tests/support/sessions';
 import { creditOf, type LoggedSet } from './credit';
-import { personalSession, type Override } from './overrides';
+import type { Override } from './overrides';
+import { personalSession } from './personal';
 import { logWith, ownPieces } from './pieces';
 
 const TWO = sessionOf(
@@ -20,7 +21,7 @@ const WITHOUT_CURLS: Override = {
 	why: 'elbow'
 };
 const own = (session = TWO, overrides: Override[] = []) => {
-	const made = personalSession(session, 1, { level: null, overrides }, PRACTICE);
+	const made = personalSession(session, 1, { suits: null, overrides }, PRACTICE);
 	if (!made) throw new Error('nothing is left');
 	return made;
 };
@@ -93,7 +94,7 @@ describe('a session in pieces', () => {
 				const made = personalSession(
 					{ ...session, pieces: true },
 					1,
-					{ level: null, overrides: [] },
+					{ suits: null, overrides: [] },
 					PRACTICE
 				);
 				if (!made) return;

@@ -1,7 +1,7 @@
 /** A day that is done in pieces: ticked off one by one, each adding its share. */
 import { piecesOf, type PrescribedExercise, type Session } from '../session';
 import { creditOf, fullLog, type LoggedSet } from './credit';
-import type { PersonalSession } from './overrides';
+import type { PersonalSession } from './personal';
 
 /** A piece of somebody's day. */
 export interface OwnPiece {

@@ -20,5 +20,5 @@ export {
 	type Tempo
 } from './exercise';
 
-export { libraryOf, STANDARD, type Library } from './library';
+export { libraryOf, STANDARD, type Library, type ProgressionStep } from './library';
 export { nameIndex } from './named';

@@ -1,4 +1,19 @@
-export { canDoWith, kitOfItems, missingIn, type Kit, type Owned } from './kit';
+export {
+	BAND_RANKS,
+	bandsIn,
+	canDoWith,
+	KIT_LIMITS,
+	kitOfItems,
+	missingIn,
+	nearestLoad,
+	packsIn,
+	PLAIN_ITEMS,
+	weightsIn,
+	type BandRank,
+	type Kit,
+	type Owned,
+	type PlainItem
+} from './kit';
 export {
 	adviceFor,
 	CONDITIONS,
@@ -16,4 +31,5 @@ export {
 	withinLimits,
 	type Limitation
 } from './limits';
-export { kitText, readKit } from './read-kit';
+export { isSane, kitText, ownedText, readKit } from './read-kit';
+export { KG_PER_LB, kgFrom, UNITS, weightText, type Units } from './units';

@@ -140,6 +140,18 @@ export function nearestLoad(kit: Kit, kg: number, count = 1): number | null {
 	return weights.findLast((weight) => weight <= kg) ?? weights[0] ?? null;
 }
 
+/** Kilograms of the packs of a kit, as far as they are known, ascending. */
+export const packsIn = (kit: Kit): number[] =>
+	kit
+		.flatMap((owned) => (owned.kind === 'pack' && owned.item === 'loaded backpack' ? (owned.kg ?? []) : []))
+		.sort((a, b) => a - b);
+
+/** How hard the bands of a kit pull, as far as it is known; loops are another thing. */
+export const bandsIn = (kit: Kit): BandRank[] =>
+	BAND_RANKS.filter((rank) =>
+		kit.some((owned) => owned.kind === 'band' && !owned.loop && owned.rank === rank)
+	);
+
 /** The heaviest dumbbell of a kit; null without any. */
 export const heaviestIn = (kit: Kit): number | null => weightsIn(kit).at(-1) ?? null;
 

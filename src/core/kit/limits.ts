@@ -120,9 +120,23 @@ const BREAKS: Record<Limitation, (exercise: Exercise) => boolean> = {
 		exercise.impact === 'high' || bendsKnees(exercise) || warnsOf(exercise, /sore hip/i)
 };
 
-/** The limits that an exercise goes against; empty: it may be asked for. The one place that says so. */
-export const brokenLimits = (exercise: Exercise, limits: readonly Limitation[]): Limitation[] =>
-	limits.filter((limit) => BREAKS[limit](exercise));
+/** An exercise is not changed once it is made, and asked about for everybody again and again. */
+const known = new WeakMap<Exercise, ReadonlySet<Limitation>>();
+function brokenBy(exercise: Exercise): ReadonlySet<Limitation> {
+	const found = known.get(exercise);
+	if (found) return found;
+	const broken = new Set(LIMITATIONS.filter((limit) => BREAKS[limit](exercise)));
+	known.set(exercise, broken);
+	return broken;
+}
 
-export const withinLimits = (exercise: Exercise, limits: readonly Limitation[]): boolean =>
-	brokenLimits(exercise, limits).length === 0;
+/** The limits that an exercise goes against; empty: it may be asked for. The one place that says so. */
+export function brokenLimits(exercise: Exercise, limits: readonly Limitation[]): Limitation[] {
+	const broken = brokenBy(exercise);
+	return limits.filter((limit) => broken.has(limit));
+}
+
+export function withinLimits(exercise: Exercise, limits: readonly Limitation[]): boolean {
+	const broken = brokenBy(exercise);
+	return !limits.some((limit) => broken.has(limit));
+}

@@ -1,7 +1,6 @@
 /** What people write about what they own, read into data and written back. */
 import { KIT_LIMITS, PLAIN_ITEMS, type BandRank, type Kit, type Owned, type PlainItem } from './kit';
-
-const KG_PER_LB = 0.45359237;
+import { kgFrom } from './units';
 
 export interface ReadKit {
 	kit: Owned[];
@@ -49,7 +48,7 @@ function take(text: string, pattern: RegExp): [RegExpExecArray | null, string] {
 	return [found, tidy(`${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`)];
 }
 const inKg = (value: string | undefined, unit: string | undefined): number =>
-	Math.round(Number(value) * (unit === 'lb' ? KG_PER_LB : 1) * 100) / 100;
+	kgFrom(Number(value), unit === 'lb' ? 'lb' : 'kg');
 
 const WEIGHT = /\b([\d.]+)(kg|lb)\b/;
 const RANGE = /\b([\d.]+)(?:kg|lb)?-([\d.]+)(kg|lb)\b/;
@@ -133,7 +132,7 @@ function readItem(text: string): Owned | null {
 }
 
 /** Whether a piece lies within what somebody can own. */
-function isSane(owned: Owned): boolean {
+export function isSane(owned: Owned): boolean {
 	const weights =
 		owned.kind === 'adjustable'
 			? [owned.from, owned.to, owned.step]

@@ -7,6 +7,17 @@ export {
 	type Against,
 	type Audience
 } from './audience';
+export {
+	bodyContradictions,
+	CONSENT,
+	INTAKE_SECTIONS,
+	kitContradictions,
+	trainingContradictions,
+	WEIGHTS_USED,
+	type Contradiction,
+	type IntakeSection,
+	type WeightsUsed
+} from './intake';
 export { LEVELS, type Level } from './levels';
 export {
 	CELL_SHOWN,

@@ -1,3 +1,4 @@
+export { chosenFor, hasLevels } from './choose';
 export {
 	KIT_PRESETS,
 	PRESET_KITS,

@@ -2,8 +2,8 @@ import { kitOfItems, type Kit, type Limitation } from '../kit';
 import type { Level } from '../people';
 import type { Exercise } from '../exercise';
 import type { Practice } from '../practice';
-import { concerns, sessionFor, type Part, type Session } from '../session';
-import { canDo, substitute, type Fitting } from './substitute';
+import { sessionFor, type Session } from '../session';
+import { chosenFor, hasLevels } from './choose';
 import { substituteAt } from './substitute-part';
 
 export const SCALE_LEVELS = ['easier', 'base', 'harder'] as const;
@@ -17,6 +17,8 @@ const LEVEL_OF: Readonly<Record<ScaleLevel, Level | null>> = {
 	base: null,
 	harder: 'trained'
 };
+
+const STEPS: Readonly<Record<ScaleLevel, number>> = { easier: -1, base: 0, harder: 1 };
 
 /** What counts as nothing, beside what every home has: something soft or raised to stand on. */
 const HOUSEHOLD = kitOfItems(['mat', 'step']);
@@ -44,16 +46,6 @@ export interface Scaled {
 	stuck: { block: number; part: number; exercise: string; why: string }[];
 }
 
-/** What the coach herself put in place of an exercise, for whoever cannot do it; null where nothing fits. */
-function insteadFor(part: Part, from: Exercise, fitting: Fitting, { library }: Practice): Exercise | null {
-	const fits = [...(part.instead ?? [])]
-		// What is meant for these limits comes before what is done at will.
-		.sort((a, b) => Number(concerns(b, fitting.limits)) - Number(concerns(a, fitting.limits)))
-		.filter((one) => one.when === 'choice' || concerns(one, fitting.limits))
-		.map(({ exercise }) => library.find(exercise));
-	return fits.find((e) => e !== null && e !== from && canDo(e, fitting)) ?? null;
-}
-
 /**
  * The session as someone of another level, with other equipment or with limits would do it, with the loads of that level. What changes is named with
  * its reason; what nothing fits for stays and is named too. Stretches and mobility keep their level.
@@ -76,33 +68,13 @@ export function scaleSession(
 			if (!exercise) return;
 			const stuck = (name: string, why: string) =>
 				scaled.stuck.push({ block: b, part: p, exercise: name, why });
-			let to = exercise;
-			const why: string[] = [];
 			// Where the coach gave loads by level, these are what differs.
-			const levels =
-				!planned.blocks[b]?.parts[p]?.kgByLevel &&
-				exercise.pattern !== 'stretch' &&
-				exercise.pattern !== 'mobility' &&
-				block.role === 'main';
-			if (level !== 'base' && levels) {
-				const next = level === 'easier' ? library.easier(exercise.name) : library.harder(exercise.name);
-				if (next) {
-					to = next;
-					why.push(`one step ${level}`);
-				} else stuck(exercise.name, `no ${level} variation`);
-			}
-			if (!canDo(to, fitting)) {
-				const meant = insteadFor(part, to, fitting, practice);
-				const found = meant ? null : substitute(to, fitting, practice);
-				if (meant) {
-					to = meant;
-					why.push('the coach’s own choice for it');
-				} else if (found) {
-					to = found.exercise;
-					why.push(found.why.join(', '));
-				} else stuck(to.name, 'nothing like it with this equipment and these limits');
-			}
-			if (to === exercise) return;
+			const levels = !planned.blocks[b]?.parts[p]?.kgByLevel && hasLevels(exercise, block.role);
+			const steps = levels ? STEPS[level] : 0;
+			const { to, why, noStep } = chosenFor(part, exercise, steps, fitting, practice);
+			if (noStep) stuck(exercise.name, `no ${level} variation`);
+			if (!to) stuck(exercise.name, 'nothing like it with this equipment and these limits');
+			if (!to || to === exercise) return;
 			scaled.changes.push({ block: b, part: p, from: exercise.name, to: to.name, why: why.join('; ') });
 			scaled.session = substituteAt(scaled.session, b, p, to, practice);
 		})

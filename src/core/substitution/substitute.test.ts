@@ -22,7 +22,7 @@ describe('substitute', () => {
 	it.each<[string, string | null, Limitation[], string, string[]]>([
 		['Goblet squat', 'band', [], 'Band squat', ['not at hand', 'band variation']],
 		['Goblet squat', 'mat', [], 'Backpack squat', ['not at hand', 'household variation']],
-		['Push-up', null, ['no floor'], 'Incline push-up', ['no floor', 'an easier variation']]
+		['Push-up', null, ['no floor'], 'Incline push-up', ['no floor', 'two steps easier']]
 	])('%s with %s and %j: %s', (name, kit, limits, to, why) => {
 		const found = instead(name, kit === 'mat' ? 'mat; backpack' : kit, limits);
 		expect(found?.exercise.name).toBe(to);
@@ -182,11 +182,7 @@ describe('which one it is', () => {
 
 	it('the nearest easier one that can be done where there is no family', () => {
 		const easier = [made('Roped', { equipment: FROM.equipment }), made('Easy'), made('Easiest')];
-		expect(among({ easier, others: [made('Other')] })).toEqual([
-			'Easy',
-			'not at hand',
-			'an easier variation'
-		]);
+		expect(among({ easier, others: [made('Other')] })).toEqual(['Easy', 'not at hand', 'two steps easier']);
 	});
 
 	it('an easier one first where a limit speaks against it, its family next', () => {
@@ -196,7 +192,7 @@ describe('which one it is', () => {
 		expect(among({ from, limits, family, easier: [made('Easy')] })).toEqual([
 			'Easy',
 			'no jumps',
-			'an easier variation'
+			'one step easier'
 		]);
 		expect(among({ from, limits, family })).toEqual(['Body', 'no jumps', 'bodyweight variation']);
 	});
@@ -287,7 +283,7 @@ describe('a session for others', () => {
 			session: seen
 		} = scaleSession(session, 'base', [], PRACTICE, ['no jumps', 'no overhead']);
 		expect(changes.map(({ block }) => block)).toContain(0);
-		expect(changes.find(({ block }) => block === 0)?.why).toMatch(/^no jumps, /);
+		expect(changes.find(({ block }) => block === 0)?.why).toMatch(/^no jumps; /);
 		expect(stuck).toEqual([
 			{ block: 1, part: 0, exercise: 'Pullover', why: 'nothing like it with this equipment and these limits' }
 		]);
@@ -297,7 +293,7 @@ describe('a session for others', () => {
 	it('says both where a step easier is not at hand either', () => {
 		const { changes } = scaleSession(of('3 x 10 one-arm row @ 12 kg'), 'easier', [], PRACTICE);
 		expect(changes).toHaveLength(1);
-		expect(changes[0]?.why).toMatch(/^one step easier; not at hand, /);
+		expect(changes[0]?.why).toMatch(/^one step easier; not at hand; /);
 	});
 
 	it('leaves what the library does not know', () => {

@@ -1,4 +1,11 @@
-import { AT_HOME, type Exercise, type Item, type Library, type Muscle } from '../exercise';
+import {
+	AT_HOME,
+	type Exercise,
+	type Item,
+	type Library,
+	type Muscle,
+	type ProgressionStep
+} from '../exercise';
 import { brokenLimits, canDoWith, withinLimits, type Kit, type Limitation } from '../kit';
 import type { Practice } from '../practice';
 
@@ -51,6 +58,10 @@ function easierThan(exercise: Exercise, library: Library): Exercise[] {
 	return easier;
 }
 
+/** How far down the ladder: `one step easier`. */
+export const stepsText = (steps: number): string =>
+	`${['', 'one', 'two', 'three', 'four'][steps] ?? steps} ${steps === 1 ? 'step' : 'steps'} easier`;
+
 /** Whether one that stands for another would land hard, or hang, where that one does not. */
 const asksForMore = (from: Exercise, to: Exercise): boolean =>
 	(to.impact === 'high' && from.impact !== 'high') ||
@@ -72,53 +83,91 @@ function distance(from: Exercise, to: Exercise): number {
 	);
 }
 
+/** One that may stand for another, and how it does: `band variation`, `two steps easier`. */
+interface Candidate {
+	exercise: Exercise;
+	how: string;
+	rung: ProgressionStep | null;
+}
+
+/** Its place on a ladder, where one step is harder than another; null for stretches: none of them is work. */
+const rungOf = (exercise: Exercise, library: Library): ProgressionStep | null =>
+	loosens(exercise.pattern) ? null : library.progressionOf(exercise.name);
+
+/** Whether a candidate is harder than one before it: it lands hard, it hangs, or it is a harder step of the same ladder. */
+const isHarder = (than: Candidate, one: Candidate): boolean =>
+	asksForMore(than.exercise, one.exercise) ||
+	(than.rung !== null && than.rung.progression === one.rung?.progression && one.rung.at > than.rung.at);
+
 /**
- * The nearest exercise that somebody can do in place of another: the same movement with other equipment or an easier
- * variation, then the nearest muscles within the same movement pattern, then those of another one. Hard limits come before
- * everything; the same question always has the same answer.
+ * What can stand for an exercise, whoever it is for, the nearest first: the same movement with other equipment and its easier
+ * variations, then the nearest muscles within the same movement pattern, then those of another one.
+ *
+ * @param atHand whether the exercise itself is at hand: what is not is done with something else; what must not be done is done
+ *   easier with the same
+ */
+function candidatesFor(exercise: Exercise, atHand: boolean, library: Library): Candidate[] {
+	const family = library
+		.alternatives(exercise.name)
+		.map(({ form, exercise: e }) => ({
+			exercise: e,
+			how: `${form} variation`,
+			far: distance(exercise, e) + (form === 'bodyweight' ? 0.5 : 0)
+		}))
+		.sort((a, b) => a.far - b.far);
+	const steps = easierThan(exercise, library).map((e, i) => ({ exercise: e, how: stepsText(i + 1) }));
+	const plain = ({ exercise: e }: { exercise: Exercise }) => moreItems(exercise, e) === 0;
+	const easier = [...steps.filter(plain), ...steps.filter((step) => !plain(step))];
+	const nearest = (wanted: (pattern: Exercise['pattern']) => boolean, alike: number, how: string) =>
+		library.all
+			.filter((e) => wanted(e.pattern) && likeness(exercise, e) >= alike)
+			.map((e) => ({ exercise: e, how, far: distance(exercise, e) }))
+			.sort((a, b) => a.far - b.far);
+	const found = new Map<Exercise, Candidate>();
+	for (const { exercise: e, how } of [
+		...(atHand ? [...easier, ...family] : [...family, ...easier]),
+		...nearest((pattern) => pattern === exercise.pattern, ALIKE, 'same movement, nearest muscles'),
+		...nearest(
+			(pattern) => loosens(pattern) === loosens(exercise.pattern),
+			ALIKE_OTHERWISE,
+			'another movement, nearest muscles'
+		)
+	])
+		if (!e.retired && e.name !== exercise.name && !found.has(e))
+			found.set(e, { exercise: e, how, rung: rungOf(e, library) });
+	return [...found.values()];
+}
+
+type Candidates = Record<'atHand' | 'notAtHand', Candidate[] | null>;
+/** A library and its exercises are not changed once they are made, and everybody asks for the same. */
+const made = new WeakMap<Library, WeakMap<Exercise, Candidates>>();
+
+function candidatesOf(exercise: Exercise, atHand: boolean, library: Library): Candidate[] {
+	const all = made.get(library) ?? new WeakMap<Exercise, Candidates>();
+	made.set(library, all);
+	const known = all.get(exercise) ?? { atHand: null, notAtHand: null };
+	all.set(exercise, known);
+	return (known[atHand ? 'atHand' : 'notAtHand'] ??= candidatesFor(exercise, atHand, library));
+}
+
+/**
+ * The nearest exercise that somebody can do in place of another. Hard limits come before everything. The same question
+ * always has the same answer; and since none is taken that is harder than one before it, a limit more never leads to a
+ * harder exercise.
  *
  * @returns the exercise itself where it can be done; null where nothing like it can
  */
 export function substitute(exercise: Exercise, fitting: Fitting, { library }: Practice): Substitute | null {
 	const against = obstacles(exercise, fitting);
 	if (against.length === 0) return { exercise, why: [] };
-	const fits = (e: Exercise) =>
-		!e.retired && e.name !== exercise.name && !asksForMore(exercise, e) && canDo(e, fitting);
-	const as = (found: Exercise, how: string): Substitute => ({ exercise: found, why: [...against, how] });
-
-	const family = (): Substitute | null => {
-		const [best] = library
-			.alternatives(exercise.name)
-			.filter(({ exercise: e }) => fits(e))
-			.map(({ form, exercise: e }) => ({
-				form,
-				e,
-				far: distance(exercise, e) + (form === 'bodyweight' ? 0.5 : 0)
-			}))
-			.sort((a, b) => a.far - b.far);
-		return best ? as(best.e, `${best.form} variation`) : null;
-	};
-	const easier = (): Substitute | null => {
-		const steps = easierThan(exercise, library).filter(fits);
-		const found = steps.find((e) => moreItems(exercise, e) === 0) ?? steps[0];
-		return found ? as(found, 'an easier variation') : null;
-	};
-	// What is not at hand is done with something else; what must not be done is done easier with the same.
-	const found = canDoWith(fitting.kit, exercise) ? (easier() ?? family()) : (family() ?? easier());
-	if (found) return found;
-
-	const nearest = (
-		patterns: (pattern: Exercise['pattern']) => boolean,
-		alike: number
-	): Exercise | undefined =>
-		library.all
-			.filter((e) => patterns(e.pattern) && fits(e) && likeness(exercise, e) >= alike)
-			.map((e) => ({ e, far: distance(exercise, e) }))
-			.sort((a, b) => a.far - b.far)[0]?.e;
-	const same = nearest((pattern) => pattern === exercise.pattern, ALIKE);
-	if (same) return as(same, 'same movement, nearest muscles');
-	const other = nearest((pattern) => loosens(pattern) === loosens(exercise.pattern), ALIKE_OTHERWISE);
-	return other ? as(other, 'another movement, nearest muscles') : null;
+	const before: Candidate[] = [{ exercise, how: '', rung: rungOf(exercise, library) }];
+	for (const one of candidatesOf(exercise, canDoWith(fitting.kit, exercise), library)) {
+		if (!canDoWith(fitting.kit, one.exercise) || before.some((than) => isHarder(than, one))) continue;
+		if (withinLimits(one.exercise, fitting.limits))
+			return { exercise: one.exercise, why: [...against, one.how] };
+		before.push(one);
+	}
+	return null;
 }
 
 /** Loosening does not stand for work, nor work for loosening. */

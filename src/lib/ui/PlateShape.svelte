@@ -28,6 +28,9 @@
 	<rect x="1" y={TOP + HEIGHT - 2.5} width="10" height="2.5" class="missed" />
 {:else if state === 'excused'}
 	<path d="M2 24 L10 5" class="stroke" />
+{:else if state === 'held'}
+	<rect x="1.5" y={TOP + 0.5} width="9" height={HEIGHT - 1} rx="1" class="edge faint" />
+	<path d="M1 12.5 H11 M1 16.5 H11" class="stroke" />
 {:else if state === 'open'}
 	<rect x="0.75" y={TOP - 0.25} width="10.5" height={HEIGHT + 0.5} rx="1.5" class="edge strong" />
 	<rect x="3.25" y={TOP + 2.25} width="5.5" height={HEIGHT - 4.5} rx="0.5" class="edge strong" />

@@ -12,6 +12,7 @@ export function markText(state: DayState, credit: number, pain = false): string 
 		late: `late, counts ${percent(credit)}`,
 		missed: 'missed',
 		excused: 'excused',
+		held: 'held, nothing released',
 		rest: 'rest',
 		cancelled: 'cancelled'
 	};
@@ -25,6 +26,7 @@ export const LEGEND: { state: DayState; credit: number; pain?: boolean; text: st
 	{ state: 'late', credit: 0.75, text: 'late' },
 	{ state: 'missed', credit: 0, text: 'missed' },
 	{ state: 'excused', credit: 0, text: 'excused' },
+	{ state: 'held', credit: 0, text: 'held' },
 	{ state: 'open', credit: 0, text: 'open now' },
 	{ state: 'rest', credit: 0, text: 'rest' },
 	{ state: 'ahead', credit: 0, text: 'ahead' },

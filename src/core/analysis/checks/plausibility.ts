@@ -1,6 +1,6 @@
 /** Numbers that are sound and yet hardly meant: asked about, never forbidden. */
 import type { Exercise, Pattern } from '../../exercise';
-import { talksRatherThanCounts } from '../../kit';
+import { KG_PER_LB, talksRatherThanCounts } from '../../kit';
 import { COMMON } from '../../findings';
 import {
 	clockText,
@@ -40,7 +40,6 @@ const BEARS: Readonly<Record<Pattern, number>> = {
 };
 /** What is called a light dumbbell. */
 const LIGHT = 15;
-const KG_IN_POUND = 0.45359237;
 
 const bears = ({ pattern, equipment }: Exercise): number =>
 	equipment.some(({ item }) => item === 'light dumbbell') ? Math.min(LIGHT, BEARS[pattern]) : BEARS[pattern];
@@ -77,7 +76,7 @@ const tooHeavy = inParts((part, exercise) => {
 	const kg = Math.max(...loadsOf(part));
 	if (!exercise || !(kg > bears(exercise))) return null;
 	const most = bears(exercise);
-	const inPounds = (amount: number) => Math.round(amount * KG_IN_POUND * 2) / 2;
+	const inPounds = (amount: number) => Math.round(amount * KG_PER_LB * 2) / 2;
 	return {
 		rule: 'load beyond reason',
 		severity: 'watch',

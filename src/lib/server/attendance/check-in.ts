@@ -10,6 +10,7 @@ import {
 	type Strip
 } from '$core/day';
 import type { DayKind } from '$core/calendar';
+import type { Hold } from '$core/health';
 import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../auth/link';
 import { creditPolicyOf, type Challenge } from '../challenge/challenge';
@@ -36,6 +37,7 @@ interface DayRow {
 	shiftDays: number;
 	fromDay: number;
 	strip: Strip;
+	holds: Hold[];
 	kind: DayKind;
 	cancelled: string | null;
 	versionId: VersionId | null;
@@ -49,7 +51,7 @@ interface DayRow {
 /** The enrolment, held for this transaction, with what its day asks for. A version that it had earlier is good too. */
 async function dayRow(tx: Queries, person: Person, input: CheckinInput): Promise<DayRow> {
 	const [row] = await tx.query<DayRow>(
-		`select e.shift_days as "shiftDays", e.from_day as "fromDay", e.strip, d.kind, d.cancelled,
+		`select e.shift_days as "shiftDays", e.from_day as "fromDay", e.strip, e.holds, d.kind, d.cancelled,
 			v.id as "versionId", v.body, co.revision,
 			exists (select from override o where o.enrolment_id = e.id) as differs
 		 from enrolment e
@@ -210,15 +212,17 @@ async function take(
 	const { again, current } = await knownOf(tx, person, input);
 	if (again) return again;
 	if (row.revision !== group.revision) return null;
-	const { challenge, practice } = group;
+	const { challenge } = group;
 	const window = windowsOf(challenge, { ...person, shiftDays: row.shiftDays })[input.day - 1];
 	if (!window) throw notFound('day');
 	const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), now);
+	if (day.state === 'held')
+		throw new Refusal(409, 'Nothing is released to you at the moment, so there is nothing to check in.');
 	const standing = standingOf(challenge, day, now);
 	if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
 	if (!row.body)
 		throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
-	const own = await prescriptionFor(tx, person, input.day, row.body, row.differs, practice, now);
+	const own = await prescriptionFor(tx, person, input.day, row.body, row.differs, group, now);
 	if (!own)
 		throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
 	const { log, credit } = logOf(input, own.asked);

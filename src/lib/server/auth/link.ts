@@ -1,9 +1,9 @@
 import type { EarlierZone } from '$core/calendar';
-import type { Limitation } from '$core/kit';
-import type { Level } from '$core/people';
+import type { Hold } from '$core/health';
 import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
-import { hashToken, type ChallengeId, type EnrolmentId, type Ids } from '../platform/ids';
+import { hashToken, type ChallengeId, type EnrolmentId, type Ids, type ParticipantId } from '../platform/ids';
+import type { Suited } from '../people/suited';
 
 /** A device that opened its link stays known for this long. */
 const LOGIN_LASTS = 120 * 86_400_000;
@@ -15,9 +15,11 @@ export interface Person {
 	name: string;
 	zone: string;
 	earlierZones: EarlierZone[];
-	level: Level;
-	/** What must not be asked of them. */
-	limits: Limitation[];
+	participantId: ParticipantId;
+	/** What decides which session suits them. */
+	suited: Suited;
+	/** Times at which nothing is released to them. */
+	holds: Hold[];
 }
 
 /** A secret for a personal link, and what is kept of it. */

@@ -1,5 +1,6 @@
 import type { ReleasePolicy } from '$core/calendar';
 import type { CreditPolicy } from '$core/day';
+import type { Level } from '$core/people';
 import { timeOfDay } from '$lib/format';
 import { only, type Queries } from '../db/database';
 import { idOf, notFound } from '../platform/errors';
@@ -28,6 +29,10 @@ export interface Challenge {
 	partial: 'share' | 'strict';
 	afterClose: 'refuse' | 'store';
 	lateJoiners: 'group' | 'own';
+	/** Whether nothing is released to anybody before they have answered the health questions. */
+	waitsForAnswers: boolean;
+	/** The level that the plan is made for; null: the usual one. */
+	audienceLevel: Level | null;
 }
 
 declare const owned: unique symbol;
@@ -38,7 +43,8 @@ const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.nam
 	ch.starts_on as "startsOn", ch.days, (ch.days + 6) / 7 as weeks, ch.training_days as "trainingDays",
 	ch.budget_minutes as "budgetMinutes", ch.release_zone as "releaseZone", ch.opens_at as "opensAt",
 	ch.late_hours as "lateHours", ch.late_worth as "lateWorth", ch.partial, ch.after_close as "afterClose",
-	ch.late_joiners as "lateJoiners"`;
+	ch.late_joiners as "lateJoiners", ch.waits_for_answers as "waitsForAnswers",
+	ch.plan -> 'audience' ->> 'level' as "audienceLevel"`;
 const FROM = 'from challenge ch join coach co on co.id = ch.coach_id';
 
 export const releasePolicyOf = (challenge: Challenge): ReleasePolicy => ({
@@ -92,5 +98,6 @@ export const inputOf = (challenge: Challenge): ChallengeInput => ({
 	lateWorth: Math.round(challenge.lateWorth * 100),
 	partial: challenge.partial,
 	afterClose: challenge.afterClose,
-	lateJoiners: challenge.lateJoiners
+	lateJoiners: challenge.lateJoiners,
+	waitsForAnswers: challenge.waitsForAnswers
 });

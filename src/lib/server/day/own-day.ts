@@ -12,6 +12,7 @@ import {
 import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
 import type { Practice } from '$core/practice';
+import { holdAt, type Hold } from '$core/health';
 import type { Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';
 import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
@@ -22,6 +23,7 @@ import { idOf, notFound } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
 import { kept } from '../platform/kept';
 import { versionById } from '../session/sessions';
+import { allSuited, suitedAt, suitsIn, type Suited } from '../people/suited';
 import { groupOf, type Group } from './group';
 import { overridesOf } from './overrides';
 import { daysOf } from './person-days';
@@ -36,6 +38,8 @@ export interface Standing extends Group {
 	shiftDays: number;
 	/** Whether anything is, or ever was, different for them. */
 	differs: boolean;
+	/** What keeps sessions from them now; null: nothing does. */
+	hold: Hold | null;
 	/** The newest day that has opened; null before the first. */
 	today: number | null;
 }
@@ -62,7 +66,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 	const days = daysOf(
 		group.challenge,
 		group.plan,
-		{ ...own, zone: person.zone, earlierZones: person.earlierZones },
+		{ ...own, zone: person.zone, earlierZones: person.earlierZones, holds: person.holds },
 		now
 	);
 	const opened = days.filter(({ window }) => window.opens <= now).length;
@@ -73,6 +77,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		extras: extrasOf(own.extras, now),
 		shiftDays: own.shiftDays,
 		differs,
+		hold: holdAt(person.holds, now),
 		today: opened > 0 ? opened : null
 	};
 }
@@ -83,15 +88,27 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
  */
 export async function prescriptionFor(
 	db: Queries,
-	{ enrolmentId, level }: Pick<Person, 'enrolmentId' | 'level'>,
+	person: Pick<Person, 'enrolmentId' | 'participantId' | 'suited'>,
 	day: number,
 	body: Session,
 	differs: boolean,
-	practice: Practice,
+	{ challenge, practice }: Pick<Group, 'challenge' | 'practice'>,
 	at: number
 ) {
-	const overrides = differs ? await overridesOf(db, enrolmentId, at) : [];
-	return personalSession(body, day, { level, overrides }, practice);
+	const overrides = differs ? await overridesOf(db, person.enrolmentId, at) : [];
+	const suits = suitsIn(challenge, await suitedFor(db, person, at));
+	return personalSession(body, day, { suits, overrides }, practice);
+}
+
+/** What was known of somebody at an instant. */
+async function suitedFor(
+	db: Queries,
+	{ participantId, suited }: Pick<Person, 'participantId' | 'suited'>,
+	at: number
+): Promise<Suited> {
+	if (at >= suited.since) return suited;
+	const all = await allSuited(db, participantId);
+	return all.length > 0 ? suitedAt(all, at) : suited;
 }
 
 /** A session as a participant's page needs it: nothing is left to look up or to work out. */
@@ -110,6 +127,8 @@ export interface OwnDay extends PersonDay {
 	/** What came in for it, null when nothing did. */
 	checkin: OwnCheckin | null;
 	session: OwnSession | null;
+	/** Whether there is a session, and nothing in it that is safe for them with what they have. */
+	nothingLeft: boolean;
 }
 
 export interface OwnCheckin extends CheckinFacts {
@@ -162,14 +181,16 @@ export async function openDay(
 	const checkin = known.strip[day] ? await checkinOfDay(context.db, person.enrolmentId, day) : null;
 	const versionId = checkin?.versionId ?? planned.versionId;
 	const at = checkin?.receivedAt ?? context.clock.now();
-	const own = versionId && (await ownSessionOf(context.db, known, person, day, versionId, at));
-	if (!own) return { ...found, checkin, session: null };
+	const held = found.state === 'held';
+	const own = held || !versionId ? null : await ownSessionOf(context.db, known, person, day, versionId, at);
+	if (!own) return { ...found, checkin, session: null, nothingLeft: !held && versionId !== null };
 	const { places, planned: body, ...session } = own;
 	const pieces = ownPieces(body, { places, asked: session.asked }, checkin?.sets ?? []);
 	return {
 		...found,
 		checkin,
-		session: { ...session, pieces }
+		session: { ...session, pieces },
+		nothingLeft: false
 	};
 }
 
@@ -223,7 +244,7 @@ interface KnownSession extends Omit<OwnSession, 'pieces'> {
 /** A version of a session as one person gets it on a day; null where nothing of it is asked of them. */
 export async function ownSessionOf(
 	db: Queries,
-	{ practice, revision, differs }: Standing,
+	{ challenge, practice, revision, differs }: Standing,
 	person: Person,
 	day: number,
 	versionId: VersionId,
@@ -234,18 +255,17 @@ export async function ownSessionOf(
 		own && {
 			name: version.name,
 			versionId,
-			outline: outlineOf(own.session, practice),
+			outline: outlineFor(outlineOf(own.session, practice), person.suited.limits),
 			asked: own.asked,
 			changes: own.changes,
 			places: own.places,
 			planned: version.body
 		};
-	const { level, limits } = person;
-	// Without differences it is the same for everybody of a level, whatever the day.
-	const own = differs
-		? made(await prescriptionFor(db, person, day, version.body, differs, practice, at))
-		: await kept(db, `session ${versionId} ${level}`, revision, () =>
-				Promise.resolve(made(personalSession(version.body, day, { level, overrides: [] }, practice)))
-			);
-	return own && { ...own, outline: outlineFor(own.outline, limits) };
+	if (differs)
+		return made(await prescriptionFor(db, person, day, version.body, differs, { challenge, practice }, at));
+	// Without differences it is the same for everybody whom the same suits, whatever the day.
+	const suits = suitsIn(challenge, await suitedFor(db, person, at));
+	return kept(db, `session ${versionId} ${JSON.stringify(suits)}`, revision, () =>
+		Promise.resolve(made(personalSession(version.body, day, { suits, overrides: [] }, practice)))
+	);
 }

@@ -1,3 +1,4 @@
+import type { Hold } from '$core/health';
 import { personDay, type PersonDay, type Strip } from '$core/day';
 import { creditPolicyOf, type Challenge } from '../challenge/challenge';
 import type { PlanDay } from '../plan/plan-days';
@@ -7,6 +8,7 @@ import { windowsOf, type WhereAndWhen } from './windows';
 export interface OwnDays extends WhereAndWhen {
 	fromDay: number;
 	strip: Strip;
+	holds: readonly Hold[];
 }
 
 /** Every day of a challenge as it stands for one person at an instant, day 1 first. */

@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { outlineOf, type Outline } from '$core/analysis';
 import { dateOfDay, dayInZone, type DayKind } from '$core/calendar';
 import { personalSession } from '$core/day';
-import type { Level } from '$core/people';
+import type { Suits } from '$core/fit';
 import { figureOf, figureSvg } from '$core/figures';
 import { testText } from '$core/plan';
 import type { PrescribedExercise, Session } from '$core/session';
@@ -14,6 +14,7 @@ import type { Queries } from '../db/database';
 import { enrolmentById, type Enrolment, type OwnPerson } from '../people/enrolments';
 import type { Context } from '../platform/context';
 import type { EnrolmentId, VersionId } from '../platform/ids';
+import { allSuited, suitedAt, suitsIn, type Suited } from '../people/suited';
 import { planOf, type PlanDay } from '../plan/plan-days';
 import { planRules } from '../plan/prescribed';
 import { practiceOf } from '../practice/practice';
@@ -42,7 +43,8 @@ export interface Packet {
 interface Reader {
 	name: string | null;
 	enrolmentId: EnrolmentId | null;
-	level: Level | null;
+	/** What suited them at an instant; null: the session as planned. */
+	suitsAt: (at: number) => Suits | null;
 	shiftDays: number;
 	/** Days that are theirs and released; those ahead stay with the coach unless she puts them in. */
 	has: (day: number, ahead: boolean) => boolean;
@@ -53,22 +55,28 @@ const anybody = ({ clock }: Context, { startsOn, coachZone }: Challenge): Reader
 	return {
 		name: null,
 		enrolmentId: null,
-		level: null,
+		suitsAt: () => null,
 		shiftDays: 0,
 		has: (day, ahead) => ahead || day <= today
 	};
 };
 
-const somebody = ({ clock }: Context, challenge: Challenge, plan: PlanDay[], person: Enrolment): Reader => {
+const somebody = (
+	{ clock }: Context,
+	challenge: Challenge,
+	plan: PlanDay[],
+	person: Enrolment,
+	suited: readonly Suited[]
+): Reader => {
 	const days = daysOf(challenge, plan, person, clock.now());
 	return {
 		name: person.name,
 		enrolmentId: person.id,
-		level: person.level,
+		suitsAt: (at) => suitsIn(challenge, suited.length > 0 ? suitedAt(suited, at) : person.suited),
 		shiftDays: person.shiftDays,
 		has: (day, ahead) => {
 			const own = days[day - 1];
-			return own !== undefined && own.theirs && (ahead || own.open);
+			return own !== undefined && own.theirs && own.state !== 'held' && (ahead || own.open);
 		}
 	};
 };
@@ -97,7 +105,9 @@ async function packet(
 ): Promise<Packet> {
 	const { db, clock } = context;
 	const plan = await planOf(db, challenge);
-	const reader = person ? somebody(context, challenge, plan, person) : anybody(context, challenge);
+	const reader = person
+		? somebody(context, challenge, plan, person, await allSuited(db, person.participantId))
+		: anybody(context, challenge);
 	const done = await doneWith(db, reader.enrolmentId);
 	const days = plan
 		.filter(({ day, kind }) => kind !== 'rest' && reader.has(day, ahead))
@@ -115,7 +125,7 @@ async function packet(
 		const version = versionId && versions.get(versionId);
 		if (!version) return null;
 		const at = done.get(day)?.at ?? clock.now();
-		const fitted = { level: reader.level, overrides: overrides.filter(heldAt(at)) };
+		const fitted = { suits: reader.suitsAt(at), overrides: overrides.filter(heldAt(at)) };
 		const own = personalSession(version.body, day, fitted, practice);
 		return own && { name: version.name, outline: outlineOf(own.session, practice), asked: own.asked };
 	};

@@ -3,15 +3,18 @@ import type { ExtraEntry } from '$core/attendance';
 import type { Strip } from '$core/day';
 import { dayInZone, type EarlierZone } from '$core/calendar';
 import type { Level, RosterRow } from '$core/people';
-import { newSecret } from '../auth/link';
+import { newSecret, type Person } from '../auth/link';
 import type { Group } from '$core/analysis';
-import type { Kit, Limitation } from '$core/kit';
+import type { Hold } from '$core/health';
+import type { Kit, Limitation, Units } from '$core/kit';
 import { peopleJoined } from '../day/changed';
 import type { Challenge, OwnedChallenge } from '../challenge/challenge';
 import { newId, type ChallengeId, type CoachId, type EnrolmentId, type ParticipantId } from '../platform/ids';
 import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
+import { projectHolds } from '../health/records';
+import { noteSuited, SUITED, type Suited } from './suited';
 
 /** One row a person: who they are and what their days add up to. */
 export interface Enrolment {
@@ -28,6 +31,18 @@ export interface Enrolment {
 	/** What of their equipment was not understood, as it was written. */
 	kitUnread: string[];
 	limits: Limitation[];
+	/** Those of them that the coach added by hand. */
+	addedLimits: Limitation[];
+	/** The name that others see. */
+	displayName: string | null;
+	units: Units;
+	/** Minutes that they have for a session. */
+	minutes: number | null;
+	goals: string | null;
+	/** When they last answered everything; null: never. */
+	answeredAt: number | null;
+	holds: Hold[];
+	suited: Suited;
 	fromDay: number;
 	shiftDays: number;
 	strip: Strip;
@@ -47,10 +62,24 @@ export type OwnPerson = Enrolment & { readonly [owned]: true };
 
 const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		e.challenge_id as "challengeId", p.name, p.email, p.zone, p.earlier_zones as "earlierZones", p.level,
-		p.kit, p.kit_unread as "kitUnread", p.limits,
+		p.kit, p.kit_unread as "kitUnread", coalesce(h.limits, '{}') as limits, coalesce(h.added, '{}') as "addedLimits",
+		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", e.holds,
+		${SUITED} as suited,
 		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.extras, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
-	from enrolment e join participant p on p.id = e.participant_id`;
+	from enrolment e join participant p on p.id = e.participant_id left join health h on h.participant_id = p.id`;
+
+/** Somebody as their own pages have them. */
+export const asPerson = (one: Enrolment): Person => ({
+	enrolmentId: one.id,
+	participantId: one.participantId,
+	challengeId: one.challengeId,
+	name: one.name,
+	zone: one.zone,
+	earlierZones: one.earlierZones,
+	suited: one.suited,
+	holds: one.holds
+});
 
 /** Everybody in a challenge, by name. The one query of the roll. */
 export function enrolmentsOf(db: Queries, challengeId: ChallengeId): Promise<Enrolment[]> {
@@ -62,7 +91,7 @@ export async function groupOf(db: Queries, challengeId: ChallengeId): Promise<Gr
 	return only(
 		await db.query<Group>(
 			`select count(*)::int as people, count(*) filter (where p.level = 'beginner')::int as beginners,
-				coalesce((select jsonb_agg(distinct l) from enrolment x join participant q on q.id = x.participant_id,
+				coalesce((select jsonb_agg(distinct l) from enrolment x join health q on q.participant_id = x.participant_id,
 					unnest(q.limits) as l where x.challenge_id = $1), '[]') as limits
 			 from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1`,
 			[challengeId]
@@ -211,6 +240,13 @@ function enrolSome(
 		const ids = new Set(made.map(({ id }) => id));
 		const other = people.find(({ id }) => !ids.has(id));
 		if (other) throw enrolledAlready(other.name, other.email);
+		const known = await tx.query<{ id: ParticipantId }>(
+			'select participant_id as id from enrolment where id = any($1::uuid[])',
+			[people.map(({ id }) => id)]
+		);
+		const participants = known.map(({ id }) => id);
+		await noteSuited(tx, participants, now);
+		await projectHolds(tx, participants);
 		// Days that are cancelled for everyone are cancelled for them too.
 		await peopleJoined(
 			context,

@@ -93,14 +93,15 @@ export interface ShelfSession extends Pick<OwnSession, 'name' | 'outline' | 'cha
 }
 
 /**
- * What lies on somebody's shelf; nothing before their first day opens, and after their last has closed.
+ * What lies on somebody's shelf; nothing while they are held, before their first day opens, and after their last has closed.
  * @param standing where they stand, read in this request
  */
 export function shelfOn(
 	{ clock }: Pick<Context, 'clock'>,
-	{ today, days, shelf }: Standing
+	{ today, days, shelf, hold }: Standing
 ): readonly ShelfItem[] {
 	const last = days.at(-1);
+	if (hold) return [];
 	return today !== null && last !== undefined && clock.now() < last.window.closes ? shelf : [];
 }
 

@@ -24,7 +24,8 @@ const frameOf = (challenge: Challenge): BundleFrame => ({
 	lateWorth: Math.round(challenge.lateWorth * 10_000) / 100,
 	partial: challenge.partial,
 	afterClose: challenge.afterClose,
-	lateJoiners: challenge.lateJoiners
+	lateJoiners: challenge.lateJoiners,
+	waitsForAnswers: challenge.waitsForAnswers
 });
 
 interface Version {

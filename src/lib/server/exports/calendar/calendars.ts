@@ -14,6 +14,7 @@ import {
 } from '$core/calendar';
 import { numbered, type Ledger } from '$core/calendar/sequence';
 import type { PersonDay, Strip } from '$core/day';
+import type { Hold } from '$core/health';
 import { counted, dayAndTimeIn, minutesText } from '$lib/format';
 import { challengeById, releasePolicyOf, type Challenge } from '../../challenge/challenge';
 import { daysOf } from '../../day/person-days';
@@ -140,6 +141,9 @@ const timeFor =
 		};
 	};
 
+/** A calendar has days that are held: they may be released any time. */
+const NEVER_HELD: readonly Hold[] = [];
+
 /** Whether a day has an event for somebody: theirs, and nothing that excuses them. */
 const isOn = ({ theirs, why }: PersonDay): boolean => theirs && why !== 'excused' && why !== 'paused';
 
@@ -153,7 +157,7 @@ function personEntries(
 	const works = new Set(milestones.works);
 	const timeOf = timeFor(challenge, plan, person);
 	const entries = new Map<number, Entry>();
-	for (const own of daysOf(challenge, plan, person, Infinity)) {
+	for (const own of daysOf(challenge, plan, { ...person, holds: NEVER_HELD }, Infinity)) {
 		const { day, kind, window } = own;
 		const planned = plan[day - 1];
 		if (!works.has(day) || !isOn(own) || !planned) continue;
@@ -194,7 +198,7 @@ const NOBODY: Omit<CalendarPerson, 'challengeId' | 'since'> = {
 /** What of those is the person's own. */
 function ownMarks(challenge: Challenge, plan: PlanDay[], person: CalendarPerson): Map<string, string> {
 	const { zone, trainsAt, shiftDays } = person;
-	const days = daysOf(challenge, plan, person, Infinity).filter(isOn);
+	const days = daysOf(challenge, plan, { ...person, holds: NEVER_HELD }, Infinity).filter(isOn);
 	return marksOf(new Map(days.map(({ day }) => [day, { zone, trainsAt, shiftDays }])));
 }
 

@@ -1,0 +1,23 @@
+export {
+	AGE_BANDS,
+	ageBandOf,
+	BALANCES,
+	conditionsOn,
+	FLOOR_WAYS,
+	limitsOn,
+	pregnantWeekOn,
+	SCREEN_KEYS,
+	SCREEN_QUESTIONS,
+	SORE_PLACES,
+	SORENESS,
+	STANCES,
+	WEEKS,
+	weeksSinceBirthOn,
+	type AgeBand,
+	type HealthAnswers,
+	type ScreenKey,
+	type SorePlace,
+	type Soreness
+} from './answers';
+export { holdAt, holdsOf, type Clearance, type ClearanceRecords, type Hold, type HoldReason } from './holds';
+export { screen, type Asked, type Screening, type ScreenReason } from './screen';

@@ -1,0 +1,87 @@
+/** Clearances by somebody qualified, as a coach records them. */
+import { clearanceSchema } from '$contracts/intake';
+import { addDays, dateIn, instantOf, isDate } from '$core/calendar';
+import type { ScreenReason } from '$core/health';
+import { screen } from '$core/health';
+import type { OwnPerson } from '../people/enrolments';
+import type { Context } from '../platform/context';
+import { instant, type Queries } from '../db/database';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import type { ParticipantId } from '../platform/ids';
+import { validate } from '../web/validate';
+import { answersOf, noteChange, projectHolds } from './records';
+
+export interface RecordedClearance {
+	id: string;
+	who: string;
+	note: string | null;
+	/** Keys of the reasons that it is about. */
+	covers: ScreenReason['key'][];
+	from: number;
+	until: number | null;
+	takenBack: number | null;
+}
+
+/** Clearances of somebody, the newest first. */
+export const clearancesOf = (db: Queries, id: ParticipantId): Promise<RecordedClearance[]> =>
+	db.query(
+		`select id, who, note, covers, from_at as "from", until_at as until, taken_back_at as "takenBack"
+		 from clearance where participant_id = $1 order by from_at desc, id`,
+		[id]
+	);
+
+/**
+ * Records that somebody qualified has said yes to what the newest answers asked about; sessions are released from now on.
+ * @throws Refusal 400; 409 where nothing is asked
+ */
+export async function recordClearance(context: Context, person: OwnPerson, raw: unknown): Promise<void> {
+	const { who, note, until } = validate(clearanceSchema, raw);
+	const now = context.clock.now();
+	const today = dateIn(person.zone, now);
+	if (until && !isDate(until))
+		throw new Refusal(400, `“${until}” is no day of the calendar.`, [
+			{ field: 'until', message: 'a day of the calendar, or empty' }
+		]);
+	if (until && until < today)
+		throw new Refusal(400, 'That clearance is over already; ask for a new one.', [
+			{ field: 'until', message: 'a day from today on' }
+		]);
+	await context.db.transaction(async (tx) => {
+		const answers = await answersOf(tx, person.participantId);
+		const covers = answers ? screen(answers, today).reasons.map(({ key }) => key) : [];
+		if (covers.length === 0)
+			throw new Refusal(409, `${person.name}’s answers ask for no clearance. Nothing was recorded.`);
+		await tx.query(
+			'insert into clearance (id, participant_id, who, note, covers, from_at, until_at) values ($1, $2, $3, $4, $5, $6, $7)',
+			[
+				context.ids.uuid(),
+				person.participantId,
+				who,
+				note,
+				covers,
+				instant(now),
+				until ? instant(instantOf(addDays(until, 1), 0, person.zone)) : null
+			]
+		);
+		await noteChange(tx, person.participantId, 'coach', `Clearance recorded, by ${who}`, now);
+		await projectHolds(tx, [person.participantId]);
+	});
+}
+
+/** Takes a clearance back; sessions are held again from now on. @throws Refusal 404 */
+export async function takeBackClearance(
+	{ db, clock }: Context,
+	person: OwnPerson,
+	id: string
+): Promise<void> {
+	await db.transaction(async (tx) => {
+		const gone = await tx.query(
+			`update clearance set taken_back_at = $3 where participant_id = $1 and id = $2 and taken_back_at is null
+			 returning id`,
+			[person.participantId, idOf(id, 'clearance'), instant(clock.now())]
+		);
+		if (gone.length === 0) throw notFound('clearance');
+		await noteChange(tx, person.participantId, 'coach', 'Clearance taken back', clock.now());
+		await projectHolds(tx, [person.participantId]);
+	});
+}

@@ -1,0 +1,98 @@
+/** What is kept of somebody's health: apart from who they are, and read where it is needed only. */
+import type { HealthAnswers } from '$core/health';
+import { holdsOf, type Clearance, type Hold } from '$core/health';
+import { instant, type Queries } from '../db/database';
+import type { EnrolmentId, ParticipantId } from '../platform/ids';
+
+/** The newest answers of somebody; null: none yet. */
+export async function answersOf(db: Queries, id: ParticipantId): Promise<HealthAnswers | null> {
+	const [row] = await db.query<{ answers: HealthAnswers | null }>(
+		'select answers from health where participant_id = $1',
+		[id]
+	);
+	return row?.answers ?? null;
+}
+
+interface Records {
+	screenings: { at: number; reasons: string[] }[];
+	clearances: Clearance[];
+	enrolments: { id: EnrolmentId; joined: number; waits: boolean }[];
+}
+
+/**
+ * Works out anew when some people are held, in each challenge that they are in. Whoever writes a screening, a clearance or
+ * what a challenge waits for calls it in the same transaction.
+ */
+export async function projectHolds(tx: Queries, ids: readonly ParticipantId[]): Promise<void> {
+	const rows = await tx.query<Records>(
+		`select
+			coalesce((select jsonb_agg(jsonb_build_object('at', (extract(epoch from s.at) * 1000)::bigint, 'reasons', s.reasons))
+				from screening s where s.participant_id = p.id), '[]') as screenings,
+			coalesce((select jsonb_agg(jsonb_build_object('from', (extract(epoch from c.from_at) * 1000)::bigint,
+				'until', (extract(epoch from c.until_at) * 1000)::bigint,
+				'takenBack', (extract(epoch from c.taken_back_at) * 1000)::bigint, 'covers', c.covers))
+				from clearance c where c.participant_id = p.id), '[]') as clearances,
+			coalesce((select jsonb_agg(jsonb_build_object('id', e.id, 'joined', (extract(epoch from e.created_at) * 1000)::bigint,
+				'waits', ch.waits_for_answers))
+				from enrolment e join challenge ch on ch.id = e.challenge_id where e.participant_id = p.id), '[]') as enrolments
+		 from participant p where p.id = any($1::uuid[])`,
+		[ids]
+	);
+	const held = rows.flatMap(({ screenings, clearances, enrolments }) =>
+		enrolments.map(({ id, joined, waits }): { id: EnrolmentId; holds: Hold[] } => ({
+			id,
+			holds: holdsOf({ joined, screenings, clearances, waitsForAnswers: waits })
+		}))
+	);
+	await tx.query(
+		`update enrolment e set holds = r.holds from jsonb_to_recordset($1::jsonb) as r(id uuid, holds jsonb)
+		 where e.id = r.id and e.holds is distinct from r.holds`,
+		[JSON.stringify(held)]
+	);
+}
+
+/** The same for everybody of a challenge. */
+export async function projectHoldsIn(tx: Queries, challengeId: string): Promise<void> {
+	const rows = await tx.query<{ id: ParticipantId }>(
+		'select participant_id as id from enrolment where challenge_id = $1',
+		[challengeId]
+	);
+	await projectHolds(
+		tx,
+		rows.map(({ id }) => id)
+	);
+}
+
+/** Who changed something: the coach, somebody themselves, or a rule of ours. */
+export type MadeBy = 'coach' | 'participant' | 'rule';
+
+/** Writes down, in words, what was changed about somebody. Never what their health answers are. */
+export async function noteChange(
+	tx: Queries,
+	id: ParticipantId,
+	madeBy: MadeBy,
+	what: string,
+	now: number
+): Promise<void> {
+	await tx.query('insert into person_event (participant_id, made_by, what, at) values ($1, $2, $3, $4)', [
+		id,
+		madeBy,
+		what,
+		instant(now)
+	]);
+}
+
+export interface PersonEvent {
+	id: number;
+	madeBy: MadeBy;
+	what: string;
+	at: number;
+}
+
+/** What was changed about somebody up to an instant, the newest first; two hundred at most. */
+export const changesOf = (db: Queries, id: ParticipantId, until: number): Promise<PersonEvent[]> =>
+	db.query(
+		`select id, made_by as "madeBy", what, at from person_event where participant_id = $1 and at <= $2
+		 order by at desc, id desc limit 200`,
+		[id, instant(until)]
+	);

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import type { Session } from '$core/session';
+import { fullLog, type LoggedSet } from '$core/day';
+import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
 import { challengeById } from '$lib/server/challenge/challenge';
 import { checkIn } from '$lib/server/attendance/check-in';
@@ -9,6 +10,7 @@ import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/db/database';
 import { Refusal } from '$lib/server/platform/errors';
 import { asPerson, enrolmentsOf } from '$lib/server/people/enrolments';
+import { prescriptionFor } from '$lib/server/day/own-day';
 import { daysOf } from '$lib/server/day/person-days';
 import type { ChallengeId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
@@ -17,9 +19,10 @@ import { versionById } from '$lib/server/session/sessions';
 import { PEOPLE } from './people.data';
 import { checkinOn, type DemoCheckin } from './story';
 
-interface Event extends DemoCheckin {
+interface Event extends Omit<DemoCheckin, 'share'> {
 	person: Person;
 	day: number;
+	sets: LoggedSet[] | null;
 }
 
 /** The same id for the same day of the same person, so that living through a day twice writes it once. */
@@ -49,13 +52,24 @@ async function eventsOf(
 			const versionId = plan[day - 1]?.versionId;
 			const body = versionId ? bodies.get(versionId) : undefined;
 			if (!body || !theirs) continue;
-			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window, body, practice);
+			const event = checkinOn(challenge.weeks === 6 ? habits : plain(habits), day, window);
 			if (!event || event.at <= from || event.at > to) continue;
 			const person = asPerson(enrolment);
-			events.push({ ...event, person, day });
+			const { share, ...said } = event;
+			const own =
+				share === null
+					? null
+					: await prescriptionFor(context.db, person, day, body, true, { challenge, practice }, event.at);
+			events.push({ ...said, person, day, sets: share === null || !own ? null : begun(own.asked, share) });
 		}
 	}
 	return events;
+}
+
+/** The part of a log that is there when somebody stops early: the last main block goes first. */
+function begun(asked: readonly PrescribedExercise[], share: number): LoggedSet[] {
+	const log = fullLog(asked);
+	return log.slice(0, Math.max(1, Math.round(log.length * share)));
 }
 
 /** Somebody's habits without what befell them in Hut Season. */

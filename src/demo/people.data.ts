@@ -22,8 +22,8 @@ export interface DemoPerson {
 	notes?: Record<number, string>;
 }
 
-const BELLS = 'pair of dumbbells 8 kg; mat; chair';
-const HEAVY = 'pair of dumbbells 12 kg; dumbbell 16 kg; mat; step; chair';
+const BELLS = 'pair of dumbbells 8 kg; mat; chair; step; backpack';
+const HEAVY = 'pair of dumbbells 12 kg; dumbbell 16 kg; mat; step; chair; backpack';
 const BAND = 'band medium; mat; chair; backpack';
 
 /** All names invented. The zones go from Honolulu to Apia. */

@@ -11,10 +11,13 @@ import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import { seededIds } from '$lib/server/platform/ids';
 import { createPersonCalendarLink } from '$lib/server/exports/calendar/links';
-import { enrol, enrolmentOf, enrolmentsOf } from '$lib/server/people/enrolments';
+import { asPerson, enrol, enrolmentOf, enrolmentsOf } from '$lib/server/people/enrolments';
 import { addOverride } from '$lib/server/day/overrides';
 import { setHour } from '$lib/server/people/hour';
-import { excuse } from '$lib/server/attendance/excuses';
+import { excuse, pause } from '$lib/server/attendance/excuses';
+import { recordClearance } from '$lib/server/health/clearances';
+import { finishIntake } from '$lib/server/people/intake';
+import { answersOf, HEALTH } from './intakes.data';
 import { postAnnouncement } from '$lib/server/challenge/announcements';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { createExercise } from '$lib/server/exercise/exercises';
@@ -199,6 +202,43 @@ async function writeDifferences(context: Context, challenge: OwnedChallenge): Pr
 	}
 }
 
+/** What people answered before the start and later, who cleared whom, and who pauses: on the days on which it was. */
+async function writeAnswers(context: Context, challenge: OwnedChallenge, now: number): Promise<void> {
+	const at = (day: number, hour: number, zone: string) =>
+		instantOf(addDays(challenge.startsOn, day - 1), hour * 60, zone);
+	for (const row of await enrolmentsOf(context.db, challenge.id)) {
+		const person = PEOPLE.find(({ name }) => name === row.name);
+		if (!person) continue;
+		const { first, later = [], cleared, paused } = HEALTH[person.name] ?? { first: {} };
+		const answer = async (day: number, said: typeof first) => {
+			const clock = fixedClock(Math.min(at(day, 20, person.zone), now));
+			const sections = answersOf(person, said);
+			await finishIntake(
+				{ ...context, clock },
+				row.participantId,
+				'participant',
+				sections,
+				context.ids.uuid()
+			);
+		};
+		await answer(person.joinsOnDay ? person.joinsOnDay - 1 : -2, first);
+		for (const { onDay, ...said } of later) if (at(onDay, 20, person.zone) <= now) await answer(onDay, said);
+		const own = await enrolmentOf(context.db, challenge, row.id);
+		if (cleared) {
+			const clock = fixedClock(at(cleared.onDay, 12, person.zone));
+			const until =
+				cleared.days === null ? '' : addDays(challenge.startsOn, cleared.onDay - 1 + cleared.days);
+			await recordClearance({ ...context, clock }, own, { who: cleared.who, note: cleared.note, until });
+		}
+		if (paused && at(paused.onDay, 9, person.zone) <= now)
+			await pause({ ...context, clock: fixedClock(at(paused.onDay, 9, person.zone)) }, own, {
+				fromDay: paused.fromDay,
+				toDay: paused.toDay,
+				reason: paused.reason
+			});
+	}
+}
+
 /** Every third of the people has put the days into a calendar, at the hour at which they train. */
 async function writeCalendars(context: Context, challenge: OwnedChallenge): Promise<void> {
 	const people = await enrolmentsOf(context.db, challenge.id);
@@ -231,11 +271,11 @@ async function writeShelf(
 	for (const { name, ago, ...taken } of TAKEN) {
 		const person = people.find((one) => one.name === name);
 		if (!person) continue;
-		await takeFromShelf(
-			{ ...context, clock: fixedClock(now - ago * DAY) },
-			{ ...person, enrolmentId: person.id },
-			{ id: context.ids.uuid(), sessionId: sessions['Desk breaks'].id, ...taken }
-		);
+		await takeFromShelf({ ...context, clock: fixedClock(now - ago * DAY) }, asPerson(person), {
+			id: context.ids.uuid(),
+			sessionId: sessions['Desk breaks'].id,
+			...taken
+		});
 	}
 }
 
@@ -266,6 +306,7 @@ async function writeRunning(
 		tags: TAGS['Ridge load'],
 		basedOn: 1
 	});
+	await writeAnswers(context, challenge, now);
 	await writeExcuses(context, challenge);
 	await writeDifferences(context, challenge);
 	await writeShelf(context, challenge, sessions, now);

@@ -1,7 +1,4 @@
-import { fullLog, type LoggedSet } from '$core/day';
-import { prescriptionOf, type Session } from '$core/session';
 import type { DueWindow } from '$core/calendar';
-import type { Practice } from '$core/practice';
 import { seededRandom } from '$core/stats';
 import type { DemoPerson } from './people.data';
 
@@ -16,13 +13,8 @@ export interface DemoCheckin {
 	sleepHours: number;
 	hurts: string | null;
 	note: string | null;
-	sets: LoggedSet[] | null;
-}
-
-/** The part of the log that is left when somebody stops early: the last main block goes first. */
-function shortened(body: Session, share: number, practice: Practice): LoggedSet[] {
-	const log = fullLog(prescriptionOf(body, practice));
-	return log.slice(0, Math.max(1, Math.round(log.length * share)));
+	/** The share of the session after which they stop; null: they do not. */
+	share: number | null;
 }
 
 function doesOn(person: DemoPerson, day: number): number {
@@ -34,13 +26,7 @@ function doesOn(person: DemoPerson, day: number): number {
  * What a person does on a day, drawn from their habits; the same for the same day whenever it is asked.
  * @returns null when they let it pass
  */
-export function checkinOn(
-	person: DemoPerson,
-	day: number,
-	window: DueWindow,
-	body: Session,
-	practice: Practice
-): DemoCheckin | null {
+export function checkinOn(person: DemoPerson, day: number, window: DueWindow): DemoCheckin | null {
 	const draw = seededRandom(`${person.name} ${day}`);
 	const does =
 		draw() < doesOn(person, day) || person.notes?.[day] !== undefined || person.hurts?.[day] !== undefined;
@@ -63,6 +49,6 @@ export function checkinOn(
 		sleepHours,
 		hurts: person.hurts?.[day] ?? null,
 		note: person.notes?.[day] ?? null,
-		sets: isPart ? shortened(body, share, practice) : null
+		share: isPart ? share : null
 	};
 }

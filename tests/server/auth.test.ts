@@ -168,7 +168,8 @@ describe('roles', () => {
 		earlierZones: [],
 		participantId: newId<'participant'>(randomIds),
 		suited: { level: 'beginner' as const, kit: [], limits: [], answered: false, since: 0 },
-		holds: []
+		holds: [],
+		asksAgain: false
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
 	const requestOf = ({

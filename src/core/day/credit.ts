@@ -39,7 +39,7 @@ export function creditOf(prescription: PrescribedExercise[], log: LoggedSet[]): 
 }
 
 /** The log of somebody who did all that was asked. */
-export function fullLog(prescription: PrescribedExercise[]): LoggedSet[] {
+export function fullLog(prescription: readonly PrescribedExercise[]): LoggedSet[] {
 	return prescription.flatMap((exercise) =>
 		Array.from({ length: exercise.sets }, (_, i) => ({
 			block: exercise.block,

@@ -10,5 +10,6 @@ export {
 export { type Override } from './overrides';
 export { personalSession, type PersonalChange, type PersonalSession, type Unfit } from './personal';
 export { personDay, type PersonDay } from './person-day';
+export { fitRow, plannedParts, type FitCell, type FitRow, type PlannedPart } from './fit-row';
 export { entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';

@@ -217,8 +217,9 @@ describe('what suits somebody', () => {
 	const known = { level: 'beginner', limits: [], answered: false } as const;
 	it('takes a kit of which nothing was said for unknown, and one that was answered for empty', () => {
 		expect(suitsOf({ ...known, kit: [] }, 'trained').kit).toBeNull();
-		expect(suitsOf({ ...known, kit: [], answered: true }, 'trained').kit).toEqual([]);
-		expect(suitsOf({ ...known, kit: kitOf('mat') }, 'trained').kit).toHaveLength(1);
+		const soft = { kind: 'item', item: 'mat', count: 1 };
+		expect(suitsOf({ ...known, kit: [], answered: true }, 'trained').kit).toEqual([soft]);
+		expect(suitsOf({ ...known, kit: kitOf('step') }, 'trained').kit).toEqual([...kitOf('step'), soft]);
 	});
 	it('goes by their level only once they have said so', () => {
 		expect(suitsOf({ ...known, kit: [] }, 'trained').planFor).toBeNull();

@@ -1,6 +1,5 @@
 import { kitOfItems, type Kit, type Limitation } from '../kit';
 import type { Level } from '../people';
-import type { Exercise } from '../exercise';
 import type { Practice } from '../practice';
 import { sessionFor, type Session } from '../session';
 import { chosenFor, hasLevels } from './choose';

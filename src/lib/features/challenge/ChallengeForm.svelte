@@ -23,6 +23,7 @@
 		partial: string;
 		afterClose: string;
 		lateJoiners: string;
+		waitsForAnswers: boolean;
 		template?: string;
 	};
 	interface Props {
@@ -238,6 +239,18 @@
 					<option value="own">begin at their own day 1</option>
 				</select>
 			</Field>
+			<div>
+				<label class="flex items-start gap-2"
+					><input type="checkbox" class="checkbox checkbox-sm mt-0.5" bind:checked={$form.waitsForAnswers} />
+					<span
+						>Health questions come first
+						<span class="quiet block text-[13px]"
+							>Nothing is released to anybody before they have answered; a warning sign waits for a clearance
+							in any case</span
+						></span
+					></label
+				>
+			</div>
 		</section>
 		<section class="panel grid gap-4 p-4 sm:grid-cols-2">
 			<h2 class="sm:col-span-2">Scoring</h2>

@@ -20,6 +20,8 @@ export interface Person {
 	suited: Suited;
 	/** Times at which nothing is released to them. */
 	holds: Hold[];
+	/** Whether the coach asked them to look over their answers, and they have not yet. */
+	asksAgain: boolean;
 }
 
 /** A secret for a personal link, and what is kept of it. */

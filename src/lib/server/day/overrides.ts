@@ -3,7 +3,7 @@ import type { Override } from '$core/day';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import type { EnrolmentId } from '../platform/ids';
+import type { ChallengeId, EnrolmentId } from '../platform/ids';
 import type { OwnPerson } from '../people/enrolments';
 import { practiceOf } from '../practice/practice';
 import { validate } from '../web/validate';
@@ -46,6 +46,25 @@ export async function overridesOf(
 	at: number
 ): Promise<KeptOverride[]> {
 	return (await allOverrides(db, enrolmentId)).filter(heldAt(at));
+}
+
+/** What is different for everybody of a challenge at an instant, the older first, by enrolment. */
+export async function overridesIn(
+	db: Queries,
+	challengeId: ChallengeId,
+	at: number
+): Promise<Map<EnrolmentId, Override[]>> {
+	const rows = await db.query<Override & { enrolmentId: EnrolmentId }>(
+		`select o.enrolment_id as "enrolmentId", o.target, o.change, o.from_day as "fromDay", o.to_day as "toDay", o.why
+		 from override o join enrolment e on e.id = o.enrolment_id
+		 where e.challenge_id = $1 and o.made_at <= $2 and (o.removed_at is null or o.removed_at > $2)
+		 order by o.made_at, o.id`,
+		[challengeId, instant(at)]
+	);
+	const found = new Map<EnrolmentId, Override[]>();
+	for (const { enrolmentId, ...one } of rows)
+		found.set(enrolmentId, [...(found.get(enrolmentId) ?? []), one]);
+	return found;
 }
 
 /** Overrides a person may have at once: more is another plan. */

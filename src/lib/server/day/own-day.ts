@@ -11,7 +11,6 @@ import {
 } from '$core/day';
 import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
-import type { Practice } from '$core/practice';
 import { holdAt, type Hold } from '$core/health';
 import type { Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';

@@ -1,5 +1,6 @@
 import { minutesIn } from '$core/calendar';
 import { isSilent } from '$core/attendance';
+import { holdAt, type HoldReason } from '$core/health';
 import type { HouseRules } from '$core/practice';
 import type { RollRow } from '../attendance/roll';
 import type { ChallengeId, EnrolmentId } from '../platform/ids';
@@ -17,7 +18,8 @@ export function openingsOf(rows: readonly RollRow[], day: number): Opening[] {
 	const byInstant = new Map<number, Opening>();
 	for (const { person, days } of rows) {
 		const own = days[day - 1];
-		if (!own?.theirs) continue;
+		// Who is held gets nothing, and is named apart.
+		if (!own?.theirs || own.state === 'held') continue;
 		const { opens } = own.window;
 		const opening = byInstant.get(opens) ?? { opens, people: [] };
 		opening.people.push({
@@ -30,6 +32,24 @@ export function openingsOf(rows: readonly RollRow[], day: number): Opening[] {
 	}
 	return [...byInstant.values()].sort((a, b) => a.opens - b.opens);
 }
+
+/** Somebody to whom nothing is released, and why. */
+export interface Held {
+	id: EnrolmentId;
+	name: string;
+	reason: HoldReason;
+	/** Since when, epoch milliseconds. */
+	since: number;
+}
+
+/** Who is held at an instant; those who were first at the head. */
+export const heldOf = (rows: readonly RollRow[], asOf: number): Held[] =>
+	rows
+		.flatMap(({ person: { id, name, holds } }): Held[] => {
+			const hold = holdAt(holds, asOf);
+			return hold ? [{ id, name, reason: hold.reason, since: hold.from }] : [];
+		})
+		.sort((a, b) => a.since - b.since || a.name.localeCompare(b.name, 'en'));
 
 /** People without a check-in for as many days as the house calls silent, the longest first. */
 export const silentOf = (rows: readonly RollRow[], house: HouseRules): RollRow[] =>

@@ -10,12 +10,13 @@ import { projectHolds, type MadeBy } from './records';
 
 /**
  * Takes somebody's answers: what must not be asked of them follows, and whether they may begin. In a transaction.
+ * @param sendId under which they are kept
  * @param date today, where they are
  */
 export async function takeAnswers(
-	{ clock, ids }: Omit<Context, 'db'>,
+	{ clock }: Pick<Context, 'clock'>,
 	tx: Queries,
-	id: ParticipantId,
+	{ id, sendId }: { id: ParticipantId; sendId: string },
 	answers: HealthAnswers,
 	madeBy: MadeBy,
 	date: string
@@ -24,7 +25,7 @@ export async function takeAnswers(
 	const screening = screen(answers, date);
 	await tx.query(
 		`insert into screening (id, participant_id, answers, reasons, made_by, at) values ($1, $2, $3, $4, $5, $6)`,
-		[ids.uuid(), id, JSON.stringify(answers), screening.reasons.map(({ key }) => key), madeBy, instant(now)]
+		[sendId, id, JSON.stringify(answers), screening.reasons.map(({ key }) => key), madeBy, instant(now)]
 	);
 	await tx.query(
 		`insert into health (participant_id, answers) values ($1, $2)
@@ -97,7 +98,9 @@ export async function followWeeks({ db, clock, ids }: Context): Promise<number> 
 			reasons.some((key) => !now.includes(key)) ||
 			limitsOn(answers, date).some((limit) => !limits.includes(limit));
 		if (!moved) continue;
-		await db.transaction((tx) => takeAnswers({ clock, ids }, tx, id, answers, 'rule', date));
+		await db.transaction((tx) =>
+			takeAnswers({ clock }, tx, { id, sendId: ids.uuid() }, answers, 'rule', date)
+		);
 		changed++;
 	}
 	return changed;

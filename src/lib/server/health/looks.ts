@@ -6,6 +6,7 @@ import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { notFound } from '../platform/errors';
 import type { ParticipantId } from '../platform/ids';
+import { clearancesOf } from './clearances';
 import { answersOf } from './records';
 
 /** Somebody's health answers for their coach, which the person sees that she looked at. @throws Refusal 404 without any */
@@ -23,6 +24,16 @@ export async function lookAtAnswers(
 		instant(clock.now())
 	]);
 	return { answers, screening: screen(answers, dateIn(person.zone, clock.now())) };
+}
+
+/** What a coach has to mind with somebody, without what they answered. */
+export async function mindOf({ db }: Pick<Context, 'db'>, person: OwnPerson, now: number) {
+	const answers = await answersOf(db, person.participantId);
+	return {
+		cautions: answers ? screen(answers, dateIn(person.zone, now)).cautions : [],
+		asked: person.askedAt !== null && person.answeredAt !== null && person.askedAt > person.answeredAt,
+		clearances: await clearancesOf(db, person.participantId)
+	};
 }
 
 /** Who looked, the newest first; a hundred at most. */

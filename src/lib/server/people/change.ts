@@ -48,7 +48,8 @@ function changesText(
 	if (before.level !== after.level) said.push(`level: ${before.level} → ${after.level}`);
 	const owned = kitText(before.kit, before.kitUnread);
 	if (owned !== after.equipment) said.push(`equipment: ${after.equipment || 'nothing listed'}`);
-	if ([...before.addedLimits].sort().join() !== [...after.limits].sort().join()) said.push('what to leave out');
+	if ([...before.addedLimits].sort().join() !== [...after.limits].sort().join())
+		said.push('what to leave out');
 	const text = said.join('; ');
 	return text.length > 600 ? `${text.slice(0, 599)}…` : text;
 }

@@ -41,6 +41,8 @@ export interface Enrolment {
 	goals: string | null;
 	/** When they last answered everything; null: never. */
 	answeredAt: number | null;
+	/** When the coach last asked them to look it over; null: never. */
+	askedAt: number | null;
 	holds: Hold[];
 	suited: Suited;
 	fromDay: number;
@@ -63,7 +65,7 @@ export type OwnPerson = Enrolment & { readonly [owned]: true };
 const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		e.challenge_id as "challengeId", p.name, p.email, p.zone, p.earlier_zones as "earlierZones", p.level,
 		p.kit, p.kit_unread as "kitUnread", coalesce(h.limits, '{}') as limits, coalesce(h.added, '{}') as "addedLimits",
-		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", e.holds,
+		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", p.asked_at as "askedAt", e.holds,
 		${SUITED} as suited,
 		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.extras, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
@@ -78,7 +80,8 @@ export const asPerson = (one: Enrolment): Person => ({
 	zone: one.zone,
 	earlierZones: one.earlierZones,
 	suited: one.suited,
-	holds: one.holds
+	holds: one.holds,
+	asksAgain: one.askedAt !== null && one.answeredAt !== null && one.askedAt > one.answeredAt
 });
 
 /** Everybody in a challenge, by name. The one query of the roll. */

@@ -2,7 +2,14 @@
 import { SECTION_SCHEMAS, type IntakeSections } from '$contracts/intake';
 import { minutesOfDay } from '$contracts/values';
 import { dateIn } from '$core/calendar';
-import { pregnantWeekOn, SCREEN_KEYS, weeksSinceBirthOn, type HealthAnswers, type Screening } from '$core/health';
+import {
+	pregnantWeekOn,
+	screen,
+	SCREEN_KEYS,
+	weeksSinceBirthOn,
+	type HealthAnswers,
+	type Screening
+} from '$core/health';
 import { readKit, type Kit, type Owned, type Units } from '$core/kit';
 import { INTAKE_SECTIONS, type IntakeSection, type Level, type WeightsUsed } from '$core/people';
 import { timeOfDay } from '$lib/format';
@@ -11,7 +18,7 @@ import { instant, only, type Queries } from '../db/database';
 import { takeAnswers } from '../health/answers';
 import { answersOf, noteChange, type MadeBy } from '../health/records';
 import type { Context } from '../platform/context';
-import { Refusal } from '../platform/errors';
+import { notFound, Refusal } from '../platform/errors';
 import type { ParticipantId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { zonesAfter } from './enrolments';
@@ -127,12 +134,36 @@ export async function saveSection(
 	);
 }
 
+/** Whether answers came in before, by the id of their sending. @throws Refusal 404 for somebody else's id */
+async function isTaken(db: Queries, id: ParticipantId, sendId: string): Promise<boolean> {
+	const [row] = await db.query<{ participantId: ParticipantId }>(
+		'select participant_id as "participantId" from screening where id = $1',
+		[sendId]
+	);
+	if (row && row.participantId !== id) throw notFound('answer');
+	return row !== undefined;
+}
+
+/** What the newest answers of somebody mean today, for themselves; null without any. */
+export async function ownScreening(context: Context, id: ParticipantId): Promise<Screening | null> {
+	return (await answersOf(context.db, id)) && screeningNow(context, id);
+}
+
+/** What the newest answers of somebody mean today. */
+async function screeningNow({ db, clock }: Context, id: ParticipantId): Promise<Screening> {
+	const { zone } = await aboutOf(db, id);
+	const answers = await answersOf(db, id);
+	if (!answers) throw notFound('answer');
+	return screen(answers, dateIn(zone, clock.now()));
+}
+
 const missingIn = (sections: Draft): IntakeSection[] => INTAKE_SECTIONS.filter((name) => !sections[name]);
 
 /**
  * Takes all of somebody's answers: who they are, what they have, what suits them, and whether they may begin.
  *
  * @param raw sections that came with it; those that were kept before need not
+ * @param sendId of this sending: the same once more changes nothing
  * @returns what the screening says
  * @throws Refusal 400 with faults; 409 where a section is not there yet
  */
@@ -140,8 +171,10 @@ export async function finishIntake(
 	context: Context,
 	id: ParticipantId,
 	madeBy: Exclude<MadeBy, 'rule'>,
-	raw: Record<string, unknown> = {}
+	raw: Record<string, unknown>,
+	sendId: string
 ): Promise<Screening> {
+	if (await isTaken(context.db, id, sendId)) return screeningNow(context, id);
 	for (const name of INTAKE_SECTIONS)
 		if (raw[name] !== undefined) await saveSection(context, id, name, raw[name]);
 	const { clock } = context;
@@ -184,7 +217,7 @@ export async function finishIntake(
 			yes: SCREEN_KEYS.filter((key) => health[key]),
 			on: date
 		};
-		const screening = await takeAnswers(context, tx, id, answers, madeBy, date);
+		const screening = await takeAnswers(context, tx, { id, sendId }, answers, madeBy, date);
 		await tx.query(
 			`insert into consent (participant_id, version, given_by, at) values ($1, $2, $3, $4)
 			 on conflict (participant_id, version) do nothing`,

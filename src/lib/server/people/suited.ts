@@ -3,7 +3,7 @@ import { suitsOf, type Known, type Suits } from '$core/fit';
 import { DEFAULT_AUDIENCE } from '$core/people';
 import type { Challenge } from '../challenge/challenge';
 import { instant, only, type Queries } from '../db/database';
-import type { ParticipantId } from '../platform/ids';
+import type { ChallengeId, ParticipantId } from '../platform/ids';
 
 /** What is known of somebody since an instant, epoch milliseconds. */
 export interface Suited extends Known {
@@ -35,6 +35,21 @@ export async function noteSuited(tx: Queries, ids: readonly ParticipantId[], now
 			set level = excluded.level, kit = excluded.kit, limits = excluded.limits, answered = excluded.answered`,
 		[ids, instant(now)]
 	);
+}
+
+/** What was known at an instant of everybody in a challenge; those of whom nothing was known yet are not in it. */
+export async function suitedIn(
+	db: Queries,
+	challengeId: ChallengeId,
+	at: number
+): Promise<Map<ParticipantId, Suited>> {
+	const rows = await db.query<Suited & { id: ParticipantId }>(
+		`select distinct on (s.participant_id) s.participant_id as id, s.since, s.level, s.kit, s.limits, s.answered
+		 from suited s join enrolment e on e.participant_id = s.participant_id
+		 where e.challenge_id = $1 and s.since <= $2 order by s.participant_id, s.since desc`,
+		[challengeId, instant(at)]
+	);
+	return new Map(rows.map(({ id, ...suited }) => [id, suited]));
 }
 
 /** Everything that was known of somebody, the older first. */

@@ -37,6 +37,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
+		/** What keeps sessions from them, and whether the questions are to be answered. */
+		hold: standing.hold?.reason ?? null,
+		questions: person.suited.answered ? (person.asksAgain ? ('again' as const) : null) : ('first' as const),
 		/** Sessions beside the plan that they may take. */
 		shelf: shelfOn(app, standing).length
 	};

@@ -50,6 +50,33 @@
 		</a>
 	{/each}
 
+	{#if data.hold === 'clearance' || data.hold === 'clearance over'}
+		<section class="remark remark-safety" aria-label="Before you train">
+			<p class="text-xl font-semibold">
+				{data.hold === 'clearance' ? 'Ask first, then train' : 'Your clearance has run out'}
+			</p>
+			<p>
+				Your answers ask for a yes from a doctor or midwife. Tell your coach who gave it; your sessions open
+				as soon as the coach has recorded it.
+			</p>
+			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/intake">Look at your answers</a>
+		</section>
+	{:else if data.questions === 'first'}
+		<section class="panel p-4" aria-label="Before you start">
+			<h2 class="text-xl">Before you start</h2>
+			<p>
+				A few questions about you, what you have and what hurts: about three minutes. {data.hold ===
+				'questions'
+					? 'Your first session opens after that.'
+					: 'Your sessions will suit you better.'}
+			</p>
+			<a class="btn btn-primary mt-3 min-h-14 w-full text-lg" href="/me/intake">Answer the questions</a>
+		</section>
+	{:else if data.questions === 'again'}
+		<a class="remark remark-attention block" href="/me/intake">
+			<b>Anything changed?</b> Pain, illness, equipment, another place: your coach asks you to look it over.
+		</a>
+	{/if}
 	{#if data.over}
 		<Empty says="The challenge is over. Thank you for carrying it to the end." />
 	{/if}
@@ -64,11 +91,22 @@
 			for nobody.{#if data.nextOpens}
 				The next day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>.{/if}
 		</p>
+	{:else if day.state === 'held'}
+		<p class="quiet">
+			{data.hold ? 'Today’s session is waiting for you.' : 'This day was held, so it does not count for you.'}
+		</p>
 	{:else if day.kind === 'rest'}
 		<p>
 			Rest today. Sleep, eat, walk if you like.{#if data.nextOpens}
 				The next day opens on <b>{dayAndTimeIn(data.zone, data.nextOpens)}</b>.{/if}
 		</p>
+	{:else if day.nothingLeft}
+		<div class="remark remark-attention">
+			<p>
+				<b>Nothing in today’s session is safe for you</b> with what you told us and what you have. Your coach can
+				see this and will find something else. It doesn’t count against you to wait.
+			</p>
+		</div>
 	{:else if !day.session}
 		<Empty says="Your coach has not put a session on this day yet. Look again later." />
 	{:else}
@@ -120,6 +158,9 @@
 	<div class="flex flex-wrap justify-center gap-x-4">
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"
 			>Calendar and print</a
+		>
+		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/intake"
+			>Your answers</a
 		>
 		<form method="post" action="?/leave">
 			<button class="quiet min-h-11 px-3 text-sm underline">Sign out</button>

@@ -102,7 +102,7 @@ create or replace function person_behind(hash text, now timestamptz) returns jso
 begin
 	return (
 		select jsonb_build_object('enrolmentId', e.id, 'participantId', p.id, 'challengeId', e.challenge_id, 'name', p.name,
-			'zone', p.zone, 'earlierZones', p.earlier_zones, 'holds', e.holds, 'suited', jsonb_build_object(
+			'zone', p.zone, 'earlierZones', p.earlier_zones, 'holds', e.holds, 'asksAgain', coalesce(p.asked_at > p.answered_at, false), 'suited', jsonb_build_object(
 				'since', (extract(epoch from coalesce((select max(s.since) from suited s where s.participant_id = p.id), p.created_at)) * 1000)::bigint,
 				'level', p.level, 'kit', p.kit, 'limits', coalesce(to_jsonb(h.limits), '[]'), 'answered', p.answered_at is not null))
 		from participant_login l

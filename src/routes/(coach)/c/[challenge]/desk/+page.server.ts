@@ -1,6 +1,6 @@
 import { houseOf } from '$lib/server/practice/practice';
 import { adherence } from '$core/attendance';
-import { cameIn, openingsOf, silentOf, stillOpenOf } from '$lib/server/desk/desk';
+import { cameIn, heldOf, openingsOf, silentOf, stillOpenOf } from '$lib/server/desk/desk';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
@@ -35,6 +35,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		next: plan.slice(day ?? 0, (day ?? 0) + 2),
 		openings: day === null ? [] : openingsOf(rows, day),
 		people: rows.length,
+		held: heldOf(rows, asOf),
 		silent,
 		silentFrom: house.silentFrom,
 		firstShown: since + 1,

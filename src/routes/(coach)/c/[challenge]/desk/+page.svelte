@@ -28,6 +28,13 @@
 	const last = $derived(data.openings.at(-1));
 	const trains = $derived(data.planned !== null && data.planned.kind !== 'rest');
 
+	/** People shown to whom nothing is released. */
+	const MOST_HELD = 6;
+	const HELD = {
+		questions: 'questions open',
+		clearance: 'a professional says yes first',
+		'clearance over': 'clearance has run out'
+	} as const;
 	/** People shown whose day is still open. */
 	const MOST_OPEN = 8;
 	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
@@ -98,6 +105,22 @@
 							last.opens
 						)} your time ({placeOf(last.people[0]?.zone ?? zone)}){/if}
 				</p>
+			</div>
+		{/if}
+		{#if data.held.length > 0}
+			<div class="remark remark-safety mt-3" aria-label="Held">
+				<p class="font-semibold">{counted(data.held.length, 'person', 'people')} held</p>
+				<ul class="text-sm">
+					{#each data.held.slice(0, MOST_HELD) as person (person.id)}
+						<li>
+							<a class="font-semibold hover:underline" href="{base}/people/{person.id}">{person.name}</a>
+							<span class="quiet">{HELD[person.reason]}</span>
+						</li>
+					{/each}
+				</ul>
+				{#if data.held.length > MOST_HELD}<p class="text-sm">
+						<a class="link-quiet" href="{base}/people?show=held">The other {data.held.length - MOST_HELD}</a>
+					</p>{/if}
 			</div>
 		{/if}
 		<ul class="quiet mt-3 flex flex-col gap-0.5 text-sm">

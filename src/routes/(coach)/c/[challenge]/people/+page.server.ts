@@ -1,3 +1,4 @@
+import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import type { PageServerLoad } from './$types';
@@ -7,7 +8,21 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const people = await enrolmentsOf(locals.app.db, challenge.id);
 	return {
 		people: people.map(
-			({ id, name, email, zone, level, kit, kitUnread, fromDay, shiftDays, lastSeen, hasLink }) => ({
+			({
+				id,
+				name,
+				email,
+				zone,
+				level,
+				kit,
+				kitUnread,
+				fromDay,
+				shiftDays,
+				lastSeen,
+				hasLink,
+				answeredAt,
+				holds
+			}) => ({
 				id,
 				name,
 				email,
@@ -17,7 +32,9 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 				fromDay,
 				shiftDays,
 				lastSeen,
-				hasLink
+				hasLink,
+				answered: answeredAt !== null,
+				hold: holdAt(holds, locals.app.clock.now())?.reason ?? null
 			})
 		)
 	};

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { page } from '$app/state';
 	import Empty from '$lib/ui/Empty.svelte';
 	import { counted, dayAndTimeIn, placeOf, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -7,10 +8,19 @@
 	const base = $derived(`/c/${data.challenge.id}/people`);
 	let find = $state('');
 	const wanted = $derived(find.trim().toLowerCase());
+	const held = $derived(page.url.searchParams.get('show') === 'held');
+	const shows = (p: (typeof data.people)[number]) => !held || p.hold !== null;
+	const START = {
+		questions: 'held: questions open',
+		clearance: 'held: asks first',
+		'clearance over': 'held: clearance over'
+	} as const;
 	const people = $derived(
 		data.people.filter(
 			(p) =>
-				!wanted || [p.name, p.email, p.zone, p.equipment].some((text) => text.toLowerCase().includes(wanted))
+				shows(p) &&
+				(!wanted ||
+					[p.name, p.email, p.zone, p.equipment].some((text) => text.toLowerCase().includes(wanted)))
 		)
 	);
 	const places = $derived(new Set(data.people.map((p) => p.zone)).size);
@@ -20,7 +30,8 @@
 <div class="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
 	<h1>People</h1>
 	{#if data.people.length > 0}<p class="quiet">
-			{counted(data.people.length, 'person', 'people')} in {counted(places, 'time zone')}
+			{counted(data.people.length, 'person', 'people')} in {counted(places, 'time zone')}{#if held}
+				· held only, <a class="link-quiet" href={base}>show everybody</a>{/if}
 		</p>{/if}
 	<div class="ml-auto flex gap-2">
 		<input
@@ -30,6 +41,7 @@
 			data-find
 			bind:value={find}
 		/>
+		<a class="btn btn-outline btn-sm" href="{base}/fit">Who gets what</a>
 		<a class="btn btn-primary btn-sm" href="{base}/import">Enrol from a list</a>
 	</div>
 </div>
@@ -44,7 +56,7 @@
 				><tr
 					><th class="pl-4">Name</th><th>Local time</th><th>Level</th><th>Owns</th><th
 						>Last seen, {placeOf(data.coach.zone)}</th
-					><th>Link</th></tr
+					><th>Start</th><th>Link</th></tr
 				></thead
 			>
 			<tbody>
@@ -64,10 +76,15 @@
 						<td class="quiet text-sm whitespace-nowrap"
 							>{person.lastSeen === null ? 'never' : dayAndTimeIn(data.coach.zone, person.lastSeen)}</td
 						>
+						<td class={['text-sm whitespace-nowrap', person.hold ? 'attention font-semibold' : 'quiet']}
+							>{person.hold ? START[person.hold] : person.answered ? 'answered' : 'questions open'}</td
+						>
 						<td class="text-sm">{person.hasLink ? 'created' : 'none'}</td>
 					</tr>
 				{:else}
-					<tr><td colspan="6" class="quiet pl-4">Nobody fits “{find}”.</td></tr>
+					<tr
+						><td colspan="7" class="quiet pl-4">{held ? 'Nobody is held.' : `Nobody fits “${find}”.`}</td></tr
+					>
 				{/each}
 			</tbody>
 		</table>

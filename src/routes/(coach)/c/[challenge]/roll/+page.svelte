@@ -1,16 +1,11 @@
 <script lang="ts">
-	import {
-		observeElementOffset,
-		observeElementRect,
-		Virtualizer,
-		elementScroll
-	} from '@tanstack/virtual-core';
 	import DayTotals from '$lib/features/roll/DayTotals.svelte';
 	import { unpackDays } from '$core/attendance';
 	import Empty from '$lib/ui/Empty.svelte';
 	import Legend from '$lib/ui/Legend.svelte';
 	import { isTyping } from '$lib/ui/keys';
 	import { PLATE } from '$lib/ui/marks';
+	import { VirtualRows } from '$lib/ui/virtual-rows.svelte';
 	import PersonPanel from '$lib/features/roll/PersonPanel.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import { ROLL_SORTS, sortRoll, type RollSort } from '$lib/features/roll/roll-sort';
@@ -56,33 +51,7 @@
 	const stripWidth = $derived((days - 1) * stripStep + Math.floor((days - 1) / 7) * 5 + PLATE.width);
 
 	const ROW = 31;
-	let box: HTMLDivElement | undefined = $state();
-	let visible = $state.raw<{ index: number; start: number }[]>([]);
-	let virtual: Virtualizer<HTMLDivElement, Element> | null = null;
-	const options = (count: number, element: HTMLDivElement) => ({
-		count,
-		getScrollElement: () => element,
-		estimateSize: () => ROW,
-		overscan: 12,
-		observeElementRect,
-		observeElementOffset,
-		scrollToFn: elementScroll,
-		onChange: (instance: Virtualizer<HTMLDivElement, Element>) => (visible = instance.getVirtualItems())
-	});
-	$effect(() => {
-		if (!box) return;
-		virtual = new Virtualizer(options(rows.length, box));
-		const release = virtual._didMount();
-		virtual._willUpdate();
-		visible = virtual.getVirtualItems();
-		return release;
-	});
-	/** Rows of a tall window. */
-	const SCREENFUL = 30;
-	// Before the browser has measured, and for those who read without scripts: the first screenful.
-	const shown = $derived(
-		visible.length > 0 ? visible : rows.slice(0, SCREENFUL).map((_, index) => ({ index, start: index * ROW }))
-	);
+	const virtual = new VirtualRows(() => rows.length, ROW);
 
 	function onkeydown(event: KeyboardEvent) {
 		if (isTyping(event)) return;
@@ -94,7 +63,7 @@
 		const at = rows.findIndex((row) => row.id === chosen);
 		const next = rows[event.key === 'n' ? Math.min(rows.length - 1, at + 1) : Math.max(0, at - 1)];
 		if (next) chosen = next.id;
-		virtual?.scrollToIndex(Math.max(0, event.key === 'n' ? at + 1 : at - 1));
+		virtual.scrollTo(event.key === 'n' ? at + 1 : at - 1);
 	}
 </script>
 
@@ -150,7 +119,7 @@
 	<div class="flex items-start gap-4">
 		<div class="min-w-0 flex-1" bind:clientWidth={width}>
 			<div
-				bind:this={box}
+				bind:this={virtual.box}
 				class="max-h-[calc(100dvh-14rem)] overflow-auto"
 				role="table"
 				aria-label="Participants and their days"
@@ -172,7 +141,7 @@
 						<span role="columnheader">Days 1 to {days}</span>
 					</div>
 					<div class="relative" style="height:{rows.length * ROW}px" role="rowgroup">
-						{#each shown as item (rows[item.index]?.id ?? item.index)}
+						{#each virtual.shown as item (rows[item.index]?.id ?? item.index)}
 							{@const row = rows[item.index]}
 							{#if row}
 								<div

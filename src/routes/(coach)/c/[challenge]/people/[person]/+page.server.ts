@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
 import { checkinsOf } from '$lib/server/attendance/history';
@@ -8,11 +9,16 @@ import { renewLink, revokeLink } from '$lib/server/people/links';
 import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overrides';
 import { ownExercises } from '$lib/server/exercise/exercises';
 import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
+import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
+import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
+import { changesOf } from '$lib/server/health/records';
+import { askAgain } from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
 import { unenrol } from '$lib/server/people/enrolments';
 import { takingsOf } from '$lib/server/shelf/shelf';
 import { formText, overrideFrom } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
+import { coachIn } from '$lib/server/web/viewer';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import { noteEvent, requireProof } from '$lib/server/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
@@ -24,9 +30,12 @@ export const load: PageServerLoad = async (event) => {
 	const person = await ownPerson(event, event.params.person);
 	const plan = await planIn(event.locals, challenge);
 	const { days, adherence, extras, trend, silent } = rollRow(person, challenge, plan, asOf);
-	const { strip: _strip, extras: _extras, kit, kitUnread, ...shown } = person;
+	const { strip: _strip, extras: _extras, suited: _suited, holds, kit, kitUnread, ...shown } = person;
 	return {
 		person: { ...shown, equipment: kitText(kit, kitUnread), unread: kitUnread },
+		mind: await mindOf(app, person, asOf),
+		hold: holdAt(holds, asOf),
+		changes: await changesOf(app.db, person.participantId, asOf),
 		days,
 		adherence,
 		extras,
@@ -67,6 +76,26 @@ export const actions: Actions = {
 		const form = await event.request.formData();
 		const raw = { ...Object.fromEntries(form), limits: form.getAll('limits') };
 		const done = await orFail(changePerson(event.locals.app, await person(event), raw));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	look: async (event) => {
+		const looked = await lookAtAnswers(event.locals.app, await person(event), coachIn(event.locals).name);
+		return { looked };
+	},
+	ask: async (event) => {
+		await askAgain(event.locals.app, (await person(event)).participantId);
+		return { changed: true };
+	},
+	clear: async (event) => {
+		const raw = Object.fromEntries(await event.request.formData());
+		const done = await orFail(recordClearance(event.locals.app, await person(event), raw));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	takeBack: async (event) => {
+		const form = await event.request.formData();
+		const done = await orFail(
+			takeBackClearance(event.locals.app, await person(event), formText(form, 'clearance'))
+		);
 		return 'failed' in done ? done.failed : { changed: true };
 	},
 	unexcuse: async (event) => {

@@ -3,6 +3,9 @@
 	import { enhance } from '$app/forms';
 	import { LIMITATIONS } from '$core/kit';
 	import { LEVELS } from '$core/people';
+	import ChangeLog from '$lib/features/people/ChangeLog.svelte';
+	import HealthShown from '$lib/features/people/HealthShown.svelte';
+	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
 	import Pauses from '$lib/features/people/Pauses.svelte';
 	import CopyText from '$lib/ui/CopyText.svelte';
@@ -26,6 +29,48 @@
 	<p class="quiet">
 		{dayAndTimeIn(person.zone, data.asOf)} in {placeOf(person.zone)} · {person.level} · {person.email}
 	</p>
+</div>
+
+<div class="mb-4 grid items-start gap-4 lg:grid-cols-2">
+	<Mind
+		name={first ?? person.name}
+		base="/c/{data.challenge.id}/people/{person.id}"
+		zone={person.zone}
+		coachZone={data.coach.zone}
+		now={data.asOf}
+		hold={data.hold}
+		cautions={data.mind.cautions}
+		limits={person.limits}
+		answeredAt={person.answeredAt}
+		asked={data.mind.asked}
+		clearances={data.mind.clearances}
+		{form}
+	/>
+	{#if form && 'looked' in form && form.looked}<HealthShown
+			name={first ?? person.name}
+			answers={form.looked.answers}
+			screening={form.looked.screening}
+		/>{:else}
+		<section class="panel p-4" aria-labelledby="owns">
+			<h2 id="owns">Has and wants</h2>
+			<dl class="mt-1 grid grid-cols-[max-content_minmax(0,1fr)] gap-x-4 gap-y-1 text-sm">
+				<dt class="quiet">Equipment</dt>
+				<dd>{person.equipment || 'nothing listed'}</dd>
+				<dt class="quiet">Minutes</dt>
+				<dd>{person.minutes === null ? 'not said' : `${person.minutes} min for a session`}</dd>
+				<dt class="quiet">Trains at</dt>
+				<dd>{person.trainsAt === null ? 'no fixed hour' : `${timeOfDay(person.trainsAt)} by their clock`}</dd>
+				{#if person.goals}<dt class="quiet">Wants</dt>
+					<dd>“{person.goals}”</dd>{/if}
+			</dl>
+			<p class="mt-2 text-sm">
+				<a
+					class="link-quiet"
+					href="/c/{data.challenge.id}/people/{person.id}/session{data.day ? `?day=${data.day}` : ''}"
+					>The session as {first} gets it</a
+				>
+			</p>
+		</section>{/if}
 </div>
 
 <section class="panel mb-4 overflow-x-auto p-4" aria-label="Days">
@@ -167,6 +212,7 @@
 			days={data.days.length}
 			{form}
 		/>
+		<ChangeLog name={first ?? person.name} changes={data.changes} zone={data.coach.zone} />
 		<Pauses pauses={data.pauses} today={data.day ?? 1} days={data.days.length} />
 		{#if data.excuses.length > 0}
 			<section class="panel p-4" aria-labelledby="excuses">
@@ -237,7 +283,7 @@
 							kg”, a band like “light band”.
 						</p>{/if}
 					<fieldset>
-						<legend>Limits: exercises that go against one are never proposed</legend>
+						<legend>Also leave out, beside what the answers say</legend>
 						<div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1">
 							{#each LIMITATIONS as limit (limit)}
 								<label class="flex items-center gap-1.5 text-[13px]"
@@ -246,7 +292,7 @@
 										class="checkbox checkbox-xs"
 										name="limits"
 										value={limit}
-										checked={person.limits.includes(limit)}
+										checked={person.addedLimits.includes(limit)}
 									/>
 									{limit}</label
 								>

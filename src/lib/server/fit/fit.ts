@@ -1,0 +1,157 @@
+/** What each person of a challenge gets of a day's session, before it is released. */
+import {
+	fitRow,
+	personalSession,
+	plannedParts,
+	type FitRow,
+	type Override,
+	type PersonalSession,
+	type PlannedPart
+} from '$core/day';
+import type { Suits } from '$core/fit';
+import type { Practice } from '$core/practice';
+import { compileSession, type Session, type Timeline } from '$core/session';
+import { outlineOf, type Outline } from '$core/analysis';
+import type { Challenge } from '../challenge/challenge';
+import { groupNow } from '../day/group';
+import { overridesIn, overridesOf } from '../day/overrides';
+import type { Context } from '../platform/context';
+import type { EnrolmentId } from '../platform/ids';
+import { enrolmentsOf, type OwnPerson } from '../people/enrolments';
+import { suitedIn, suitsIn } from '../people/suited';
+import { versionById } from '../session/sessions';
+
+/** Works out sessions of people, once for all whom the same suits. */
+export class Fitter {
+	private readonly rows = new Map<string, FitRow>();
+
+	constructor(
+		private readonly planned: Session,
+		private readonly practice: Practice
+	) {}
+
+	sessionOf(suits: Suits, day: number, overrides: readonly Override[]): PersonalSession | null {
+		return personalSession(this.planned, day, { suits, overrides }, this.practice);
+	}
+
+	rowOf(suits: Suits, day: number, overrides: readonly Override[]): FitRow {
+		const key = JSON.stringify([suits, overrides.length > 0 ? [day, overrides] : null]);
+		const known = this.rows.get(key);
+		if (known) return known;
+		const made = fitRow(this.planned, this.sessionOf(suits, day, overrides), suits.level, this.practice);
+		this.rows.set(key, made);
+		return made;
+	}
+}
+
+/** Somebody in the matrix of a day. */
+export interface FitPerson {
+	id: EnrolmentId;
+	name: string;
+	level: string;
+	/** Whether they answered the questions. */
+	answered: boolean;
+	row: FitRow;
+	/** Minutes that they have, or that the challenge promises. */
+	minutes: number;
+	/** It takes them longer than that. */
+	over: boolean;
+	/** Whether anything differs from the plan. */
+	differs: boolean;
+}
+
+export interface FitMatrix {
+	day: number;
+	session: string;
+	parts: PlannedPart[];
+	people: FitPerson[];
+}
+
+/** Whether a session takes longer than somebody has, by the minute. */
+export const isOver = (seconds: number, minutes: number): boolean => Math.round(seconds / 60) > minutes;
+
+/**
+ * Everybody of a challenge beside the exercises of a day; null where the day has no session.
+ * @param asOf by what was known at that instant
+ */
+export async function matrixOf(
+	context: Context,
+	challenge: Challenge,
+	day: number,
+	asOf: number
+): Promise<FitMatrix | null> {
+	const { db } = context;
+	const group = await groupNow(context, challenge.id);
+	const planned = group.plan[day - 1];
+	if (!planned?.versionId) return null;
+	const { body, name } = await versionById(db, planned.versionId);
+	const fitter = new Fitter(body, group.practice);
+	const all = await overridesIn(db, challenge.id, asOf);
+	const known = await suitedIn(db, challenge.id, asOf);
+	const people = (await enrolmentsOf(db, challenge.id)).map((one): FitPerson => {
+		const row = fitter.rowOf(
+			suitsIn(challenge, known.get(one.participantId) ?? one.suited),
+			day,
+			all.get(one.id) ?? []
+		);
+		const minutes = one.minutes ?? challenge.budgetMinutes;
+		return {
+			id: one.id,
+			name: one.name,
+			level: one.level,
+			answered: one.answeredAt !== null,
+			row,
+			minutes,
+			over: isOver(row.seconds, minutes),
+			differs: row.cells.some(({ kind }) => kind !== 'same')
+		};
+	});
+	return { day, session: name, parts: plannedParts(body), people };
+}
+
+/** A session as one person gets it, with its own timeline. */
+export interface SessionAs {
+	day: number;
+	name: string;
+	/** Null: nothing of it is left for them. */
+	own: {
+		session: Session;
+		timeline: Timeline;
+		outline: Outline;
+		changes: PersonalSession['changes'];
+		unfit: PersonalSession['unfit'];
+	} | null;
+	/** Seconds that it takes as planned, for comparison. */
+	plannedSeconds: number;
+	minutes: number;
+}
+
+/** Null where the day has no session. */
+export async function sessionAs(
+	context: Context,
+	challenge: Challenge,
+	person: OwnPerson,
+	day: number
+): Promise<SessionAs | null> {
+	const { db, clock } = context;
+	const { plan, practice } = await groupNow(context, challenge.id);
+	const planned = plan[day - 1];
+	if (!planned?.versionId) return null;
+	const { body, name } = await versionById(db, planned.versionId);
+	const overrides = await overridesOf(db, person.id, clock.now());
+	const suits = suitsIn(challenge, person.suited);
+	const own = new Fitter(body, practice).sessionOf(suits, day, overrides);
+	return {
+		day,
+		name,
+		own: own && {
+			session: own.session,
+			timeline: compileSession(own.session, practice),
+			outline: outlineOf(own.session, practice),
+			changes: own.changes,
+			unfit: own.unfit
+		},
+		plannedSeconds: compileSession(body, practice).totals.duration,
+		minutes: person.minutes ?? challenge.budgetMinutes
+	};
+}

@@ -1,0 +1,16 @@
+import { sessionAs } from '$lib/server/fit/fit';
+import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const { app } = event.locals;
+	const { day, rail } = await event.parent();
+	const challenge = await ownChallenge(event);
+	const person = await ownPerson(event, event.params.person);
+	return {
+		person: { id: person.id, name: person.name, level: person.level, answered: person.answeredAt !== null },
+		fitDay: day ?? 1,
+		as: await sessionAs(app, challenge, person, day ?? 1),
+		training: rail.filter(({ kind }) => kind !== 'rest').map((one) => one.day)
+	};
+};

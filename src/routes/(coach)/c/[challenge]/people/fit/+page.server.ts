@@ -1,0 +1,15 @@
+import { matrixOf } from '$lib/server/fit/fit';
+import { ownChallenge } from '$lib/server/web/own';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const { app } = event.locals;
+	const { day, rail, asOf } = await event.parent();
+	const challenge = await ownChallenge(event);
+	return {
+		fitDay: day ?? 1,
+		matrix: await matrixOf(app, challenge, day ?? 1, asOf),
+		/** Days with a session to look at, beside this one. */
+		training: rail.filter(({ kind }) => kind !== 'rest').map((one) => one.day)
+	};
+};

@@ -1,0 +1,42 @@
+<script lang="ts">
+	import Empty from '$lib/ui/Empty.svelte';
+	import Matrix from '$lib/features/fit/Matrix.svelte';
+	import { counted, dayText } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const matrix = $derived(data.matrix);
+	const date = $derived(data.rail[data.fitDay - 1]?.date);
+	const before = $derived(data.training.findLast((day) => day < data.fitDay));
+	const after = $derived(data.training.find((day) => day > data.fitDay));
+	const differing = $derived(matrix?.people.filter(({ differs }) => differs).length ?? 0);
+	const unfit = $derived(matrix?.people.filter(({ row }) => row.nothing || row.unfit.length > 0).length ?? 0);
+	const over = $derived(matrix?.people.filter((one) => one.over).length ?? 0);
+</script>
+
+<svelte:head><title>Who gets what · {data.challenge.name}</title></svelte:head>
+<p class="mb-1 text-sm"><a class="link-quiet" href="/c/{data.challenge.id}/people">People</a></p>
+<div class="mb-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+	<h1>Who gets what, day {data.fitDay}</h1>
+	{#if matrix}
+		<p class="quiet">
+			{matrix.session}{date ? `, ${dayText(date)}` : ''} · {counted(differing, 'person', 'people')} of {matrix
+				.people.length} get something else
+			{#if unfit > 0}· <b class="attention">{unfit} with nothing that fits</b>{/if}
+			{#if over > 0}· {over} over their time{/if}
+		</p>
+	{/if}
+	<p class="ml-auto flex gap-3 text-sm">
+		{#if before}<a class="link-quiet" href="?day={before}">Day {before}</a>{/if}
+		{#if after}<a class="link-quiet" href="?day={after}">Day {after}</a>{/if}
+	</p>
+</div>
+{#if !matrix}
+	<Empty says="There is no session on day {data.fitDay}." />
+{:else if matrix.people.length === 0}
+	<Empty says="Nobody is enrolled yet.">
+		<a class="link-quiet" href="/c/{data.challenge.id}/people/import">Enrol people from a list</a>
+	</Empty>
+{:else}
+	{#key matrix.day}<Matrix {matrix} base="/c/{data.challenge.id}/people" />{/key}
+{/if}

@@ -1,0 +1,11 @@
+import { postAnswers, putSection } from '$lib/server/people/intake-request';
+import { personIn } from '$lib/server/web/viewer';
+import type { RequestHandler } from './$types';
+
+/** Keeps one section of the answers. */
+export const PUT: RequestHandler = ({ request, locals }) =>
+	putSection(locals.app, personIn(locals).participantId, request);
+
+/** Takes all of them. */
+export const POST: RequestHandler = ({ request, locals }) =>
+	postAnswers(locals.app, personIn(locals).participantId, 'participant', request);

@@ -1,4 +1,4 @@
-import { expect, openPlace, ready, asCoach, signIn, test, openLink } from './support';
+import { answerQuestions, expect, openPlace, ready, asCoach, signIn, test, openLink } from './support';
 
 /** The demo stands on Wednesday 13 May 2026, 07:40 in Oslo. */
 const TODAY = '2026-05-13';
@@ -99,6 +99,12 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 	await test.step('the participant opens the link on a phone, does the day and checks in', async () => {
 		await openLink(me, link);
 		await expect(me.getByRole('heading', { name: 'Day 1' })).toBeVisible();
+		// Nothing is released before the questions are answered.
+		await expect(me.getByText('Have ready')).toHaveCount(0);
+		await me.getByRole('link', { name: 'Answer the questions' }).click();
+		await answerQuestions(me, { level: 'Some experience', dumbbells: 12 });
+		await expect(me.getByText('You can start.')).toBeVisible();
+		await me.getByRole('link', { name: 'Go on' }).click();
 		await expect(me.getByText('Have ready')).toBeVisible();
 		await expect(me.getByText('dumbbell of 12 kg')).toBeVisible();
 		await ready(me);

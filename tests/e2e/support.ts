@@ -223,3 +223,40 @@ export async function save(page: Page): Promise<void> {
 export const blocks = (page: Page) =>
 	page.getByRole('list', { name: 'Blocks' }).getByRole('heading', { level: 3 });
 export const total = (page: Page) => page.getByLabel('Timeline').first().locator('dd').first();
+
+/** Goes through the questions before the start as somebody would who has nothing to say of their health. */
+export async function answerQuestions(
+	page: Page,
+	{ level, dumbbells, yes }: { level: string; dumbbells: number; yes?: RegExp }
+): Promise<void> {
+	await ready(page);
+	const next = () => page.getByRole('button', { name: 'Next' }).click();
+	const choose = (legend: string | RegExp, label: string) =>
+		page.getByRole('group', { name: legend }).getByText(label, { exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'You', exact: true })).toBeVisible();
+	await next();
+	await choose('Where do you stand?', level);
+	await choose('Training with weights', 'Sometimes');
+	await choose(/three days a week/, 'Yes');
+	await choose('Minutes you have', '30');
+	await next();
+	await page.getByLabel('Which weight').selectOption('one dumbbell');
+	await page.getByLabel('How heavy, kg').fill(String(dumbbells));
+	await page.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.getByText(`dumbbell ${dumbbells} kg`)).toBeVisible();
+	await next();
+	await choose('How old are you?', '18 to 39');
+	await choose('How do you train?', 'standing');
+	await choose('Your balance', 'steady');
+	await choose('Down to the floor', 'easy');
+	await next();
+	await expect(page.getByRole('heading', { name: 'Your health' })).toBeVisible();
+	const questions = page.getByRole('group');
+	for (const question of await questions.all()) {
+		const text = await question.innerText();
+		await question.getByText(yes?.test(text) ? 'Yes' : 'No', { exact: true }).click();
+	}
+	await next();
+	await page.getByLabel('I agree').check();
+	await page.getByRole('button', { name: 'Send' }).click();
+}

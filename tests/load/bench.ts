@@ -126,7 +126,7 @@ async function roll(context: Context, coachId: CoachId): Promise<void> {
 }
 
 async function checkins(context: Context, coachId: CoachId): Promise<void> {
-	const { challenge, links } = await makeChallenge(context, coachId, '2026-10-27', 40, TWENTY_SETS);
+	const { challenge } = await makeChallenge(context, coachId, '2026-10-27', 40, TWENTY_SETS);
 	const plan = await planOf(context.db, challenge);
 	const days = plan.filter((day) => day.kind !== 'rest' && day.day <= 25).map((day) => day.day);
 	const [first] = await context.db.query<{ version: string }>(

@@ -52,7 +52,7 @@ export function fitPart(
 	const under = suits.planFor && !byLevel ? levelsUnder(suits.level, suits.planFor) : 0;
 	const steps = under > 0 && hasLevels(exercise, role) ? -under : 0;
 	const choice = decided.exercise
-		? { to: exercise, why: [] }
+		? { to: exercise, why: [], steps: 0 }
 		: chosenFor(part, exercise, steps, suits, practice);
 	if (!choice.to)
 		return {
@@ -65,10 +65,14 @@ export function fitPart(
 	const fitted = load ? load.part : next;
 	if (eased) {
 		const to = load?.to ? `${choice.to.name}, ${load.to}` : choice.to.name;
-		return { kind: 'changed', part: fitted, to, why: choice.why.join('; ') };
+		return { kind: 'changed', part: fitted, to, why: whyText(choice, suits.level) };
 	}
 	return load ? { kind: 'changed', part: fitted, to: load.to, why: load.why } : AS_PLANNED;
 }
+
+/** In one line: `no floor; two steps easier`, `beginner: one step easier`. */
+const whyText = ({ why, steps }: { why: string[]; steps: number }, level: Level): string =>
+	`${steps > 0 ? `${level}: ` : ''}${why.join('; ')}`;
 
 interface LoadFit {
 	part: Part;

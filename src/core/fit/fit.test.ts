@@ -148,10 +148,13 @@ describe('fitPart', () => {
 
 	it('makes it easier for whoever is under the level of the plan', () => {
 		const under = { level: 'beginner', planFor: 'trained' } as const;
-		expect(fit('3 x 10 push-up', under)).toMatchObject({ to: 'Incline push-up', why: 'two steps easier' });
+		expect(fit('3 x 10 push-up', under)).toMatchObject({
+			to: 'Incline push-up',
+			why: 'beginner: two steps easier'
+		});
 		expect(fit('3 x 10 push-up', { ...under, planFor: 'some experience' })).toMatchObject({
 			to: 'Knee push-up',
-			why: 'one step easier'
+			why: 'beginner: one step easier'
 		});
 		expect(fit('3 x 10 push-up', { level: 'trained', planFor: 'beginner' })).toEqual({ kind: 'as planned' });
 		expect(fit('3 x 30 s calf stretch', under)).toEqual({ kind: 'as planned' });

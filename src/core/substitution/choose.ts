@@ -9,6 +9,8 @@ export interface Choice {
 	to: Exercise | null;
 	/** In words, the weightiest first; empty: as asked. */
 	why: string[];
+	/** Steps along the ladder that it went, whichever way. */
+	steps: number;
 	/** A variation as hard as asked for is not there. */
 	noStep: boolean;
 }
@@ -49,11 +51,11 @@ export function chosenFor(
 	}
 	const why: string[] = gone === 0 ? [] : [steps < 0 ? stepsText(gone) : 'one step harder'];
 	const noStep = steps !== 0 && gone === 0;
-	if (canDo(to, fitting)) return { to, why, noStep };
+	if (canDo(to, fitting)) return { to, why, steps: gone, noStep };
 	const meant = insteadFor(part, to, fitting, practice);
-	if (meant) return { to: meant, why: [...why, 'the coach’s own choice for it'], noStep };
+	if (meant) return { to: meant, why: [...why, 'the coach’s own choice for it'], steps: gone, noStep };
 	const found = substitute(to, fitting, practice);
-	if (found) return { to: found.exercise, why: [...why, ...found.why], noStep };
+	if (found) return { to: found.exercise, why: [...why, ...found.why], steps: gone, noStep };
 	// Nothing like the easier one can be done, though the one asked for can.
-	return { to: to !== exercise && canDo(exercise, fitting) ? exercise : null, why: [], noStep };
+	return { to: to !== exercise && canDo(exercise, fitting) ? exercise : null, why: [], steps: 0, noStep };
 }

@@ -39,8 +39,14 @@
 
 	onMount(() => {
 		if (!forName) deviceZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-		const made = new IntakeForm(sections, zone, `cadrex.intake.${keptAs}`, senderTo(url), localStorage, () =>
-			crypto.randomUUID()
+		const made = new IntakeForm(
+			sections,
+			zone,
+			`cadrex.intake.${keptAs}`,
+			senderTo(url),
+			localStorage,
+			() => crypto.randomUUID(),
+			forName === null
 		);
 		form = made;
 		const online = () => void made.send();

@@ -106,7 +106,9 @@ export class IntakeForm {
 		private readonly key: string,
 		private readonly sender: Sender,
 		private readonly store: Store | null,
-		private readonly newId: () => string
+		private readonly newId: () => string,
+		/** Whether to begin where somebody stopped. */
+		goesOn: boolean
 	) {
 		this.answers = answersFrom(sections, zone);
 		const kept = this.read();
@@ -115,7 +117,7 @@ export class IntakeForm {
 			this.step = kept.step;
 			this.sendId = kept.sendId;
 			this.waiting = kept.sendId !== null;
-		} else this.step = this.firstOpen(sections);
+		} else if (goesOn) this.step = this.firstOpen(sections);
 	}
 
 	get section(): IntakeSection {

@@ -53,7 +53,9 @@
 <section class="panel p-4" aria-labelledby="differs">
 	<h2 id="differs">Different for {name}</h2>
 	{#if overrides.length === 0}
-		<p class="quiet mt-1 text-sm">{name} gets every session as planned.</p>
+		<p class="quiet mt-1 text-sm">
+			Nothing is changed by hand. What {name} owns and has to leave out is fitted by itself.
+		</p>
 	{:else}
 		<ul class="mt-1 flex flex-col gap-2 text-sm">
 			{#each overrides as one (one.id)}

@@ -1,0 +1,131 @@
+/** The questions before the start, the hold, and who gets what. */
+import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+
+test('answers given without a connection are sent later; a warning sign holds until the coach records a clearance', async ({
+	page,
+	demo,
+	browser,
+	site
+}) => {
+	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
+	const phone = await context.newPage();
+	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
+	await ready(phone);
+	await expect(phone.getByText('Have ready')).toBeVisible();
+	await phone.goto('/me/intake');
+	await ready(phone);
+	await phone.getByRole('button', { name: 'Something has changed' }).click();
+	const next = () => phone.getByRole('button', { name: 'Next' }).click();
+	const heading = (name: string) => expect(phone.getByRole('heading', { name, level: 1 })).toBeVisible();
+	await heading('You');
+	await noBarriers(phone, 'questions, you');
+	await next();
+	await heading('Your training');
+	await next();
+
+	// Two answers that speak against each other are asked about, where they stand.
+	await heading('What you have');
+	await noBarriers(phone, 'questions, equipment');
+	await phone.getByLabel('I have none of this').check();
+	await next();
+	await expect(phone.getByText(/You said that you have nothing, and listed/)).toBeVisible();
+	await phone.getByLabel('I have none of this').uncheck();
+	await phone.getByLabel('How heavy, kg').fill('412');
+	await phone.getByRole('button', { name: 'Add it' }).click();
+	await next();
+	await expect(phone.getByText('Did you mean 41.2 kg?')).toBeVisible();
+	await phone.getByRole('button', { name: /Remove pair of dumbbells 412 kg/ }).click();
+
+	await context.setOffline(true);
+	await next();
+	await heading('Your body');
+	await expect(phone.getByText('No connection at the moment')).toBeVisible();
+	await noBarriers(phone, 'questions, body');
+	await next();
+	await heading('Your health');
+	await phone
+		.getByRole('group', { name: /pain or pressure in the chest/ })
+		.getByText('Yes', { exact: true })
+		.click();
+	await next();
+	await phone.getByLabel('I agree').check();
+	await phone.getByRole('button', { name: 'Send' }).click();
+	await heading('Waiting for a connection');
+	await context.setOffline(false);
+	await expect(phone.getByText('Ask a doctor first')).toBeVisible();
+	await noBarriers(phone, 'what answers mean');
+	await phone.getByRole('link', { name: 'Go on' }).click();
+	await expect(phone.getByText('Ask first, then train')).toBeVisible();
+	await expect(phone.getByText('Have ready')).toHaveCount(0);
+	const [day] = /\d+/.exec(await phone.getByRole('heading', { level: 1 }).innerText()) ?? ['24'];
+	const api = await phone.request.get(`/api/me/days/${day}`);
+	expect(await api.text()).not.toContain('exercise');
+
+	await asCoach(page, demo);
+	await openPlace(page, 'Desk');
+	const held = page.getByRole('group', { name: 'Held' });
+	await expect(held).toContainText('Noor Bastani');
+	await held.getByRole('link', { name: 'Noor Bastani' }).click();
+	await ready(page);
+	await expect(page.getByText('Held: somebody qualified has to say yes first')).toBeVisible();
+	await page.getByRole('button', { name: 'Show health answers' }).click();
+	await expect(page.getByText('pain or pressure in the chest, neck, jaw or arm').first()).toBeVisible();
+	await noBarriers(page, 'a person who is held');
+	await page.getByLabel('Who said yes').fill('Dr Lindqvist, by phone');
+	await page.getByRole('button', { name: 'Record clearance' }).click();
+	await expect(page.getByText('Cleared by Dr Lindqvist, by phone')).toBeVisible();
+
+	await phone.goto('/me');
+	await expect(phone.getByText('Have ready')).toBeVisible();
+	await phone.goto('/me/intake');
+	await expect(phone.getByText('Runa Hallgren,')).toBeVisible();
+	await context.close();
+});
+
+test('who gets what is seen for everybody, filtered, and as one person gets it', async ({ page, demo }) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Who gets what' }).click();
+	await ready(page);
+	await noBarriers(page, 'who gets what');
+	const table = page.getByRole('table', { name: /Who gets what/ });
+	const everybody = await table.getByRole('rowheader').count();
+	await page.getByRole('button', { name: /^Something differs/ }).click();
+	const differing = await table.getByRole('rowheader').count();
+	expect(differing).toBeGreaterThan(0);
+	expect(differing).toBeLessThan(everybody);
+	await page.getByLabel('Find a person').fill('Halvard');
+	await table.getByRole('button', { name: 'Halvard Eik' }).click();
+	const beside = page.getByRole('complementary', { name: 'Halvard Eik' });
+	await expect(beside).toContainText('Stair climb → Hill walk');
+	await expect(beside).toContainText('beginner: one step easier');
+	await beside.getByRole('link', { name: 'The session as Halvard gets it' }).click();
+	await ready(page);
+	await expect(page.getByRole('heading', { name: /as Halvard gets it/ })).toBeVisible();
+	await expect(page.getByText('Changed for you')).toBeVisible();
+	await noBarriers(page, 'a session as one person gets it');
+});
+
+test('a coach fills in for somebody who is on the telephone', async ({ page, demo }) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Tamsin Reeve-Adu' }).click();
+	await ready(page);
+	await page.getByRole('link', { name: 'Correct the answers' }).click();
+	await ready(page);
+	await expect(page.getByText('for Tamsin')).toBeVisible();
+	for (const title of ['You', 'Your training', 'What you have']) {
+		await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
+		await page.getByRole('button', { name: 'Next' }).click();
+	}
+	// What she said of her body is not there before it is asked for.
+	await expect(page.getByRole('heading', { name: 'Your body' })).toBeVisible();
+	await page.getByRole('button', { name: 'Next' }).click();
+	await expect(page.getByText('choose your age')).toBeVisible();
+	await page.getByRole('button', { name: 'Show it, to correct it' }).click();
+	for (const title of ['You', 'Your training', 'What you have', 'Your body']) {
+		await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
+		await page.getByRole('button', { name: 'Next' }).click();
+	}
+	await expect(page.getByRole('heading', { name: 'Your health' })).toBeVisible();
+});

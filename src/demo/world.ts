@@ -3,6 +3,7 @@ import { anyCoach } from '$lib/server/auth/coach';
 import { CannotStart } from '$lib/server/platform/cannot-start';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { forgetAfter, liveUntil } from './live';
+import { fitEverywhere } from '$lib/server/fit/ahead';
 import { writeDemo } from './seed';
 
 /** The demo as it goes on: the invented people live up to whatever the clock shows. */
@@ -83,6 +84,7 @@ export async function startDemo(app: App): Promise<DemoWorld> {
 	world = new DemoWorld(app, (await readSetting<number>(app.db, 'demo lived until')) ?? app.clock.now());
 	await world.goBack();
 	await world.catchUp();
+	await fitEverywhere(app);
 	await app.jobs.register({
 		name: 'demo-people',
 		what: 'Lets the people of the demo live on to the time of its clock',

@@ -24,6 +24,7 @@ import { layDays, openPlan, savePlan } from '$lib/server/plan/plan';
 import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll } from '$lib/server/attendance/roll';
 import { createSession } from '$lib/server/session/sessions';
+import { fits } from './fits';
 import { bigPlan, checkPlans, compile, linear, search, tryOut, typed } from './core';
 import { median, read, report, timed } from './measure';
 
@@ -241,6 +242,7 @@ linear();
 search();
 checkPlans();
 tryOut();
+fits();
 const { context, coachId } = await world();
 await roll(context, coachId);
 await checkins(context, coachId);

@@ -1,6 +1,6 @@
 /** A session of the plan beside what one person gets of it, exercise by exercise. */
 import type { Practice } from '../practice';
-import { compileSession, loadText, partFor, type Session } from '../session';
+import { loadText, partFor, sessionSeconds, type Session } from '../session';
 import type { Level } from '../people';
 import type { PersonalSession, Unfit } from './personal';
 
@@ -64,7 +64,7 @@ export function fitRow(
 	);
 	return {
 		cells,
-		seconds: own ? compileSession(own.session, practice).totals.duration : 0,
+		seconds: own ? sessionSeconds(own.session, practice) : 0,
 		unfit: own?.unfit ?? [],
 		nothing: own === null
 	};

@@ -4,7 +4,7 @@ import { bandsIn, BAND_RANKS, nearestLoad, packsIn, type BandRank, type Kit, typ
 import type { Level } from '../people';
 import type { Practice } from '../practice';
 import type { Part, Role } from '../session';
-import { chosenFor, hasLevels, substitutePart } from '../substitution';
+import { chosenFor, hasLevels, substitutePart, type Choice } from '../substitution';
 import { levelsUnder, shareOf, startingLoad } from './starting-load';
 
 /** What of a person decides what suits them. */
@@ -53,7 +53,7 @@ export function fitPart(
 	const steps = under > 0 && hasLevels(exercise, role) ? -under : 0;
 	const choice = decided.exercise
 		? { to: exercise, why: [], steps: 0 }
-		: chosenFor(part, exercise, steps, suits, practice);
+		: choiceFor(part, exercise, steps, suits, practice);
 	if (!choice.to)
 		return {
 			kind: 'nothing',
@@ -73,6 +73,21 @@ export function fitPart(
 /** In one line: `no floor; two steps easier`, `beginner: one step easier`. */
 const whyText = ({ why, steps }: { why: string[]; steps: number }, level: Level): string =>
 	`${steps > 0 ? `${level}: ` : ''}${why.join('; ')}`;
+
+/** What somebody does in place of an exercise is the same in every session, unless the coach named something for it there. */
+const known = new WeakMap<Suits, WeakMap<Practice['library'], Map<string, Choice>>>();
+
+function choiceFor(part: Part, exercise: Exercise, steps: number, suits: Suits, practice: Practice): Choice {
+	if (part.instead) return chosenFor(part, exercise, steps, suits, practice);
+	const byLibrary = known.get(suits) ?? new WeakMap<Practice['library'], Map<string, Choice>>();
+	known.set(suits, byLibrary);
+	const choices = byLibrary.get(practice.library) ?? new Map<string, Choice>();
+	byLibrary.set(practice.library, choices);
+	const key = `${steps} ${exercise.name}`;
+	const choice = choices.get(key) ?? chosenFor(part, exercise, steps, suits, practice);
+	choices.set(key, choice);
+	return choice;
+}
 
 interface LoadFit {
 	part: Part;

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anySession } from '../../../tests/support/arbitrary';
-import { compileSession } from './compile';
+import { compileSession, sessionSeconds } from './compile';
 import { parseLine } from './line';
 import type { Block } from './formats';
 import type { Session } from './model';
 import type { Part } from './parts';
 import type { HouseRules } from '../practice';
+import { runs } from '../../../tests/support/runs';
 import { PRACTICE, practiceWith } from '../../../tests/support/practice';
 
 /** A block from a typed line; the test fails when it cannot be read. */
@@ -165,4 +166,16 @@ describe('a part without its block', () => {
 		);
 		expect(totals.duration).toBe(120);
 	});
+});
+
+it('the length alone is what the whole timeline comes to', () => {
+	fc.assert(
+		fc.property(anySession, (session) => {
+			expect(sessionSeconds(session, PRACTICE)).toBeCloseTo(
+				compileSession(session, PRACTICE).totals.duration,
+				6
+			);
+		}),
+		{ numRuns: runs(300) }
+	);
 });

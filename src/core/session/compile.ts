@@ -5,7 +5,7 @@ import type { Session } from './model';
 import { LIMITS } from './parts';
 import { beginsApart } from './pieces';
 import { workOnOneSide } from './rep-time';
-import { visitsOf } from './repeats';
+import { visitsOf, type Visit } from './repeats';
 import { TimelineWriter, type Segment } from './timeline';
 
 export interface Totals {
@@ -102,22 +102,15 @@ function totalsOf(segments: Segment[], session: Session, practice: Practice): To
  */
 export function compileSession(session: Session, practice: Practice): Timeline {
 	const out = new TimelineWriter(practice);
-	const visits = visitsOf(session);
 	const spans: BlockSpan[] = [];
-	for (const [i, visit] of visits.entries()) {
+	for (const { visit, block, rest, way, setup } of wayThrough(session, practice)) {
 		// Whoever asks of a session with too many steps is told so by `sessionFaults`; writing all of them could take minutes.
 		if (out.segments.length > LIMITS.segments) break;
-		const block = session.blocks[visit.block];
-		if (!block) continue;
-		// The way to a block belongs to the one before; what has to be set up takes its place.
-		const before = visits[i - 1];
-		if (before?.restAfter !== null && before?.restAfter !== undefined)
-			out.put('round-rest', before.restAfter);
-		if (block.setup && (visit.pass === 1 || visit.repeat?.from !== visit.repeat?.to)) {
+		if (rest !== null) out.put('round-rest', rest);
+		if (setup !== null) {
 			out.startBlock(visit.block, visit.pass);
-			out.put('setup', block.setup.seconds);
-		} else if (before?.restAfter === null && !beginsApart(session, block, visit.block))
-			out.put('transition', practice.house.betweenBlocks);
+			out.put('setup', setup);
+		} else if (way !== null) out.put('transition', way);
 		out.startBlock(visit.block, visit.pass);
 		const start = out.now;
 		formatOf(block).write(block, out);
@@ -134,6 +127,51 @@ export function compileSession(session: Session, practice: Practice): Timeline {
 		blocks,
 		spans
 	};
+}
+
+/** One going through of a block, with the seconds of what comes before it; null: nothing does. */
+interface Step {
+	visit: Visit;
+	block: Block;
+	rest: number | null;
+	way: number | null;
+	setup: number | null;
+}
+
+/** Everything that a session goes through in order. The way to a block belongs to the one before; what has to be set up takes its place. */
+function wayThrough(session: Session, { house }: Pick<Practice, 'house'>): Step[] {
+	const visits = visitsOf(session);
+	return visits.flatMap((visit, i): Step[] => {
+		const block = session.blocks[visit.block];
+		if (!block) return [];
+		const before = visits[i - 1];
+		const sets = visit.pass === 1 || visit.repeat?.from !== visit.repeat?.to;
+		const setup = sets ? (block.setup?.seconds ?? null) : null;
+		const walks = before?.restAfter === null && !beginsApart(session, block, visit.block);
+		return [
+			{
+				visit,
+				block,
+				rest: before?.restAfter ?? null,
+				way: setup === null && walks ? house.betweenBlocks : null,
+				setup
+			}
+		];
+	});
+}
+
+/** Blocks are not changed once they are made, and most are the same for everybody. */
+const known = new WeakMap<Practice, WeakMap<Block, number>>();
+
+/** Expected length of a session in seconds: `compileSession(…).totals.duration` without working out when everything happens. */
+export function sessionSeconds(session: Session, practice: Practice): number {
+	const lengths = known.get(practice) ?? new WeakMap<Block, number>();
+	known.set(practice, lengths);
+	return wayThrough(session, practice).reduce((sum, { block, rest, way, setup }) => {
+		const seconds = lengths.get(block) ?? blockSeconds(block, practice);
+		lengths.set(block, seconds);
+		return sum + (rest ?? 0) + (way ?? 0) + (setup ?? 0) + seconds;
+	}, 0);
 }
 
 /** Seconds of one going through of a block by itself, without what is set up before it. */

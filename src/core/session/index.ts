@@ -11,7 +11,7 @@ export {
 export { joinSessions, piecesOf } from './pieces';
 export { partFor, sessionFor } from './by-level';
 export { clockText } from './clock-text';
-export { blockSeconds, compileSession, type Timeline, type Totals } from './compile';
+export { blockSeconds, compileSession, sessionSeconds, type Timeline, type Totals } from './compile';
 export type { Cue, CueKind } from './cues';
 export {
 	addBlock,

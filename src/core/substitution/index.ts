@@ -1,4 +1,4 @@
-export { chosenFor, hasLevels } from './choose';
+export { chosenFor, hasLevels, type Choice } from './choose';
 export {
 	KIT_PRESETS,
 	PRESET_KITS,

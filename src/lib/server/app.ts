@@ -15,6 +15,8 @@ import { openDatabase } from './db/open';
 import { freeIn, Room, withRoom } from './db/room';
 import { randomIds } from './platform/ids';
 import { Threads } from './threads/threads';
+import { fitJob } from './fit/ahead';
+import { weeksJob } from './health/answers';
 import { purgeJob } from './upkeep/purge';
 
 /** The running application: what use cases are given, and what only the edges need. */
@@ -84,6 +86,8 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 	await jobs.register(resetJob(app, mail));
 	await jobs.register(accountNoticeJob(app, mail));
 	await jobs.register(purgeJob(app));
+	await jobs.register(fitJob(app));
+	await jobs.register(weeksJob(app));
 	await jobs.register(backupJob(makeBackup, config.backups.kept));
 	return app;
 }

@@ -5,6 +5,7 @@ import type { Limitation } from '$core/kit';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import type { ParticipantId } from '../platform/ids';
+import type { Job } from '../platform/jobs';
 import { noteSuited } from '../people/suited';
 import { projectHolds, type MadeBy } from './records';
 
@@ -105,3 +106,12 @@ export async function followWeeks({ db, clock, ids }: Context): Promise<number> 
 	}
 	return changed;
 }
+
+export const weeksJob = (context: Context): Job<object> => ({
+	name: 'weeks',
+	what: 'Follows pregnancies and births by the week, for what to leave out',
+	every: '*/15 * * * *',
+	run: async () => {
+		await followWeeks(context);
+	}
+});

@@ -3,9 +3,12 @@
  * Each takes and gives plain values, so that both can be handed to another thread.
  */
 import { isZone } from '$core/calendar';
+import { fitDays, type FitCase } from '$core/day';
 import { libraryOf, type Exercise } from '$core/exercise';
+import type { Suits } from '$core/fit';
 import { checkRoster, matchColumns, type ColumnMatch, type RosterLine } from '$core/people';
 import type { Practice } from '$core/practice';
+import type { Session } from '$core/session';
 import { refuseWeak, type NewPassword } from '../auth/strength';
 import { readExercisesCsv } from '../exercise/exercise-file';
 import { readBundle } from '../exports/bundle/read-bundle';
@@ -74,6 +77,14 @@ export const TASKS = {
 		const { text } = textOf(of.given);
 		return { text, ...readSessionFile(text, practiceFrom(of.practice), of.renamed) };
 	},
+
+	/** What many people get of many sessions. */
+	fit: (of: {
+		sessions: readonly (readonly [string, Session])[];
+		suits: readonly Suits[];
+		cases: readonly FitCase[];
+		practice: PlainPractice;
+	}) => fitDays(new Map(of.sessions), of.suits, of.cases, practiceFrom(of.practice)),
 
 	/** A challenge as a file. @throws Refusal 400, 413 */
 	bundle: ({ given, practice }: { given: Given; practice: PlainPractice }) => {

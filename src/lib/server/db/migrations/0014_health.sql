@@ -98,6 +98,19 @@ create table person_event (
 );
 create index person_event_participant on person_event (participant_id, at);
 
+-- What does not fit on days ahead, worked out by a job; a row for each day that was looked at, with what it was looked at by.
+create table fit_day (
+	enrolment_id uuid not null references enrolment on delete cascade,
+	day int not null check (day >= 1),
+	-- Of the session, what suits the person, what was decided for them and the exercises there are.
+	mark text not null,
+	seconds double precision not null,
+	-- Exercises for which nothing is safe and at hand: [{exercise, role, why}].
+	unfit jsonb not null,
+	nothing boolean not null,
+	primary key (enrolment_id, day)
+);
+
 create or replace function person_behind(hash text, now timestamptz) returns jsonb language plpgsql stable as $$
 begin
 	return (

@@ -2,7 +2,12 @@ import { houseOf } from '$lib/server/practice/practice';
 import { adherence } from '$core/attendance';
 import { cameIn, heldOf, openingsOf, silentOf, stillOpenOf } from '$lib/server/desk/desk';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
-import type { PageServerLoad } from './$types';
+import { fitAhead, misfitsOn, shareThatFits } from '$lib/server/fit/ahead';
+import { addOverride } from '$lib/server/day/overrides';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import type { Actions, PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
 /** Days that are shown of somebody to reach. */
@@ -36,9 +41,38 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		openings: day === null ? [] : openingsOf(rows, day),
 		people: rows.length,
 		held: heldOf(rows, asOf),
+		/** On the day that is out and the two after it. */
+		misfits: (
+			await misfitsOn(
+				app,
+				challenge,
+				day === null ? [1, 2] : [day, ...plan.slice(day, day + 2).map((one) => one.day)]
+			)
+		).map((one) => ({ ...one, share: shareThatFits(one.seconds, one.minutes) })),
 		silent,
 		silentFrom: house.silentFrom,
 		firstShown: since + 1,
 		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)
 	};
+};
+
+export const actions: Actions = {
+	/** Less of one day's session for one person, so that it fits the time they have. */
+	shorten: async (event) => {
+		const form = await event.request.formData();
+		const [day, share] = [Number(formText(form, 'day')), Number(formText(form, 'share'))];
+		const person = await ownPerson(event, formText(form, 'person'));
+		const done = await orFail(
+			addOverride(event.locals.app, person, 'coach', {
+				target: { kind: 'day' },
+				change: { kind: 'scale', share: share / 100 },
+				fromDay: day,
+				toDay: day,
+				why: 'Shorter, to fit the time you have'
+			})
+		);
+		if ('failed' in done) return done.failed;
+		await fitAhead(event.locals.app, await ownChallenge(event));
+		return { changed: true };
+	}
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import Empty from '$lib/ui/Empty.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
@@ -122,6 +123,39 @@
 						<a class="link-quiet" href="{base}/people?show=held">The other {data.held.length - MOST_HELD}</a>
 					</p>{/if}
 			</div>
+		{/if}
+		{#if data.misfits.length > 0}
+			<section class="remark remark-attention mt-3" aria-label="Doesn’t fit">
+				<h3 class="text-[15px]">Doesn’t fit, {data.misfits.length}</h3>
+				<ul class="text-sm">
+					{#each data.misfits.slice(0, MOST_HELD) as one (`${one.id} ${one.day}`)}
+						<li class="py-0.5">
+							<a class="font-semibold hover:underline" href="{base}/people/{one.id}/session?day={one.day}"
+								>{one.name}</a
+							>, day {one.day}:
+							{#if one.nothing}nothing of the session is left
+							{:else if one.unfit.length > 0}nothing fits for {one.unfit
+									.map(({ exercise }) => exercise.toLowerCase())
+									.join(', ')}
+								{#each one.unfit.slice(0, 1) as { exercise, helps } (exercise)}
+									{#if helps[0]}<span class="quiet block text-[13px]"
+											>with a {helps[0].item}: {helps[0].exercise.toLowerCase()}</span
+										>{/if}
+								{/each}
+							{:else}{minutesText(one.seconds)}, has {one.minutes} min
+								<form method="post" action="?/shorten" use:enhance class="inline">
+									<input type="hidden" name="person" value={one.id} />
+									<input type="hidden" name="day" value={one.day} />
+									<input type="hidden" name="share" value={one.share} />
+									<button class="link-quiet">Make it {one.share} %</button>
+								</form>{/if}
+						</li>
+					{/each}
+				</ul>
+				{#if data.misfits.length > MOST_HELD}<p class="text-sm">
+						<a class="link-quiet" href="{base}/people/fit">Everybody and everything</a>
+					</p>{/if}
+			</section>
 		{/if}
 		<ul class="quiet mt-3 flex flex-col gap-0.5 text-sm">
 			{#each data.next as day (day.day)}

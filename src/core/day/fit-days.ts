@@ -1,0 +1,53 @@
+/** Sessions of many people on many days, for what does not fit before it is released. */
+import type { Suits } from '../fit';
+import type { Practice } from '../practice';
+import { sessionSeconds, type Session } from '../session';
+import { appliesOn, type Override } from './overrides';
+import { personalSession, type Unfit } from './personal';
+
+/** One person on one day. */
+export interface FitCase {
+	/** Of the sessions given. */
+	session: string;
+	day: number;
+	/** Of the people given: who shares what suits them shares the place. */
+	suits: number;
+	overrides: readonly Override[];
+}
+
+export interface FitResult {
+	/** Expected length in seconds; 0 where nothing is left. */
+	seconds: number;
+	unfit: readonly Unfit[];
+	nothing: boolean;
+}
+
+/**
+ * What each gets, in the order of the cases. Whoever the same suits gets the same, whatever the day.
+ * @throws RangeError for a case that names a session or a place that is not given
+ */
+export function fitDays(
+	sessions: ReadonlyMap<string, Session>,
+	suits: readonly Suits[],
+	cases: readonly FitCase[],
+	practice: Practice
+): FitResult[] {
+	const known = new Map<string, FitResult>();
+	return cases.map((one) => {
+		const planned = sessions.get(one.session);
+		const whom = suits[one.suits];
+		if (!planned || !whom) throw new RangeError(`case: no session ${one.session} or nobody at ${one.suits}`);
+		const overrides = one.overrides.filter((override) => appliesOn(override, one.day));
+		const key = `${one.session} ${one.suits} ${overrides.length > 0 ? JSON.stringify(overrides) : ''}`;
+		const found = known.get(key);
+		if (found) return found;
+		const own = personalSession(planned, one.day, { suits: whom, overrides }, practice);
+		const made: FitResult = {
+			seconds: own ? sessionSeconds(own.session, practice) : 0,
+			unfit: own?.unfit ?? [],
+			nothing: own === null
+		};
+		known.set(key, made);
+		return made;
+	});
+}

@@ -1,0 +1,212 @@
+/** What does not fit somebody on the days ahead: looked for before a day is released, and again where something has changed. */
+import { createHash } from 'node:crypto';
+import { appliesOn, type FitCase, type FitResult, type Override, type Unfit } from '$core/day';
+import { dayInZone } from '$core/calendar';
+import { whatHelps, type Help, type Suits } from '$core/fit';
+import type { Session } from '$core/session';
+import { challengeById, type Challenge } from '../challenge/challenge';
+import { groupNow } from '../day/group';
+import { overridesIn } from '../day/overrides';
+import type { Queries } from '../db/database';
+import type { Context } from '../platform/context';
+import type { ChallengeId, EnrolmentId, VersionId } from '../platform/ids';
+import type { Job } from '../platform/jobs';
+import { enrolmentsOf } from '../people/enrolments';
+import { suitsIn } from '../people/suited';
+import { plainOf } from '../threads/tasks';
+import type { Threads } from '../threads/threads';
+import { isOver } from './fit';
+
+const markOf = (...parts: unknown[]): string =>
+	createHash('sha256').update(JSON.stringify(parts)).digest('base64url').slice(0, 22);
+
+/** Somebody on a day ahead. */
+interface Ahead {
+	id: EnrolmentId;
+	day: number;
+	versionId: VersionId;
+	suits: number;
+	overrides: Override[];
+	mark: string;
+}
+
+/** Everybody on every day ahead that has a session, with a mark of all that decides what they get. */
+async function daysAhead(context: Context, challenge: Challenge) {
+	const { plan, practice } = await groupNow(context, challenge.id);
+	const now = context.clock.now();
+	const today = dayInZone(challenge.startsOn, challenge.coachZone, now);
+	// In the west it is still the day before.
+	const days = plan.filter(({ day, versionId, cancelled }) => versionId && !cancelled && day >= today - 1);
+	const decided = await overridesIn(context.db, challenge.id, now);
+	const library = markOf(practice.library.all.filter(({ ownId }) => ownId));
+	const suits: Suits[] = [];
+	const places = new Map<string, number>();
+	const ahead: Ahead[] = [];
+	for (const { id, suited, fromDay } of await enrolmentsOf(context.db, challenge.id)) {
+		const own = suitsIn(challenge, suited);
+		const key = JSON.stringify(own);
+		const place = places.get(key) ?? suits.push(own) - 1;
+		places.set(key, place);
+		const theirs = decided.get(id) ?? [];
+		const about = markOf(key, library);
+		for (const { day, versionId } of days) {
+			if (!versionId || day < fromDay) continue;
+			const overrides = theirs.filter((one) => appliesOn(one, day));
+			const mark = overrides.length > 0 ? markOf(versionId, about, overrides) : `${versionId} ${about}`;
+			ahead.push({ id, day, versionId, suits: place, overrides, mark });
+		}
+	}
+	return { ahead, suits, practice };
+}
+
+const keyOf = ({ id, day }: { id: string; day: number }): string => `${id} ${day}`;
+
+/**
+ * Works out what everybody of a challenge gets on the days ahead, as far as it is not known: only what has changed is done
+ * again. @returns how many days of how many people were worked out
+ */
+export async function fitAhead(
+	context: Context & { threads: Threads },
+	challenge: Challenge
+): Promise<number> {
+	const { db, threads } = context;
+	const { ahead, suits, practice } = await daysAhead(context, challenge);
+	const known = await db.query<{ id: EnrolmentId; day: number; mark: string }>(
+		`select f.enrolment_id as id, f.day, f.mark from fit_day f join enrolment e on e.id = f.enrolment_id
+		 where e.challenge_id = $1`,
+		[challenge.id]
+	);
+	const marks = new Map(known.map((one) => [keyOf(one), one.mark]));
+	const fresh = ahead.filter((one) => marks.get(keyOf(one)) !== one.mark);
+	const wanted = new Set(ahead.map(keyOf));
+	const stale = known.filter((one) => !wanted.has(keyOf(one)));
+	if (fresh.length === 0 && stale.length === 0) return 0;
+	const bodies = await db.query<{ id: VersionId; body: Session }>(
+		'select id, body from session_version where id = any($1::uuid[])',
+		[[...new Set(fresh.map(({ versionId }) => versionId))]]
+	);
+	const results = await threads.run(
+		'fit',
+		{
+			sessions: bodies.map(({ id, body }) => [id, body] as const),
+			suits,
+			cases: fresh.map(({ versionId, day, suits: place, overrides }): FitCase => ({
+				session: versionId,
+				day,
+				suits: place,
+				overrides
+			})),
+			practice: plainOf(practice)
+		},
+		`fit ${challenge.id}`
+	);
+	await keep(db, fresh, results, stale);
+	return fresh.length;
+}
+
+/** Rows written at a time: others are answered in between. */
+const AT_ONCE = 2000;
+
+async function keep(
+	db: Queries,
+	fresh: readonly Ahead[],
+	results: readonly FitResult[],
+	stale: readonly { id: EnrolmentId; day: number }[]
+): Promise<void> {
+	for (let i = 0; i < fresh.length; i += AT_ONCE) {
+		const rows = fresh
+			.slice(i, i + AT_ONCE)
+			.map(({ id, day, mark }, at) => ({ id, day, mark, ...results[i + at] }));
+		// Somebody who was taken off meanwhile has no days any more.
+		await db.query(
+			`insert into fit_day (enrolment_id, day, mark, seconds, unfit, nothing)
+			 select r.id, r.day, r.mark, r.seconds, r.unfit, r.nothing
+			 from jsonb_to_recordset($1::jsonb) as r(id uuid, day int, mark text, seconds float8, unfit jsonb, nothing boolean)
+			 join enrolment e on e.id = r.id
+			 on conflict (enrolment_id, day) do update
+				set mark = excluded.mark, seconds = excluded.seconds, unfit = excluded.unfit, nothing = excluded.nothing`,
+			[JSON.stringify(rows)]
+		);
+	}
+	if (stale.length > 0)
+		await db.query(
+			`delete from fit_day f using jsonb_to_recordset($1::jsonb) as r(id uuid, day int)
+			 where f.enrolment_id = r.id and f.day = r.day`,
+			[JSON.stringify(stale)]
+		);
+}
+
+/** Something that does not fit somebody on a day ahead. */
+export interface Misfit {
+	id: EnrolmentId;
+	name: string;
+	day: number;
+	minutes: number;
+	seconds: number;
+	/** It takes them longer than they have. */
+	over: boolean;
+	nothing: boolean;
+	unfit: { exercise: string; helps: Help[] }[];
+}
+
+/** Share of a session that is left where it is made to fit, in percent, down to fives. */
+export const shareThatFits = (seconds: number, minutes: number): number =>
+	Math.max(10, Math.floor((100 * minutes * 60) / seconds / 5) * 5);
+
+/**
+ * What does not fit on some days, as it was last looked for: where nothing is left first, then single exercises, then time.
+ * Warm-ups and stretches that are left out are no matter for the coach.
+ */
+export async function misfitsOn(
+	context: Context,
+	challenge: Challenge,
+	days: readonly number[]
+): Promise<Misfit[]> {
+	const rows = await context.db.query<Omit<Misfit, 'over' | 'unfit'> & { unfit: Unfit[] }>(
+		`select f.enrolment_id as id, p.name, f.day, coalesce(p.minutes, $3) as minutes, f.seconds, f.nothing, f.unfit
+		 from fit_day f join enrolment e on e.id = f.enrolment_id join participant p on p.id = e.participant_id
+		 where e.challenge_id = $1 and f.day = any($2::int[])
+			and (f.nothing or f.unfit <> '[]' or f.seconds >= 60 * (coalesce(p.minutes, $3) + 0.5)) order by p.name, f.day`,
+		[challenge.id, days, challenge.budgetMinutes]
+	);
+	if (rows.length === 0) return [];
+	const { practice } = await groupNow(context, challenge.id);
+	const people = new Map((await enrolmentsOf(context.db, challenge.id)).map((one) => [one.id, one]));
+	const weight = (one: Misfit) => (one.nothing ? 0 : one.unfit.length > 0 ? 1 : 2);
+	return rows
+		.map(({ unfit, ...row }): Misfit => {
+			const person = people.get(row.id);
+			return {
+				...row,
+				over: isOver(row.seconds, row.minutes),
+				unfit: unfit
+					.filter(({ role }) => role === 'main')
+					.map(({ exercise }) => {
+						const meant = practice.library.find(exercise);
+						const helps =
+							meant && person ? whatHelps(meant, suitsIn(challenge, person.suited), practice) : [];
+						return { exercise, helps };
+					})
+			};
+		})
+		.filter((one) => one.nothing || one.unfit.length > 0 || one.over)
+		.sort((a, b) => weight(a) - weight(b));
+}
+
+/** Looks every minute at every challenge that is not over; where nothing has changed there is little to do. */
+export const fitJob = (context: Context & { threads: Threads }): Job<object> => ({
+	name: 'fit-ahead',
+	what: 'Fits the sessions of the days ahead to everybody, where something has changed',
+	every: '* * * * *',
+	retries: 0,
+	run: () => fitEverywhere(context)
+});
+
+/** Fits the days ahead of every challenge that is not over. */
+export async function fitEverywhere(context: Context & { threads: Threads }): Promise<void> {
+	const challenges = await context.db.query<{ id: ChallengeId }>(
+		"select id from challenge where starts_on + days > (to_timestamp($1 / 1000.0) at time zone 'utc')::date - 1",
+		[context.clock.now()]
+	);
+	for (const { id } of challenges) await fitAhead(context, await challengeById(context.db, id));
+}

@@ -169,7 +169,8 @@ describe('roles', () => {
 		participantId: newId<'participant'>(randomIds),
 		suited: { level: 'beginner' as const, kit: [], limits: [], answered: false, since: 0 },
 		holds: [],
-		asksAgain: false
+		asksAgain: false,
+		elsewhere: false
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
 	const requestOf = ({

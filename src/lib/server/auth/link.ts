@@ -22,6 +22,8 @@ export interface Person {
 	holds: Hold[];
 	/** Whether the coach asked them to look over their answers, and they have not yet. */
 	asksAgain: boolean;
+	/** Whether they are in another challenge as well. */
+	elsewhere: boolean;
 }
 
 /** A secret for a personal link, and what is kept of it. */
@@ -80,6 +82,38 @@ export async function openLink(
 	await db.transaction(async (tx) => {
 		if (before !== null)
 			await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
+		await tx.query(
+			'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
+			[hashToken(token), found.enrolmentId, instant(now), instant(now + LOGIN_LASTS)]
+		);
+	});
+	return token;
+}
+
+/** A challenge of somebody's, beside the one that their device shows. */
+export const otherChallengesOf = (
+	{ db }: Pick<Context, 'db'>,
+	{ participantId, enrolmentId }: Pick<Person, 'participantId' | 'enrolmentId'>
+): Promise<{ enrolmentId: EnrolmentId; name: string }[]> =>
+	db.query(
+		`select e.id as "enrolmentId", ch.name from enrolment e join challenge ch on ch.id = e.challenge_id
+		 where e.participant_id = $1 and e.id <> $2 and e.left_at is null order by ch.starts_on desc`,
+		[participantId, enrolmentId]
+	);
+
+/** Has a device show another challenge of the same person. @returns its new token; null where there is no such challenge */
+export async function switchTo(
+	{ db, clock, ids }: Context,
+	person: Person,
+	enrolmentId: string,
+	before: string
+): Promise<string | null> {
+	const found = (await otherChallengesOf({ db }, person)).find((one) => one.enrolmentId === enrolmentId);
+	if (!found) return null;
+	const token = ids.secret();
+	const now = clock.now();
+	await db.transaction(async (tx) => {
+		await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
 		await tx.query(
 			'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
 			[hashToken(token), found.enrolmentId, instant(now), instant(now + LOGIN_LASTS)]

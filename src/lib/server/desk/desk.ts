@@ -19,7 +19,7 @@ export function openingsOf(rows: readonly RollRow[], day: number): Opening[] {
 	for (const { person, days } of rows) {
 		const own = days[day - 1];
 		// Who is held gets nothing, and is named apart.
-		if (!own?.theirs || own.state === 'held') continue;
+		if (!own?.theirs || own.state === 'held' || own.state === 'excused') continue;
 		const { opens } = own.window;
 		const opening = byInstant.get(opens) ?? { opens, people: [] };
 		opening.people.push({

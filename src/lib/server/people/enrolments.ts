@@ -45,6 +45,8 @@ export interface Enrolment {
 	askedAt: number | null;
 	holds: Hold[];
 	suited: Suited;
+	/** When they left the challenge; null: they are in it. */
+	leftAt: number | null;
 	fromDay: number;
 	shiftDays: number;
 	strip: Strip;
@@ -67,11 +69,11 @@ const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		p.kit, p.kit_unread as "kitUnread", coalesce(h.limits, '{}') as limits, coalesce(h.added, '{}') as "addedLimits",
 		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", p.asked_at as "askedAt", e.holds,
 		${SUITED} as suited,
-		e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.extras, e.last_seen as "lastSeen",
+		e.left_at as "leftAt", e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.extras, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
 	from enrolment e join participant p on p.id = e.participant_id left join health h on h.participant_id = p.id`;
 
-/** Somebody as their own pages have them. */
+/** Somebody as their own pages have them; of other challenges they only know themselves. */
 export const asPerson = (one: Enrolment): Person => ({
 	enrolmentId: one.id,
 	participantId: one.participantId,
@@ -81,7 +83,8 @@ export const asPerson = (one: Enrolment): Person => ({
 	earlierZones: one.earlierZones,
 	suited: one.suited,
 	holds: one.holds,
-	asksAgain: one.askedAt !== null && one.answeredAt !== null && one.askedAt > one.answeredAt
+	asksAgain: one.askedAt !== null && one.answeredAt !== null && one.askedAt > one.answeredAt,
+	elsewhere: false
 });
 
 /** Everybody in a challenge, by name. The one query of the roll. */

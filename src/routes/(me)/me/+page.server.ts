@@ -1,8 +1,9 @@
 import { redirect } from '@sveltejs/kit';
 import { adherence, madeUp } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
-import { signOutDevice } from '$lib/server/auth/link';
-import { dropToken, tokenIn } from '$lib/server/web/cookies';
+import { otherChallengesOf, signOutDevice, switchTo } from '$lib/server/auth/link';
+import { formText } from '$lib/server/web/form-text';
+import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
 import { shelfOn } from '$lib/server/shelf/shelf';
 import { upFor } from '$lib/server/challenge/announcements';
@@ -37,6 +38,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
+		others: person.elsewhere ? await otherChallengesOf(app, person) : [],
 		/** What keeps sessions from them, and whether the questions are to be answered. */
 		hold: standing.hold?.reason ?? null,
 		questions: person.suited.answered ? (person.asksAgain ? ('again' as const) : null) : ('first' as const),
@@ -47,6 +49,13 @@ export const load: PageServerLoad = async ({ locals }) => {
 
 export const actions: Actions = {
 	tick,
+	switch: async ({ request, locals, cookies, url }) => {
+		const before = tokenIn(cookies, url, 'person') ?? '';
+		const to = formText(await request.formData(), 'to');
+		const token = await switchTo(locals.app, personIn(locals), to, before);
+		if (token) keepToken(cookies, url, 'person', token);
+		redirect(303, '/me');
+	},
 	leave: async ({ locals, cookies, url }) => {
 		const token = tokenIn(cookies, url, 'person');
 		if (token) await signOutDevice(locals.app, token);

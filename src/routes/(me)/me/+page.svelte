@@ -154,6 +154,17 @@
 			>
 			<span class="quiet whitespace-nowrap">{counted(data.shelf, 'session')}</span>
 		</a>{/if}
+	{#each data.others as other (other.enrolmentId)}
+		<form method="post" action="?/switch">
+			<button
+				class="panel flex min-h-14 w-full items-center justify-between gap-3 p-4 text-left"
+				name="to"
+				value={other.enrolmentId}
+				><span><b>{other.name}</b><span class="quiet block text-[15px]">Your other challenge</span></span
+				></button
+			>
+		</form>
+	{/each}
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"

@@ -21,6 +21,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 				lastSeen,
 				hasLink,
 				answeredAt,
+				leftAt,
 				holds
 			}) => ({
 				id,
@@ -34,6 +35,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 				lastSeen,
 				hasLink,
 				answered: answeredAt !== null,
+				left: leftAt !== null,
 				hold: holdAt(holds, locals.app.clock.now())?.reason ?? null
 			})
 		)

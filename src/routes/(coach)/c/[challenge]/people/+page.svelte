@@ -42,6 +42,7 @@
 			bind:value={find}
 		/>
 		<a class="btn btn-outline btn-sm" href="{base}/fit">Who gets what</a>
+		<a class="btn btn-outline btn-sm" href="{base}/join">Add and invite</a>
 		<a class="btn btn-primary btn-sm" href="{base}/import">Enrol from a list</a>
 	</div>
 </div>
@@ -77,7 +78,13 @@
 							>{person.lastSeen === null ? 'never' : dayAndTimeIn(data.coach.zone, person.lastSeen)}</td
 						>
 						<td class={['text-sm whitespace-nowrap', person.hold ? 'attention font-semibold' : 'quiet']}
-							>{person.hold ? START[person.hold] : person.answered ? 'answered' : 'questions open'}</td
+							>{person.left
+								? 'left'
+								: person.hold
+									? START[person.hold]
+									: person.answered
+										? 'answered'
+										: 'questions open'}</td
 						>
 						<td class="text-sm">{person.hasLink ? 'created' : 'none'}</td>
 					</tr>

@@ -14,10 +14,13 @@ import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
 import { askAgain } from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
-import { unenrol } from '$lib/server/people/enrolments';
+import { addDays, dateIn, LAST_ZONE } from '$core/calendar';
+import { challengeOf, challengesOf } from '$lib/server/challenge/challenge';
+import { challengesWith, comeBack, leave, moveTo } from '$lib/server/people/leave';
+import { unenrol, type OwnPerson } from '$lib/server/people/enrolments';
 import { takingsOf } from '$lib/server/shelf/shelf';
 import { formText, overrideFrom } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
+import { orError, orFail } from '$lib/server/web/http';
 import { coachIn } from '$lib/server/web/viewer';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import { noteEvent, requireProof } from '$lib/server/web/security';
@@ -35,6 +38,7 @@ export const load: PageServerLoad = async (event) => {
 		person: { ...shown, equipment: kitText(kit, kitUnread), unread: kitUnread },
 		mind: await mindOf(app, person, asOf),
 		hold: holdAt(holds, asOf),
+		...(await elsewhereOf(event, person)),
 		changes: await changesOf(app.db, person.participantId, asOf),
 		days,
 		adherence,
@@ -50,6 +54,19 @@ export const load: PageServerLoad = async (event) => {
 		zones: Intl.supportedValuesOf('timeZone')
 	};
 };
+
+/** Other challenges of theirs, and those of the coach that they could go on in. */
+async function elsewhereOf({ locals }: Pick<RequestEvent, 'locals'>, { participantId }: OwnPerson) {
+	const { app } = locals;
+	const inThem = await challengesWith(app.db, participantId);
+	const all = await challengesOf(app.db, coachIn(locals).id);
+	const today = dateIn(LAST_ZONE, app.clock.now());
+	const others = all.filter(
+		({ id, startsOn, days }) =>
+			addDays(startsOn, days - 1) >= today && !inThem.some((one) => one.challengeId === id)
+	);
+	return { inChallenges: inThem, others: others.map(({ id, name }) => ({ id, name })) };
+}
 
 const person = (event: RequestEvent) => ownPerson(event, event.params.person);
 
@@ -77,6 +94,28 @@ export const actions: Actions = {
 		const raw = { ...Object.fromEntries(form), limits: form.getAll('limits') };
 		const done = await orFail(changePerson(event.locals.app, await person(event), raw));
 		return 'failed' in done ? done.failed : { changed: true };
+	},
+	leave: async (event) => {
+		const own = await person(event);
+		const done = await orFail(leave(event.locals.app, own));
+		if ('failed' in done) return done.failed;
+		await noteEvent(event, 'link-revoked', { enrolmentId: own.id });
+		return { changed: true };
+	},
+	back: async (event) => {
+		const done = await orFail(comeBack(event.locals.app, await person(event)));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	move: async (event) => {
+		const { app } = event.locals;
+		const own = await person(event);
+		const to = await orError(
+			challengeOf(app.db, own.coachId, formText(await event.request.formData(), 'to'))
+		);
+		const done = await orFail(moveTo(app, own, to));
+		if ('failed' in done) return done.failed;
+		await noteEvent(event, 'link-made', { enrolmentId: done.ok.enrolmentId });
+		return { moved: { to: to.name, link: `${event.url.origin}/join/${done.ok.secret}` } };
 	},
 	look: async (event) => {
 		const looked = await lookAtAnswers(event.locals.app, await person(event), coachIn(event.locals).name);

@@ -5,6 +5,7 @@
 	import { LEVELS } from '$core/people';
 	import ChangeLog from '$lib/features/people/ChangeLog.svelte';
 	import HealthShown from '$lib/features/people/HealthShown.svelte';
+	import InChallenges from '$lib/features/people/InChallenges.svelte';
 	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
 	import Pauses from '$lib/features/people/Pauses.svelte';
@@ -210,6 +211,14 @@
 			own={data.own}
 			today={data.day ?? 1}
 			days={data.days.length}
+			{form}
+		/>
+		<InChallenges
+			name={first ?? person.name}
+			challengeId={data.challenge.id}
+			leftAt={person.leftAt}
+			all={data.inChallenges}
+			others={data.others}
 			{form}
 		/>
 		<ChangeLog name={first ?? person.name} changes={data.changes} zone={data.coach.zone} />

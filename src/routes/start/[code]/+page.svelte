@@ -1,0 +1,104 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { addDays } from '$core/calendar';
+	import { isZone } from '$core/calendar';
+	import Field from '$lib/ui/Field.svelte';
+	import ZoneInput from '$lib/ui/ZoneInput.svelte';
+	import { counted, longDayText, WEEKDAYS } from '$lib/format';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+	const { page } = $derived(data);
+	const challenge = $derived(page.challenge);
+	const typed = $derived((form && 'typed' in form ? form.typed : {}) as Record<string, string>);
+	const faultOf = (field: string) =>
+		(form && 'faults' in form ? (form.faults ?? []) : []).find((one) => one.field === field)?.message;
+	let zone = $state('');
+	onMount(() => {
+		const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+		if (!zone && isZone(here)) zone = here;
+	});
+	const full = $derived(page.places === 0);
+</script>
+
+<svelte:head><title>{challenge.name} · Cadrex</title></svelte:head>
+<main class="mx-auto flex max-w-xl flex-col gap-5 px-4 py-10 text-[17px]">
+	<div>
+		<p class="quiet">with {page.coach}</p>
+		<h1 class="text-3xl">{challenge.name}</h1>
+		<p class="mt-1 text-xl">{challenge.goal}</p>
+	</div>
+	<dl class="panel grid grid-cols-[max-content_minmax(0,1fr)] gap-x-5 gap-y-1.5 p-4">
+		<dt class="quiet">Starts</dt>
+		<dd>
+			{longDayText(challenge.startsOn)}, {counted(challenge.days, 'day')} until {longDayText(
+				addDays(challenge.startsOn, challenge.days - 1)
+			)}
+		</dd>
+		<dt class="quiet">Training</dt>
+		<dd>
+			{challenge.trainingDays.map((day) => WEEKDAYS[day - 1]).join(', ')}, about {challenge.budgetMinutes} min,
+			in your own morning or whenever you train
+		</dd>
+		<dt class="quiet">You need</dt>
+		<dd>
+			{page.needs.length > 0 ? page.needs.join(', ') : 'nothing but room'}; what you don’t have is replaced
+		</dd>
+		{#if page.places !== null}<dt class="quiet">Places</dt>
+			<dd>{full ? 'none left; you can wait for one' : `${page.places} left`}</dd>{/if}
+	</dl>
+	{#if form && 'waiting' in form}
+		<div class="remark" role="status">
+			<p class="text-xl font-semibold">You’re on the list</p>
+			<p>{page.coach} has your name and sends you your own link as soon as there is a place.</p>
+		</div>
+	{:else}
+		<form
+			method="post"
+			use:enhance={() =>
+				async ({ update }) =>
+					update({ reset: false })}
+			class="flex flex-col gap-4"
+		>
+			<Field label="Your name" id="name" fault={faultOf('name')}>
+				<input
+					id="name"
+					name="name"
+					class="input min-h-12 w-full text-[17px]"
+					maxlength="80"
+					autocomplete="name"
+					value={typed.name ?? ''}
+				/>
+			</Field>
+			<Field label="Email address" id="email" fault={faultOf('email')}>
+				<input
+					id="email"
+					name="email"
+					type="email"
+					class="input min-h-12 w-full text-[17px]"
+					maxlength="254"
+					autocomplete="email"
+					value={typed.email ?? ''}
+				/>
+			</Field>
+			<Field label="Time zone" id="zone" fault={faultOf('zone')} hint="Each day opens in your own morning">
+				<ZoneInput
+					id="zone"
+					name="zone"
+					class="input min-h-12 w-full text-[17px]"
+					zones={data.zones}
+					bind:value={zone}
+				/>
+			</Field>
+			{#if form && 'message' in form && form.message}<p class="field-fault" role="alert">
+					{form.message}
+				</p>{/if}
+			<button class="btn btn-primary min-h-14 text-lg">{full ? 'Put me on the waiting list' : 'Join'}</button>
+			<p class="quiet text-[15px]">
+				After that come a few questions about you, what you have and what hurts. Ask a doctor before you train
+				if you are not sure that you should.
+			</p>
+		</form>
+	{/if}
+</main>

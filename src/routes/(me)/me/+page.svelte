@@ -173,6 +173,7 @@
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/intake"
 			>Your answers</a
 		>
+		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/data">My data</a>
 		<form method="post" action="?/leave">
 			<button class="quiet min-h-11 px-3 text-sm underline">Sign out</button>
 		</form>

@@ -7,6 +7,7 @@ import { inputOf } from '$lib/server/challenge/challenge';
 import { challengeSchema } from '$contracts/challenge';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
+import { healthUntilOf, setHealthUntil } from '$lib/server/privacy/health-until';
 import { houseOf, saveHouse } from '$lib/server/practice/practice';
 import { ownChallenge } from '$lib/server/web/own';
 import { coachIn } from '$lib/server/web/viewer';
@@ -18,6 +19,7 @@ export const load: PageServerLoad = async (event) => {
 	return {
 		form: await superValidate(inputOf(challenge), yup(challengeSchema)),
 		zones: Intl.supportedValuesOf('timeZone'),
+		healthUntil: await healthUntilOf(locals.app.db, challenge.id),
 		house: await houseOf(locals.app.db, coachIn(locals).id)
 	};
 };
@@ -30,6 +32,11 @@ export const actions: Actions = {
 			form
 		});
 		return 'failed' in changed ? changed.failed : { form, message: null, saved: true };
+	},
+	health: async (event) => {
+		const raw = Object.fromEntries(await event.request.formData());
+		const saved = await orFail(setHealthUntil(event.locals.app, await ownChallenge(event), raw));
+		return 'failed' in saved ? saved.failed : { healthSaved: true };
 	},
 	house: async ({ request, locals }) => {
 		const form = await request.formData();

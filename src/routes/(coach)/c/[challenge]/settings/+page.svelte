@@ -11,6 +11,7 @@
 			form?: unknown;
 			saved?: boolean;
 			houseSaved?: boolean;
+			healthSaved?: boolean;
 			faults?: { field: string; message: string }[];
 		} | null
 	);
@@ -30,6 +31,23 @@
 		action="?/challenge"
 		{message}
 	/>{/key}
+
+<h2 class="mt-8 mb-1">Health answers</h2>
+<form method="post" action="?/health" class="flex flex-wrap items-end gap-3">
+	<label class="text-sm"
+		>Delete them on <input
+			name="until"
+			type="date"
+			class="input input-sm block w-44"
+			value={data.healthUntil ?? ''}
+		/></label
+	>
+	<button class="btn btn-sm btn-outline">Save the date</button>
+	<p class="quiet basis-full text-sm">
+		Of people who are in another challenge of yours they stay until that one’s date.
+		{answer?.healthSaved ? 'Saved.' : ''}
+	</p>
+</form>
 
 <h2 class="mt-8 mb-1">House rules</h2>
 <p class="quiet mb-3 text-sm">

@@ -1,0 +1,110 @@
+import { expect, it } from 'vitest';
+import { openLink, personOf } from '$lib/server/auth/link';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { loadRoll } from '$lib/server/attendance/roll';
+import { lookAtAnswers } from '$lib/server/health/looks';
+import { answersOf } from '$lib/server/health/records';
+import { finishIntake } from '$lib/server/people/intake';
+import { planOf } from '$lib/server/plan/plan-days';
+import { deleteHealth, healthUntilOf, setHealthUntil } from '$lib/server/privacy/health-until';
+import { forget, keptOf, ownDataOf } from '$lib/server/privacy/own-data';
+import { randomIds } from '$lib/server/platform/ids';
+import { ownPersonOf, sharedWorld } from '../support/context';
+import { ANSWERS } from '../support/intake';
+import { refusal } from '../support/refusal';
+
+const { context, world } = await sharedWorld('2026-11-23T12:00:00Z');
+const [oslo, , bogota] = world.people;
+const SAID = ['left elbow', 'knee gave way', 'slept badly', 'A pull-up'];
+
+async function live(): Promise<void> {
+	await finishIntake(
+		context,
+		oslo!.participantId,
+		'participant',
+		{ ...ANSWERS, body: { ...ANSWERS.body, hurtsElsewhere: 'left elbow' } },
+		randomIds.uuid()
+	);
+	await lookAtAnswers(context, await ownPersonOf(context, world, oslo!.enrolmentId), 'Runa');
+	await checkIn(context, oslo!, {
+		id: randomIds.uuid(),
+		day: 1,
+		done: 'part',
+		hurts: 'knee gave way',
+		note: 'slept badly',
+		sets: [{ block: 0, part: 0, set: 1, amount: 10, kg: null }]
+	});
+}
+
+it('somebody takes out all that is kept of them, and of nobody else', async () => {
+	await live();
+	const data = await ownDataOf(context, oslo!.participantId);
+	const text = JSON.stringify(data);
+	for (const said of SAID) expect(text).toContain(said);
+	expect(data.challenges).toMatchObject([
+		{ name: 'Hut weeks', checkins: [{ day: 1, sets: [{ block: 0, set: 1, amount: 10 }] }] }
+	]);
+	expect(data.records.health_look).toMatchObject([{ who: 'Runa' }]);
+	expect(data.records.consent).toMatchObject([{ version: 1, given_by: 'participant' }]);
+	expect(text).not.toMatch(/link_hash|feed_hash|Person 2|p2@example/);
+	expect(await keptOf(context.db, oslo!)).toMatchObject({ checkins: 1, answers: 1, looks: 1 });
+});
+
+it('once deleted nothing of it is left anywhere; what was done counts on without a name', async () => {
+	const plan = await planOf(context.db, world.challenge);
+	const now = Date.parse('2026-11-24T12:00:00Z');
+	context.at('2026-11-24T12:00:00Z');
+	const before = await loadRoll(context.db, world.challenge, plan, now);
+	const token = await openLink(context, world.secrets[0] ?? '');
+	await forget(context, oslo!.participantId);
+	const tables = await context.db.query<{ name: string }>(
+		"select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'"
+	);
+	for (const { name } of tables)
+		for (const said of [...SAID, 'Person 1', 'p1@example.org', 'Pia']) {
+			const [found] = await context.db.query<{ n: number }>(
+				`select count(*)::int as n from "${name}" t where t::text like '%' || $1 || '%'`,
+				[said]
+			);
+			expect(found?.n, `${said} in ${name}`).toBe(0);
+		}
+	// A page that is open elsewhere belongs to nobody now.
+	expect(await personOf(context, token ?? '')).toBeNull();
+	const after = await loadRoll(context.db, world.challenge, plan, now);
+	expect(after.totals[0]).toEqual(before.totals[0]);
+	const row = after.rows.find(({ person }) => person.id === oslo!.enrolmentId);
+	expect(row?.person).toMatchObject({ name: 'Somebody', limits: [], answeredAt: null });
+	expect(row?.days[0]).toMatchObject({ state: 'partial', pain: false });
+	// Nobody is asked for anything any more.
+	expect(row?.days.slice(1, 5).map(({ state }) => state)).toEqual([
+		'excused',
+		'excused',
+		'excused',
+		'excused'
+	]);
+});
+
+it('health answers go on the day that the coach set, and not before', async () => {
+	await finishIntake(
+		context,
+		bogota!.participantId,
+		'participant',
+		{ ...ANSWERS, health: { ...ANSWERS.health, chest: true } },
+		randomIds.uuid()
+	);
+	expect(await deleteHealth(context)).toBe(0);
+	await setHealthUntil(context, world.challenge, { until: '2027-01-10' });
+	expect(await healthUntilOf(context.db, world.challenge.id)).toBe('2027-01-10');
+	context.at('2027-01-09T12:00:00Z');
+	expect(await deleteHealth(context)).toBe(0);
+	expect(await answersOf(context.db, bogota!.participantId)).not.toBeNull();
+	context.at('2027-01-10T12:00:00Z');
+	expect(await deleteHealth(context)).toBe(1);
+	expect(await answersOf(context.db, bogota!.participantId)).toBeNull();
+	expect(await deleteHealth(context)).toBe(0);
+	expect((await refusal(setHealthUntil(context, world.challenge, { until: 'soon' }))).faults[0]?.field).toBe(
+		'until'
+	);
+	await setHealthUntil(context, world.challenge, { until: '' });
+	expect(await healthUntilOf(context.db, world.challenge.id)).toBeNull();
+});

@@ -1,5 +1,5 @@
 /** The questions before the start, the hold, and who gets what. */
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { answerQuestions, asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
 
 test('answers given without a connection are sent later; a warning sign holds until the coach records a clearance', async ({
 	page,
@@ -128,4 +128,76 @@ test('a coach fills in for somebody who is on the telephone', async ({ page, dem
 		await page.getByRole('button', { name: 'Next' }).click();
 	}
 	await expect(page.getByRole('heading', { name: 'Your health' })).toBeVisible();
+});
+
+test('somebody joins on the page of a challenge, and takes out and deletes what is kept of them', async ({
+	page,
+	demo,
+	browser,
+	site
+}) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Add and invite' }).click();
+	await ready(page);
+	await page.getByLabel(/Places, empty/).fill('27');
+	await page.getByRole('button', { name: 'Turn it on' }).click();
+	const address = await page.getByLabel('Copy the address').first().inputValue();
+	await noBarriers(page, 'add and invite');
+
+	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
+	const phone = await context.newPage();
+	await phone.goto(new URL(address).pathname);
+	await ready(phone);
+	await expect(phone.getByText('1 left')).toBeVisible();
+	await noBarriers(phone, 'page to join on');
+	await phone.getByLabel('Your name').fill('Tindra Vesk');
+	await phone.getByLabel('Email address').fill('tindra');
+	await phone.getByLabel('Time zone').fill('Riga');
+	await phone.getByRole('button', { name: 'Join' }).click();
+	await expect(phone.getByText(/is not an email address/).first()).toBeVisible();
+	await expect(phone.getByLabel('Your name')).toHaveValue('Tindra Vesk');
+	await phone.getByLabel('Email address').fill('tindra@hutseason.example');
+	await phone.getByRole('button', { name: 'Join' }).click();
+	await phone.waitForURL('**/me/intake');
+	await answerQuestions(phone, { level: 'Trained', dumbbells: 8 });
+	await expect(phone.getByText('You can start.')).toBeVisible();
+
+	// The last place is taken: whoever comes now waits.
+	const later = await (await browser.newContext({ baseURL: site })).newPage();
+	await later.goto(new URL(address).pathname);
+	await ready(later);
+	await later.getByLabel('Your name').fill('Okello Marwa');
+	await later.getByLabel('Email address').fill('okello@hutseason.example');
+	await later.getByLabel('Time zone').fill('Africa/Kampala');
+	await later.getByRole('button', { name: 'Put me on the waiting list' }).click();
+	await expect(later.getByText('You’re on the list')).toBeVisible();
+	await later.context().close();
+	await page.reload();
+	await expect(page.getByText('Okello Marwa')).toBeVisible();
+
+	await phone.goto('/me/data');
+	await ready(phone);
+	await noBarriers(phone, 'my data');
+	const file = await phone.request.get('/me/data.json');
+	expect(await file.json()).toMatchObject({ person: { name: 'Tindra Vesk' } });
+	await phone.getByRole('button', { name: 'Delete my data' }).click();
+	await expect(phone.getByRole('alert')).toContainText('Type Tindra Vesk');
+	await phone.getByLabel(/to confirm/).fill('tindra vesk');
+	await phone.getByRole('button', { name: 'Delete my data' }).click();
+	await phone.waitForURL('**/sign-in');
+	await phone.goto('/me');
+	await phone.waitForURL('**/sign-in**');
+	await context.close();
+});
+
+test('the group as a whole suggests whom the plan is made for', async ({ page, demo }) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'The group' }).click();
+	await ready(page);
+	await noBarriers(page, 'the group');
+	await expect(page.getByRole('list', { name: /Hours of the day/ }).getByRole('listitem')).toHaveCount(24);
+	await page.getByRole('button', { name: 'Make the plan for it' }).click();
+	await expect(page.getByText('The plan is made for this group.')).toBeVisible();
 });

@@ -54,7 +54,7 @@ test('nothing to tap on a phone is smaller than 44 px, and nothing runs off the 
 }) => {
 	await page.setViewportSize({ width: 390, height: 844 });
 	await openLink(page, `/join/${demo.links['Noor Bastani']}`);
-	for (const path of ['/me', '/me/calendar', '/me/day/23', '/me/day/24/check-in']) {
+	for (const path of ['/me', '/me/calendar', '/me/intake', '/me/data', '/me/day/23', '/me/day/24/check-in']) {
 		await page.goto(path);
 		await ready(page);
 		if (path.endsWith('check-in')) {
@@ -254,7 +254,15 @@ test('every page of coach and participant is read through', async ({ page, demo 
 	expect(seen.size).toBeGreaterThan(20);
 	await page.context().clearCookies();
 	await openLink(page, `/join/${demo.links['Noor Bastani']}`);
-	for (const path of ['/me', '/me/calendar', '/me/day/23', '/me/day/24', '/me/day/24/check-in']) {
+	for (const path of [
+		'/me',
+		'/me/calendar',
+		'/me/intake',
+		'/me/data',
+		'/me/day/23',
+		'/me/day/24',
+		'/me/day/24/check-in'
+	]) {
 		await page.goto(path);
 		await ready(page);
 	}

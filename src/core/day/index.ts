@@ -11,6 +11,6 @@ export { appliesOn, type Override } from './overrides';
 export { personalSession, type PersonalChange, type PersonalSession, type Unfit } from './personal';
 export { personDay, type PersonDay } from './person-day';
 export { fitDays, type FitCase, type FitResult } from './fit-days';
-export { fitRow, plannedParts, type FitCell, type FitRow, type PlannedPart } from './fit-row';
+export { fitRow, plannedParts, type FitRow, type PlannedPart } from './fit-row';
 export { entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';

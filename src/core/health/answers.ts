@@ -14,14 +14,6 @@ export type Soreness = (typeof SORENESS)[number];
 export const AGE_BANDS = ['under 16', '16 to 17', '18 to 39', '40 to 64', '65 or over'] as const;
 export type AgeBand = (typeof AGE_BANDS)[number];
 
-/** The band of an age in years. */
-export function ageBandOf(years: number): AgeBand {
-	if (years < 16) return 'under 16';
-	if (years < 18) return '16 to 17';
-	if (years < 40) return '18 to 39';
-	return years < 65 ? '40 to 64' : '65 or over';
-}
-
 /** How somebody stands while training. */
 export const STANCES = ['freely', 'with a support', 'seated'] as const;
 /** How it is to get down to the floor and up again. */

@@ -1,8 +1,6 @@
 export {
 	AGE_BANDS,
-	ageBandOf,
 	BALANCES,
-	conditionsOn,
 	FLOOR_WAYS,
 	limitsOn,
 	pregnantWeekOn,
@@ -19,5 +17,5 @@ export {
 	type SorePlace,
 	type Soreness
 } from './answers';
-export { holdAt, holdsOf, type Clearance, type ClearanceRecords, type Hold, type HoldReason } from './holds';
-export { screen, type Asked, type Screening, type ScreenReason } from './screen';
+export { holdAt, holdsOf, type Clearance, type Hold, type HoldReason } from './holds';
+export { screen, type Screening, type ScreenReason } from './screen';

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { WELL } from '../../../tests/support/health';
 import { LIMITATIONS } from '../kit';
 import {
-	ageBandOf,
 	AGE_BANDS,
 	conditionsOn,
 	limitsOn,
@@ -186,17 +185,4 @@ describe('what must not be asked of somebody', () => {
 			)
 		);
 	});
-});
-
-it('an age belongs to one band', () => {
-	expect([15, 16, 17, 18, 39, 40, 64, 65].map(ageBandOf)).toEqual([
-		'under 16',
-		'16 to 17',
-		'16 to 17',
-		'18 to 39',
-		'18 to 39',
-		'40 to 64',
-		'40 to 64',
-		'65 or over'
-	]);
 });

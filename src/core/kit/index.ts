@@ -2,6 +2,7 @@ export {
 	BAND_RANKS,
 	bandsIn,
 	canDoWith,
+	heaviestIn,
 	KIT_LIMITS,
 	kitOfItems,
 	missingIn,
@@ -31,5 +32,5 @@ export {
 	withinLimits,
 	type Limitation
 } from './limits';
-export { isSane, kitText, ownedText, readKit } from './read-kit';
-export { KG_PER_LB, kgFrom, UNITS, weightText, type Units } from './units';
+export { kitText, ownedText, readKit } from './read-kit';
+export { KG_PER_LB, kgFrom, UNITS, type Units } from './units';

@@ -132,7 +132,7 @@ function readItem(text: string): Owned | null {
 }
 
 /** Whether a piece lies within what somebody can own. */
-export function isSane(owned: Owned): boolean {
+function isSane(owned: Owned): boolean {
 	const weights =
 		owned.kind === 'adjustable'
 			? [owned.from, owned.to, owned.step]

@@ -7,7 +7,3 @@ export type Units = (typeof UNITS)[number];
 /** Kilograms of a weight as somebody gives it, to 10 g. */
 export const kgFrom = (value: number, unit: Units): number =>
 	Math.round(value * (unit === 'lb' ? KG_PER_LB : 1) * 100) / 100;
-
-/** A weight as somebody reads it: `12 kg`, `26.5 lb`. Pounds to the half: no plate is finer. */
-export const weightText = (kg: number, unit: Units): string =>
-	unit === 'kg' ? `${kg} kg` : `${Math.round((kg / KG_PER_LB) * 2) / 2} lb`;

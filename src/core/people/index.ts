@@ -18,6 +18,7 @@ export {
 	type IntakeSection,
 	type WeightsUsed
 } from './intake';
+export { cohortOf, suggestedAudience, type Cohort, type Member } from './cohort';
 export { LEVELS, type Level } from './levels';
 export {
 	CELL_SHOWN,

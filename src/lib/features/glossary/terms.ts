@@ -21,6 +21,10 @@ const TERMS: [term: string, means: string][] = [
 		'Exercises one after the other by the clock: so many seconds on, so many off, for some rounds.'
 	],
 	[
+		'Clearance',
+		'The yes of a doctor, midwife or parent to what somebody’s answers asked about, as the coach records it: who, when, until when.'
+	],
+	[
 		'Credit',
 		'What a day counts, from 0 to 1: the share of the asked work that was done, less for a late result.'
 	],
@@ -34,6 +38,10 @@ const TERMS: [term: string, means: string][] = [
 	['EMOM', 'Every minute on the minute: the work starts on each full minute, what is left of it is rest.'],
 	['Excused', 'A day that you took out for somebody, with a reason. It is not due.'],
 	['For time', 'A fixed amount of work, as fast as it can be done well, under a time limit.'],
+	[
+		'Held',
+		'Nothing is released to somebody: their questions are open, or somebody qualified has to say yes first. Days that close meanwhile don’t count.'
+	],
 	['HIIT', 'High-intensity intervals: hard and easy in turn.'],
 	['Hold', 'A position kept for some seconds: a plank, a wall sit, a stretch.'],
 	['Load', 'The weight of an exercise. Of a session or a week: effort times minutes (Foster et al. 2001).'],

@@ -90,15 +90,17 @@ export async function openLink(
 	return token;
 }
 
-/** A challenge of somebody's, beside the one that their device shows. */
+/** The challenges of somebody that are not over, beside the one that their device shows. */
 export const otherChallengesOf = (
-	{ db }: Pick<Context, 'db'>,
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
 	{ participantId, enrolmentId }: Pick<Person, 'participantId' | 'enrolmentId'>
 ): Promise<{ enrolmentId: EnrolmentId; name: string }[]> =>
 	db.query(
 		`select e.id as "enrolmentId", ch.name from enrolment e join challenge ch on ch.id = e.challenge_id
-		 where e.participant_id = $1 and e.id <> $2 and e.left_at is null order by ch.starts_on desc`,
-		[participantId, enrolmentId]
+		 where e.participant_id = $1 and e.id <> $2 and e.left_at is null
+			and ch.starts_on + ch.days >= (to_timestamp($3 / 1000.0) at time zone 'utc')::date
+		 order by ch.starts_on desc`,
+		[participantId, enrolmentId, clock.now()]
 	);
 
 /** Has a device show another challenge of the same person. @returns its new token; null where there is no such challenge */
@@ -108,7 +110,9 @@ export async function switchTo(
 	enrolmentId: string,
 	before: string
 ): Promise<string | null> {
-	const found = (await otherChallengesOf({ db }, person)).find((one) => one.enrolmentId === enrolmentId);
+	const found = (await otherChallengesOf({ db, clock }, person)).find(
+		(one) => one.enrolmentId === enrolmentId
+	);
 	if (!found) return null;
 	const token = ids.secret();
 	const now = clock.now();

@@ -56,6 +56,7 @@
 	{:else}
 		<form
 			method="post"
+			novalidate
 			use:enhance={() =>
 				async ({ update }) =>
 					update({ reset: false })}
@@ -91,7 +92,10 @@
 					bind:value={zone}
 				/>
 			</Field>
-			{#if form && 'message' in form && form.message}<p class="field-fault" role="alert">
+			{#if form && 'message' in form && form.message && !form.faults?.length}<p
+					class="field-fault"
+					role="alert"
+				>
 					{form.message}
 				</p>{/if}
 			<button class="btn btn-primary min-h-14 text-lg">{full ? 'Put me on the waiting list' : 'Join'}</button>

@@ -41,6 +41,7 @@
 			data-find
 			bind:value={find}
 		/>
+		<a class="btn btn-outline btn-sm" href="{base}/group">The group</a>
 		<a class="btn btn-outline btn-sm" href="{base}/fit">Who gets what</a>
 		<a class="btn btn-outline btn-sm" href="{base}/join">Add and invite</a>
 		<a class="btn btn-primary btn-sm" href="{base}/import">Enrol from a list</a>
@@ -72,7 +73,7 @@
 							><span class="clock">{timeIn(person.zone, data.now)}</span>
 							<span class="quiet">{placeOf(person.zone)}</span></td
 						>
-						<td class="text-sm">{person.level}</td>
+						<td class="text-sm whitespace-nowrap">{person.level}</td>
 						<td class="quiet text-sm">{person.equipment || 'nothing listed'}</td>
 						<td class="quiet text-sm whitespace-nowrap"
 							>{person.lastSeen === null ? 'never' : dayAndTimeIn(data.coach.zone, person.lastSeen)}</td

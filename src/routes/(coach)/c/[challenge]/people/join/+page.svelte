@@ -65,7 +65,10 @@
 					value={typed.equipment ?? ''}
 				/>
 			</Field>
-			{#if form && 'message' in form && form.message}<p class="field-fault" role="alert">
+			{#if form && 'message' in form && form.message && !form.faults?.length}<p
+					class="field-fault"
+					role="alert"
+				>
 					{form.message}
 				</p>{/if}
 			<button class="btn btn-sm btn-primary self-start">Add them</button>
@@ -87,7 +90,7 @@
 			<p class="quiet text-sm">Off: people join only by a list, or one by one.</p>
 		{/if}
 		<form method="post" use:enhance class="flex flex-wrap items-end gap-2">
-			<Field label="Places" id="capacity" hint="Empty: as many as come" fault={faultOf('capacity')}>
+			<Field label="Places, empty for as many as come" id="capacity" fault={faultOf('capacity')}>
 				<input
 					id="capacity"
 					name="capacity"

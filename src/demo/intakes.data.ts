@@ -24,6 +24,8 @@ interface DemoHealth {
 	later?: DemoAnswers[];
 	/** Who said yes, on which day of the challenge, and for how many days. */
 	cleared?: { onDay: number; who: string; note: string | null; days: number | null };
+	/** What the coach notes for herself, and on which day. */
+	note?: { onDay: number; text: string };
 	paused?: { fromDay: number; toDay: number; onDay: number; reason: string };
 }
 
@@ -37,7 +39,8 @@ export const HEALTH: Readonly<Record<string, DemoHealth>> = {
 			minutes: 30,
 			goals: 'Carry my own pack up again.',
 			body: { age: '65 or over', balance: 'unsure', floor: 'rather not', stance: 'with a support' }
-		}
+		},
+		note: { onDay: 15, text: 'Sits down without hands now. Ask in week 5 whether the floor is an option.' }
 	},
 	'Zofia Brandys': {
 		first: {
@@ -53,7 +56,8 @@ export const HEALTH: Readonly<Record<string, DemoHealth>> = {
 	},
 	'Noor Bastani': {
 		first: { body: { hurts: [{ place: 'knee', how: 'before' }], age: '40 to 64' } },
-		later: [{ onDay: 11, body: { hurts: SORE_KNEE, age: '40 to 64' } }]
+		later: [{ onDay: 11, body: { hurts: SORE_KNEE, age: '40 to 64' } }],
+		note: { onDay: 12, text: 'Knee: no steps until it is quiet. Sees a physiotherapist on Thursday.' }
 	},
 	'Anahí Quispe': {
 		first: { goals: 'No gap while I travel.' },

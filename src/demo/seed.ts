@@ -16,6 +16,7 @@ import { addOverride } from '$lib/server/day/overrides';
 import { setHour } from '$lib/server/people/hour';
 import { excuse, pause } from '$lib/server/attendance/excuses';
 import { recordClearance } from '$lib/server/health/clearances';
+import { addNote } from '$lib/server/people/notes';
 import { finishIntake } from '$lib/server/people/intake';
 import { answersOf, HEALTH } from './intakes.data';
 import { postAnnouncement } from '$lib/server/challenge/announcements';
@@ -209,7 +210,7 @@ async function writeAnswers(context: Context, challenge: OwnedChallenge, now: nu
 	for (const row of await enrolmentsOf(context.db, challenge.id)) {
 		const person = PEOPLE.find(({ name }) => name === row.name);
 		if (!person) continue;
-		const { first, later = [], cleared, paused } = HEALTH[person.name] ?? { first: {} };
+		const { first, later = [], cleared, paused, note } = HEALTH[person.name] ?? { first: {} };
 		const answer = async (day: number, said: typeof first) => {
 			const clock = fixedClock(Math.min(at(day, 20, person.zone), now));
 			const sections = answersOf(person, said);
@@ -230,6 +231,10 @@ async function writeAnswers(context: Context, challenge: OwnedChallenge, now: nu
 				cleared.days === null ? '' : addDays(challenge.startsOn, cleared.onDay - 1 + cleared.days);
 			await recordClearance({ ...context, clock }, own, { who: cleared.who, note: cleared.note, until });
 		}
+		if (note && at(note.onDay, 21, COACH_ZONE) <= now)
+			await addNote({ ...context, clock: fixedClock(at(note.onDay, 21, COACH_ZONE)) }, own, {
+				body: note.text
+			});
 		if (paused && at(paused.onDay, 9, person.zone) <= now)
 			await pause({ ...context, clock: fixedClock(at(paused.onDay, 9, person.zone)) }, own, {
 				fromDay: paused.fromDay,

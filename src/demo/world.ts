@@ -84,7 +84,8 @@ export async function startDemo(app: App): Promise<DemoWorld> {
 	world = new DemoWorld(app, (await readSetting<number>(app.db, 'demo lived until')) ?? app.clock.now());
 	await world.goBack();
 	await world.catchUp();
-	await fitEverywhere(app);
+	// Nobody waits for it: pages are there at once, and what does not fit a moment later.
+	void fitEverywhere(app).catch((cause: unknown) => app.log.error({ err: cause }, 'the demo was not fitted'));
 	await app.jobs.register({
 		name: 'demo-people',
 		what: 'Lets the people of the demo live on to the time of its clock',

@@ -201,3 +201,37 @@ test('the group as a whole suggests whom the plan is made for', async ({ page, d
 	await page.getByRole('button', { name: 'Make the plan for it' }).click();
 	await expect(page.getByText('The plan is made for this group.')).toBeVisible();
 });
+
+test('notes and documents about somebody are the coach’s alone', async ({ page, demo }) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Zofia Brandys' }).click();
+	await ready(page);
+	await page.getByLabel('A new note').fill('Asked for more pulls.');
+	await page.getByRole('button', { name: 'Add note' }).click();
+	const notes = page.getByRole('region', { name: 'Private notes' });
+	await expect(notes.getByRole('listitem')).toContainText('Asked for more pulls.');
+	await page.getByText('Documents, 0').click();
+	const file = page.getByLabel(/A clearance or the like/);
+	await file.setInputFiles({
+		name: 'clearance.pdf',
+		mimeType: 'application/pdf',
+		buffer: Buffer.from('hello')
+	});
+	await page.getByRole('button', { name: 'Add document' }).click();
+	await expect(page.getByRole('alert')).toContainText('“clearance.pdf” is no PDF, JPEG or PNG');
+	const pdf = Buffer.from('%PDF-1.7 yes');
+	await file.setInputFiles({ name: 'clearance.pdf', mimeType: 'application/pdf', buffer: pdf });
+	await page.getByRole('button', { name: 'Add document' }).click();
+	const link = page.getByRole('link', { name: 'clearance.pdf' });
+	const answer = await page.request.get((await link.getAttribute('href')) ?? '');
+	expect(answer.headers()['content-disposition']).toContain('attachment');
+	expect(await answer.body()).toEqual(pdf);
+	await noBarriers(page, 'a person with notes and documents');
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'clearance.pdf' })
+		.getByRole('button', { name: 'Delete' })
+		.click();
+	await expect(page.getByText('Documents, 0')).toBeVisible();
+});

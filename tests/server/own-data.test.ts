@@ -1,4 +1,9 @@
-import { expect, it } from 'vitest';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, expect, it } from 'vitest';
+import { addDocument, documentsOf } from '$lib/server/health/documents';
+import { filesIn } from '$lib/server/platform/files';
 import { openLink, personOf } from '$lib/server/auth/link';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { loadRoll } from '$lib/server/attendance/roll';
@@ -15,6 +20,8 @@ import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-23T12:00:00Z');
 const [oslo, , bogota] = world.people;
+const config = { dataDirectory: mkdtempSync(join(tmpdir(), 'cadrex-own-data-')) };
+afterAll(() => rmSync(config.dataDirectory, { recursive: true }));
 const SAID = ['left elbow', 'knee gave way', 'slept badly', 'A pull-up'];
 
 async function live(): Promise<void> {
@@ -56,7 +63,16 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 	context.at('2026-11-24T12:00:00Z');
 	const before = await loadRoll(context.db, world.challenge, plan, now);
 	const token = await openLink(context, world.secrets[0] ?? '');
-	await forget(context, oslo!.participantId);
+	const person = await ownPersonOf(context, world, oslo!.enrolmentId);
+	await addDocument({ ...context, config }, person, {
+		name: 'letter.pdf',
+		content: Buffer.from('%PDF-1.7 letter')
+	});
+	const [document] = await documentsOf(context.db, oslo!.participantId);
+	const file = `${document?.id}.pdf`;
+	expect(await filesIn(join(config.dataDirectory, 'documents')).read(file)).not.toBeNull();
+	await forget({ ...context, config }, oslo!.participantId);
+	expect(await filesIn(join(config.dataDirectory, 'documents')).read(file)).toBeNull();
 	const tables = await context.db.query<{ name: string }>(
 		"select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'"
 	);

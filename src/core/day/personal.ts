@@ -100,6 +100,18 @@ function stillSound(placed: Placed, planned: Block, practice: Practice): Placed[
 	});
 }
 
+/** Many people get the same in the same place: their blocks are then the same object, whose length is known. */
+const known = new WeakMap<Block, Map<string, Block>>();
+
+function withPart(block: Block, at: number, part: Part): Block {
+	const made = known.get(block) ?? new Map<string, Block>();
+	known.set(block, made);
+	const key = `${at} ${JSON.stringify(part)}`;
+	const next = made.get(key) ?? putPart(block, at, part);
+	made.set(key, next);
+	return next;
+}
+
 class Personal {
 	readonly changes: PersonalChange[] = [];
 	readonly unfit: Unfit[] = [];
@@ -194,7 +206,7 @@ class Personal {
 				);
 				if (fit.kind === 'as planned') continue;
 				if (fit.kind === 'changed') {
-					placed.block = putPart(placed.block, p, fit.part);
+					placed.block = withPart(placed.block, p, fit.part);
 					this.touched++;
 					if (fit.why !== null) this.say(part.exercise, fit.to, fit.why);
 					continue;
@@ -222,6 +234,8 @@ class Personal {
 
 /** The blocks of somebody's session; a part of the day that began with what is gone begins with what comes next in it. */
 function withDayParts(placed: readonly Placed[], { blocks: planned }: Session): Block[] {
+	// Most sessions have none, and their blocks stay the objects they are.
+	if (!planned.some(({ dayPart }) => dayPart !== undefined)) return placed.map(({ block }) => block);
 	let said = -1;
 	return placed.map(({ block, at }) => {
 		const begins = planned.findLastIndex(({ dayPart }, b) => b <= at && dayPart !== undefined);

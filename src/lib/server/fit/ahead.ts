@@ -1,5 +1,6 @@
 /** What does not fit somebody on the days ahead: looked for before a day is released, and again where something has changed. */
 import { createHash } from 'node:crypto';
+import { setImmediate as breath } from 'node:timers/promises';
 import { appliesOn, type FitCase, type FitResult, type Override, type Unfit } from '$core/day';
 import { dayInZone } from '$core/calendar';
 import { whatHelps, type Help, type Suits } from '$core/fit';
@@ -42,7 +43,8 @@ async function daysAhead(context: Context, challenge: Challenge) {
 	const suits: Suits[] = [];
 	const places = new Map<string, number>();
 	const ahead: Ahead[] = [];
-	for (const { id, suited, fromDay } of await enrolmentsOf(context.db, challenge.id)) {
+	for (const [i, { id, suited, fromDay }] of (await enrolmentsOf(context.db, challenge.id)).entries()) {
+		if (i % 50 === 49) await breath();
 		const own = suitsIn(challenge, suited);
 		const key = JSON.stringify(own);
 		const place = places.get(key) ?? suits.push(own) - 1;
@@ -105,7 +107,7 @@ export async function fitAhead(
 }
 
 /** Rows written at a time: others are answered in between. */
-const AT_ONCE = 2000;
+const AT_ONCE = 200;
 
 async function keep(
 	db: Queries,
@@ -127,6 +129,7 @@ async function keep(
 				set mark = excluded.mark, seconds = excluded.seconds, unfit = excluded.unfit, nothing = excluded.nothing`,
 			[JSON.stringify(rows)]
 		);
+		await breath();
 	}
 	if (stale.length > 0)
 		await db.query(
@@ -193,20 +196,49 @@ export async function misfitsOn(
 		.sort((a, b) => weight(a) - weight(b));
 }
 
-/** Looks every minute at every challenge that is not over; where nothing has changed there is little to do. */
-export const fitJob = (context: Context & { threads: Threads }): Job<object> => ({
-	name: 'fit-ahead',
-	what: 'Fits the sessions of the days ahead to everybody, where something has changed',
-	every: '* * * * *',
-	retries: 0,
-	run: () => fitEverywhere(context)
-});
+/** Of everything that decides what people of a challenge get: one that is as it was has nothing to be worked out again. */
+async function stampOf({ db, clock }: Context, { id, startsOn, coachZone }: Challenge): Promise<string> {
+	const [row] = await db.query<{ stamp: string }>(
+		`select concat_ws(' ', co.revision, count(e.id), max(s.since), count(s.since), max(o.made_at), max(o.removed_at), count(o.id),
+			max(p.answered_at)) as stamp
+		 from challenge ch join coach co on co.id = ch.coach_id left join enrolment e on e.challenge_id = ch.id
+		 left join participant p on p.id = e.participant_id
+		 left join suited s on s.participant_id = e.participant_id left join override o on o.enrolment_id = e.id
+		 where ch.id = $1 group by co.revision`,
+		[id]
+	);
+	return `${row?.stamp ?? ''} ${dayInZone(startsOn, coachZone, clock.now())}`;
+}
 
-/** Fits the days ahead of every challenge that is not over. */
-export async function fitEverywhere(context: Context & { threads: Threads }): Promise<void> {
+/** Looks every minute at every challenge that is not over; where nothing has changed there is little to do. */
+export function fitJob(context: Context & { threads: Threads }): Job<object> {
+	const seen = new Map<ChallengeId, string>();
+	return {
+		name: 'fit-ahead',
+		what: 'Fits the sessions of the days ahead to everybody, where something has changed',
+		every: '* * * * *',
+		retries: 0,
+		run: () => fitEverywhere(context, seen)
+	};
+}
+
+/**
+ * Fits the days ahead of every challenge that is not over.
+ * @param seen how each stood when it was last done
+ */
+export async function fitEverywhere(
+	context: Context & { threads: Threads },
+	seen = new Map<ChallengeId, string>()
+): Promise<void> {
 	const challenges = await context.db.query<{ id: ChallengeId }>(
 		"select id from challenge where starts_on + days > (to_timestamp($1 / 1000.0) at time zone 'utc')::date - 1",
 		[context.clock.now()]
 	);
-	for (const { id } of challenges) await fitAhead(context, await challengeById(context.db, id));
+	for (const { id } of challenges) {
+		const challenge = await challengeById(context.db, id);
+		const stamp = await stampOf(context, challenge);
+		if (seen.get(id) === stamp) continue;
+		await fitAhead(context, challenge);
+		seen.set(id, stamp);
+	}
 }

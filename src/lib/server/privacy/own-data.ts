@@ -3,11 +3,23 @@ import { dayInZone } from '$core/calendar';
 import type { Person } from '../auth/link';
 import { project } from '../attendance/projection';
 import { instant, only, type Queries } from '../db/database';
+import { documentsOf, removeFiles } from '../health/documents';
+import type { Config } from '../platform/config';
 import type { Context } from '../platform/context';
 import type { EnrolmentId, ParticipantId } from '../platform/ids';
 
 /** Tables that hold what somebody is or said, by the column that points to them. */
-const OF_PERSON = ['screening', 'clearance', 'consent', 'health_look', 'person_event', 'suited'] as const;
+const OF_PERSON = [
+	'screening',
+	'clearance',
+	'consent',
+	'health_look',
+	'person_event',
+	'suited',
+	'document'
+] as const;
+/** What the coach keeps for herself about somebody: deleted with the rest. */
+const OF_COACH = ['private_note'] as const;
 const OF_ENROLMENT = ['excuse', 'pause', 'override', 'shelf_log'] as const;
 
 export interface OwnData {
@@ -92,7 +104,11 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
  * Deletes what is kept of somebody. Of their days stays what the group’s figures are made of, without a name: which were
  * done, and how much of them. Their links and devices end. There is no way back.
  */
-export async function forget({ db, clock }: Context, id: ParticipantId): Promise<void> {
+export async function forget(
+	{ db, clock, config }: Pick<Context, 'db' | 'clock'> & { config: Pick<Config, 'dataDirectory'> },
+	id: ParticipantId
+): Promise<void> {
+	const documents = await documentsOf(db, id);
 	await db.transaction(async (tx) => {
 		const enrolments = await tx.query<{ id: EnrolmentId }>(
 			'select id from enrolment where participant_id = $1 order by id for update',
@@ -100,7 +116,8 @@ export async function forget({ db, clock }: Context, id: ParticipantId): Promise
 		);
 		const ids = enrolments.map((one) => one.id);
 		await tx.query('delete from participant_login where enrolment_id = any($1::uuid[])', [ids]);
-		for (const table of OF_PERSON) await tx.query(`delete from ${table} where participant_id = $1`, [id]);
+		for (const table of [...OF_PERSON, ...OF_COACH])
+			await tx.query(`delete from ${table} where participant_id = $1`, [id]);
 		await tx.query('delete from intake_draft where participant_id = $1', [id]);
 		await tx.query('delete from health where participant_id = $1', [id]);
 		await tx.query('delete from override where enrolment_id = any($1::uuid[])', [ids]);
@@ -137,6 +154,7 @@ export async function forget({ db, clock }: Context, id: ParticipantId): Promise
 		await tx.query('delete from waiting where email = (select email from participant where id = $1)', [id]);
 		await project(tx, ids);
 	});
+	await removeFiles({ config }, documents);
 }
 
 /** From today on nothing more is asked of them, so that nobody counts as missing days. */

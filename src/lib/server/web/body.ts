@@ -12,6 +12,8 @@ const LIMITS: readonly (readonly [route: RegExp, bytes: number])[] = [
 	[/^\/\(me\)/, 16 * KB],
 	// A file of 6 MB, the fields beside it and what separates them.
 	[/\/import$/, 6 * MB + 64 * KB],
+	// A document of 8 MB, and what separates it from its field.
+	[/\/people\/\[person\]$/, 8 * MB + 64 * KB],
 	// Twelve weeks with a session of its own on every day have a third of this.
 	[/^\/\(coach\)/, MB]
 ];

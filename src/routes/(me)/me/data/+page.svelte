@@ -27,7 +27,9 @@
 				</li>{/each}
 		</ul>
 		<a class="btn btn-outline min-h-12" href="/me/data.json" download>Download all of it</a>
-		<p class="quiet text-[15px]">A JSON file with everything that is stored about you.</p>
+		<p class="quiet text-[15px]">
+			A JSON file with everything that is stored about you, but for what your coach notes for herself.
+		</p>
 	</section>
 	<section class="panel p-4" aria-labelledby="looks">
 		<h2 id="looks">Who looked at your health answers</h2>

@@ -1,4 +1,4 @@
-import { redirect } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
@@ -10,6 +10,8 @@ import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overri
 import { ownExercises } from '$lib/server/exercise/exercises';
 import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
+import { addDocument, documentsOf, removeDocument } from '$lib/server/health/documents';
+import { addNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
 import { askAgain } from '$lib/server/people/intake';
@@ -39,6 +41,8 @@ export const load: PageServerLoad = async (event) => {
 		mind: await mindOf(app, person, asOf),
 		hold: holdAt(holds, asOf),
 		...(await elsewhereOf(event, person)),
+		documents: await documentsOf(app.db, person.participantId),
+		notes: await notesOf(app.db, person.participantId),
 		changes: await changesOf(app.db, person.participantId, asOf),
 		days,
 		adherence,
@@ -116,6 +120,39 @@ export const actions: Actions = {
 		if ('failed' in done) return done.failed;
 		await noteEvent(event, 'link-made', { enrolmentId: done.ok.enrolmentId });
 		return { moved: { to: to.name, link: `${event.url.origin}/join/${done.ok.secret}` } };
+	},
+	addDocument: async (event) => {
+		const own = await person(event);
+		const file = (await event.request.formData()).get('file');
+		const given = file instanceof File ? file : new File([], '');
+		const work = given
+			.arrayBuffer()
+			.then((content) =>
+				addDocument(event.locals.app, own, { name: given.name, content: new Uint8Array(content) })
+			);
+		const done = await orFail(work);
+		return 'failed' in done
+			? fail(done.failed.status, { documentFault: done.failed.data.message })
+			: { changed: true };
+	},
+	removeDocument: async (event) => {
+		const form = await event.request.formData();
+		await orError(removeDocument(event.locals.app, await person(event), formText(form, 'document')));
+		return { changed: true };
+	},
+	addNote: async (event) => {
+		const form = await event.request.formData();
+		const done = await orFail(
+			addNote(event.locals.app, await person(event), { body: formText(form, 'body') })
+		);
+		return 'failed' in done
+			? fail(done.failed.status, { noteFault: done.failed.data.message })
+			: { changed: true };
+	},
+	removeNote: async (event) => {
+		const form = await event.request.formData();
+		await orError(removeNote(event.locals.app, await person(event), formText(form, 'note')));
+		return { changed: true };
 	},
 	look: async (event) => {
 		const looked = await lookAtAnswers(event.locals.app, await person(event), coachIn(event.locals).name);

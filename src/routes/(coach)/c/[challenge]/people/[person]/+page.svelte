@@ -5,6 +5,8 @@
 	import { LEVELS } from '$core/people';
 	import ChangeLog from '$lib/features/people/ChangeLog.svelte';
 	import HealthShown from '$lib/features/people/HealthShown.svelte';
+	import Documents from '$lib/features/people/Documents.svelte';
+	import PrivateNotes from '$lib/features/people/PrivateNotes.svelte';
 	import InChallenges from '$lib/features/people/InChallenges.svelte';
 	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
@@ -211,6 +213,13 @@
 			own={data.own}
 			today={data.day ?? 1}
 			days={data.days.length}
+			{form}
+		/>
+		<PrivateNotes name={first ?? person.name} notes={data.notes} zone={data.coach.zone} {form} />
+		<Documents
+			base="/c/{data.challenge.id}/people/{person.id}"
+			documents={data.documents}
+			zone={data.coach.zone}
 			{form}
 		/>
 		<InChallenges

@@ -1,0 +1,20 @@
+import { expect, it } from 'vitest';
+import { PRACTICE } from '../../../tests/support/practice';
+import { readKit, type Limitation } from '../kit';
+import { whatHelps } from './helps';
+
+const helps = (name: string, own: string | null, limits: Limitation[] = []) => {
+	const exercise = PRACTICE.library.find(name);
+	if (!exercise) throw new Error(name);
+	const kit = own === null ? null : readKit(own).kit;
+	return whatHelps(exercise, { level: 'trained', planFor: null, kit, limits }, PRACTICE);
+};
+
+it('what would help is what is easy to get, two at most, within their limits', () => {
+	const [band, ...more] = helps('Band pull-apart', 'mat');
+	expect(band).toEqual({ item: 'band', exercise: 'Band pull-apart' });
+	expect(more.length).toBeLessThanOrEqual(1);
+	expect(helps('Band pull-apart', 'mat', ['seated only'])).toEqual([]);
+	// Of whom nobody knows what they own there is nothing to say.
+	expect(helps('Band pull-apart', null)).toEqual([]);
+});

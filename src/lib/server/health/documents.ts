@@ -1,0 +1,139 @@
+/** Papers of one person, kept as files beside the database: a clearance as PDF or picture. The coach alone sees them. */
+import { join } from 'node:path';
+import type { OwnPerson } from '../people/enrolments';
+import type { Config } from '../platform/config';
+import type { Context } from '../platform/context';
+import { instant, only, type Queries } from '../db/database';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import { filesIn, type Files } from '../platform/files';
+import type { ParticipantId } from '../platform/ids';
+import { noteChange } from './records';
+
+export const DOCUMENT_LIMITS = { bytes: 8 * 1024 * 1024, perPerson: 20, name: 120 } as const;
+
+export const DOCUMENT_KINDS = ['pdf', 'jpeg', 'png'] as const;
+type Kind = (typeof DOCUMENT_KINDS)[number];
+
+export interface Document {
+	id: string;
+	name: string;
+	kind: Kind;
+	bytes: number;
+	/** Epoch milliseconds. */
+	at: number;
+}
+
+export const TYPES: Readonly<Record<Kind, string>> = {
+	pdf: 'application/pdf',
+	jpeg: 'image/jpeg',
+	png: 'image/png'
+};
+
+/** The first bytes of each (ISO 32000-2, 7.5.2; ISO/IEC 10918-1, B.1.1.3; ISO/IEC 15948, 5.2). */
+const BEGINNINGS: readonly (readonly [Kind, readonly number[]])[] = [
+	['pdf', [0x25, 0x50, 0x44, 0x46, 0x2d]],
+	['jpeg', [0xff, 0xd8, 0xff]],
+	['png', [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]]
+];
+
+/** What a file is, by what it begins with and not by what it is called; null: none of those that are taken. */
+export const kindOf = (content: Uint8Array): Kind | null =>
+	BEGINNINGS.find(([, first]) => first.every((byte, i) => content[i] === byte))?.[0] ?? null;
+
+type Where = Pick<Config, 'dataDirectory'>;
+const filesOf = ({ dataDirectory }: Where): Files => filesIn(join(dataDirectory, 'documents'));
+
+/** Papers of somebody, the newest first. */
+export const documentsOf = (db: Queries, id: ParticipantId): Promise<Document[]> =>
+	db.query('select id, name, kind, bytes, at from document where participant_id = $1 order by at desc, id', [
+		id
+	]);
+
+/** A name without what has no place in one. */
+const tidyName = (name: string): string =>
+	(name.split(/[\\/]/).at(-1) ?? '')
+		// eslint-disable-next-line no-control-regex -- these are what is taken out
+		.replace(/[\u0000-\u001f\u007f]/g, '')
+		.trim()
+		.slice(0, DOCUMENT_LIMITS.name) || 'document';
+
+/**
+ * Keeps a paper: the file first, so that no row ever speaks of one that is not there.
+ * @throws Refusal 400 for anything but PDF, JPEG or PNG, 409 for too many, 413 for too large
+ */
+export async function addDocument(
+	context: Context & { config: Where },
+	person: OwnPerson,
+	file: { name: string; content: Uint8Array }
+): Promise<void> {
+	const { db, clock, ids, config } = context;
+	const { content } = file;
+	const field = (message: string) => [{ field: 'file', message }];
+	if (content.length === 0) throw new Refusal(400, 'Choose a file first.', field('choose a file'));
+	if (content.length > DOCUMENT_LIMITS.bytes)
+		throw new Refusal(413, 'The file is larger than 8 MB. Nothing was kept.', field('at most 8 MB'));
+	const kind = kindOf(content);
+	if (!kind)
+		throw new Refusal(
+			400,
+			`“${tidyName(file.name)}” is no PDF, JPEG or PNG. Nothing was kept.`,
+			field('a PDF, JPEG or PNG')
+		);
+	const { n } = only(
+		await db.query<{ n: number }>('select count(*)::int as n from document where participant_id = $1', [
+			person.participantId
+		])
+	);
+	if (n >= DOCUMENT_LIMITS.perPerson)
+		throw new Refusal(409, `${person.name} has ${DOCUMENT_LIMITS.perPerson} documents; delete one first.`);
+	const id = ids.uuid();
+	await filesOf(config).write(`${id}.${kind}`, content);
+	await db.transaction(async (tx) => {
+		await tx.query(
+			'insert into document (id, participant_id, name, kind, bytes, at) values ($1, $2, $3, $4, $5, $6)',
+			[id, person.participantId, tidyName(file.name), kind, content.length, instant(clock.now())]
+		);
+		await noteChange(tx, person.participantId, 'coach', 'A document was added', clock.now());
+	});
+}
+
+async function documentOf(db: Queries, person: OwnPerson, id: string): Promise<Document> {
+	const wanted = idOf(id, 'document');
+	const found = (await documentsOf(db, person.participantId)).find((one) => one.id === wanted);
+	if (!found) throw notFound('document');
+	return found;
+}
+
+/** A paper with what is in it. @throws Refusal 404, also for somebody else's and for one whose file is gone */
+export async function readDocument(
+	{ db, config }: Pick<Context, 'db'> & { config: Where },
+	person: OwnPerson,
+	id: string
+): Promise<Document & { content: Buffer }> {
+	const found = await documentOf(db, person, id);
+	const content = await filesOf(config).read(`${found.id}.${found.kind}`);
+	if (!content) throw notFound('document');
+	return { ...found, content };
+}
+
+/** Deletes a paper for good. @throws Refusal 404 */
+export async function removeDocument(
+	{ db, clock, config }: Context & { config: Where },
+	person: OwnPerson,
+	id: string
+): Promise<void> {
+	const found = await documentOf(db, person, id);
+	await db.transaction(async (tx) => {
+		await tx.query('delete from document where id = $1', [found.id]);
+		await noteChange(tx, person.participantId, 'coach', 'A document was deleted', clock.now());
+	});
+	await filesOf(config).remove(`${found.id}.${found.kind}`);
+}
+
+/** Deletes the files of somebody whose rows are gone. */
+export async function removeFiles(
+	{ config }: { config: Where },
+	documents: readonly Document[]
+): Promise<void> {
+	for (const { id, kind } of documents) await filesOf(config).remove(`${id}.${kind}`);
+}

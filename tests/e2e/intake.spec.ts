@@ -16,7 +16,8 @@ test('answers given without a connection are sent later; a warning sign holds un
 	await ready(phone);
 	await phone.getByRole('button', { name: 'Something has changed' }).click();
 	const next = () => phone.getByRole('button', { name: 'Next' }).click();
-	const heading = (name: string) => expect(phone.getByRole('heading', { name, level: 1 })).toBeVisible();
+	const heading = (name: string) =>
+		expect(phone.getByRole('heading', { name, level: 1, exact: true })).toBeVisible();
 	await heading('You');
 	await noBarriers(phone, 'questions, you');
 	await next();
@@ -115,7 +116,7 @@ test('a coach fills in for somebody who is on the telephone', async ({ page, dem
 	await ready(page);
 	await expect(page.getByText('for Tamsin')).toBeVisible();
 	for (const title of ['You', 'Your training', 'What you have']) {
-		await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
+		await expect(page.getByRole('heading', { name: title, level: 1, exact: true })).toBeVisible();
 		await page.getByRole('button', { name: 'Next' }).click();
 	}
 	// What she said of her body is not there before it is asked for.
@@ -124,7 +125,7 @@ test('a coach fills in for somebody who is on the telephone', async ({ page, dem
 	await expect(page.getByText('choose your age')).toBeVisible();
 	await page.getByRole('button', { name: 'Show it, to correct it' }).click();
 	for (const title of ['You', 'Your training', 'What you have', 'Your body']) {
-		await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
+		await expect(page.getByRole('heading', { name: title, level: 1, exact: true })).toBeVisible();
 		await page.getByRole('button', { name: 'Next' }).click();
 	}
 	await expect(page.getByRole('heading', { name: 'Your health' })).toBeVisible();

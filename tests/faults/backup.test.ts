@@ -13,6 +13,7 @@ import { join } from 'node:path';
 import { create, extract } from 'tar';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { backUp, backupsIn, restore } from '$lib/server/backup/backup';
+import { filesIn } from '$lib/server/platform/files';
 import type { Manifest } from '$lib/server/backup/archive';
 import { NEWEST } from '$lib/server/db/migrate';
 import { openPglite } from '$lib/server/db/pglite';
@@ -99,6 +100,7 @@ describe('a restore', () => {
 		const directory = dataDirectory(join(folder, 'sound'));
 		const db = await openPglite(directory);
 		await writeSetting(db, 'kept', 'this');
+		await filesIn(join(directory, 'documents')).write('letter.pdf', '%PDF-1.7 yes');
 		await backUp(db, where(directory), Date.parse('2026-11-26T02:41:00Z'));
 		await db.close();
 		file = join(directory, 'backups', 'cadrex-2026-11-26T02-41-00Z.tar.gz');
@@ -110,7 +112,9 @@ describe('a restore', () => {
 	it('brings back what was there', async () => {
 		const back = empty();
 		await into(file, back);
-		expect(readdirSync(back).sort()).toEqual(['database.json', 'pg']);
+		expect(readdirSync(back).sort()).toEqual(['database.json', 'documents', 'pg']);
+		// Documents of people belong to it.
+		expect(String(await filesIn(join(back, 'documents')).read('letter.pdf'))).toBe('%PDF-1.7 yes');
 		const db = await openPglite(back);
 		expect(await readSetting(db, 'kept')).toBe('this');
 		await db.close();

@@ -17,6 +17,7 @@ const OPEN: Record<string, string> = {
 	'/sign-in/code': 'the second step of getting in',
 	'/sign-in/forgot': 'how a coach gets in who has forgotten the password',
 	'/reset/[secret]': 'the secret lets in',
+	'/start/[code]': 'the page of a challenge on which people join; a code lets in',
 	'/api/operator/[command]': 'a token from the data directory lets in'
 };
 
@@ -92,8 +93,10 @@ describe.each(ROUTES.filter(({ id }) => ownerOf(id) !== null).map((route) => [ro
 
 		it('is there for its own', async () => {
 			if (ways[0] !== undefined) return;
-			// There is no such check-in, one version alone has nothing to be compared with, and the shelf is empty.
-			const known = /checkins\/\[id\]|\/compare$|\/shelf\/\[session\]$/.test(id) ? '404' : '200';
+			// There is no such check-in and no document, one version alone has nothing to be compared with, and the shelf is empty.
+			const known = /checkins\/\[id\]|\/compare$|\/shelf\/\[session\]$|\[document\]$/.test(id)
+				? '404'
+				: '200';
 			expect(await send(route, owner === 'coach' ? served.coach : served.me)).toBe(known);
 		});
 	}

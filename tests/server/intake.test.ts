@@ -1,25 +1,20 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { IntakeSections } from '$contracts/intake';
-import { STANDARD } from '$core/exercise';
-import { kitText, LIMITATIONS, withinLimits } from '$core/kit';
+import { kitText } from '$core/kit';
 import { openDay, standingOf } from '$lib/server/day/own-day';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { followWeeks } from '$lib/server/health/answers';
 import { clearancesOf, recordClearance, takeBackClearance } from '$lib/server/health/clearances';
 import { lookAtAnswers, looksAt, mindOf } from '$lib/server/health/looks';
 import { answersOf, changesOf } from '$lib/server/health/records';
-import { matrixOf, sessionAs } from '$lib/server/fit/fit';
 import { changeChallenge } from '$lib/server/challenge/change';
 import { challengeOf, inputOf } from '$lib/server/challenge/challenge';
 import { askAgain, finishIntake, intakeOf, nothingChanged, saveSection } from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
 import { enrolmentById, asPerson } from '$lib/server/people/enrolments';
-import { addOverride } from '$lib/server/day/overrides';
 import { randomIds } from '$lib/server/platform/ids';
-import { layDays } from '$lib/server/plan/plan';
-import { createSession } from '$lib/server/session/sessions';
-import { body, ownPersonOf, peopleOf, sharedWorld } from '../support/context';
-import { ANSWERS } from '../support/intake';
+import { ownPersonOf, peopleOf, sharedWorld } from '../support/context';
+import { ANSWERS, unanswered } from '../support/intake';
 import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
@@ -33,24 +28,7 @@ const state = async (day: number) => (await standingOf(context, await me())).day
 
 beforeEach(async () => {
 	context.at('2026-11-25T12:00:00Z');
-	for (const table of [
-		'screening',
-		'clearance',
-		'intake_draft',
-		'consent',
-		'health_look',
-		'person_event',
-		'override'
-	])
-		await context.db.query(`delete from ${table}`);
-	await context.db.query("delete from suited where since > '2026-11-21'");
-	await context.db.query("update health set answers = null, added = '{}', limits = '{}'");
-	await context.db.query("update enrolment set holds = '[]'");
-	await context.db.query(
-		`update participant set answered_at = null, asked_at = null, level = 'beginner', minutes = null, goals = null,
-			kit = '[{"kind": "item", "item": "mat", "count": 1}]', kit_unread = '{}', zone = 'Europe/Oslo' where id = $1`,
-		[id()]
-	);
+	await unanswered(context.db, id());
 });
 
 describe('the questions before the start', () => {
@@ -330,102 +308,5 @@ describe('health answers', () => {
 		});
 		const [last] = await changesOf(context.db, id(), context.clock.now());
 		expect(last?.what).toBe('level: some experience → trained; what to leave out');
-	});
-});
-
-describe('what each gets', () => {
-	const row = async (day = 3, asOf = context.clock.now()) => {
-		const matrix = await matrixOf(
-			context,
-			await challengeOf(context.db, world.coach.id, world.challenge.id),
-			day,
-			asOf
-		);
-		return matrix?.people.find((one) => one.id === oslo!.enrolmentId);
-	};
-
-	it('is the session as planned for whoever nothing speaks against', async () => {
-		await finish({ kit: { ...ANSWERS.kit, none: true, owned: [] } });
-		expect(await row()).toMatchObject({ differs: false, over: false, answered: true, minutes: 30 });
-	});
-
-	it('is another exercise where a limit asks for it, the same on the page, in the matrix and on the check-in', async () => {
-		await finish({ body: { ...ANSWERS.body, floor: 'rather not' } });
-		const found = await row();
-		expect(found?.row.cells).toMatchObject([
-			{ exercise: 'Squat', kind: 'same' },
-			{ exercise: 'Chair plank', kind: 'exercise', why: 'no floor; two steps easier' }
-		]);
-		const shown = (await openDay(context, await me(), 3)).session;
-		expect(shown?.changes).toEqual([{ from: 'Plank', to: 'Chair plank', why: 'no floor; two steps easier' }]);
-		expect(shown?.asked.map(({ exercise }) => exercise)).toEqual(['Squat', 'Chair plank']);
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
-		const as = await sessionAs(context, challenge, await own(), 3);
-		expect(as?.own?.changes).toEqual(shown?.changes);
-		expect(as?.own?.timeline.totals.duration).toBe(found?.row.seconds);
-	});
-
-	it('for somebody with every limit at once is what can be done seated, or a clear word that nothing is left', async () => {
-		await changePerson(context, await own(), {
-			name: 'Person 1',
-			zone: 'Europe/Oslo',
-			level: 'beginner',
-			equipment: 'chair',
-			limits: [...LIMITATIONS]
-		});
-		const found = await row();
-		expect(found?.row.nothing).toBe(false);
-		for (const cell of found?.row.cells ?? []) {
-			const exercise = cell.exercise === null ? null : STANDARD.find(cell.exercise);
-			if (exercise) expect(withinLimits(exercise, LIMITATIONS)).toBe(true);
-			else expect(cell.why).toMatch(/nothing like it is safe/);
-		}
-		// This asks for one exercise, and nobody who sits can do anything like it.
-		const pullover = await createSession(context, world.coach.id, {
-			name: 'Pullovers',
-			body: body('3 x 5 pullover, rest 60')
-		});
-		await layDays(context, world.challenge, { days: [3], kind: 'train', sessionId: pullover.id });
-		expect((await row())?.row).toMatchObject({ nothing: true, unfit: [], seconds: 0 });
-		expect(await openDay(context, await me(), 3)).toMatchObject({ session: null, nothingLeft: true });
-		await layDays(context, world.challenge, { days: [3], kind: 'train', sessionId: world.session.id });
-	});
-
-	it('leaves the coach’s word for one person above what suits', async () => {
-		await finish({ body: { ...ANSWERS.body, floor: 'rather not' } });
-		await addOverride(context, await own(), 'coach', {
-			target: { kind: 'exercise', exercise: 'Plank' },
-			change: { kind: 'replace', exercise: 'Wall plank' },
-			fromDay: 3,
-			toDay: 3,
-			why: 'step by step'
-		});
-		expect((await row(3))?.row.cells[1]).toMatchObject({ exercise: 'Wall plank', why: 'step by step' });
-		expect((await row(4))?.row.cells[1]).toMatchObject({ exercise: 'Chair plank' });
-	});
-
-	it('of a day that was done stays what it was, whatever is answered later', async () => {
-		context.at('2026-11-23T12:00:00Z');
-		await checkIn(context, await me(), { id: randomIds.uuid(), day: 1, done: 'all' });
-		context.at('2026-11-25T12:00:00Z');
-		await finish({ body: { ...ANSWERS.body, floor: 'rather not' } });
-		const names = async (day: number) =>
-			(await openDay(context, await me(), day)).session?.asked.map(({ exercise }) => exercise);
-		expect(await names(1)).toEqual(['Squat', 'Plank']);
-		expect(await names(3)).toEqual(['Squat', 'Chair plank']);
-		expect((await row(1, Date.parse('2026-11-23T13:00:00Z')))?.differs).toBe(false);
-		expect((await row(1))?.differs).toBe(true);
-		await context.db.query('delete from checkin');
-	});
-
-	it('is over the time of whoever has less', async () => {
-		await finish({ training: { ...ANSWERS.training, minutes: 5 } });
-		expect(await row()).toMatchObject({ over: true, minutes: 5 });
-	});
-
-	it('is nothing on a day without a session', async () => {
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
-		expect(await matrixOf(context, challenge, 6, context.clock.now())).toBeNull();
-		expect(await sessionAs(context, challenge, await own(), 6)).toBeNull();
 	});
 });

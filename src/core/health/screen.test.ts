@@ -78,7 +78,7 @@ describe('the screening', () => {
 			screen(said({ hurtsElsewhere: 'left elbow', balance: 'unsure', active: false }), TODAY).cautions
 		).toEqual([
 			'A chair, wall or worktop within reach; no single-leg work without it.',
-			'They also said: “left elbow”',
+			'Also told: “left elbow”',
 			'Not used to training: easy at first, more week by week.'
 		]);
 	});

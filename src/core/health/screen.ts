@@ -97,7 +97,7 @@ export function screen(answers: HealthAnswers, date: string): Screening {
 	for (const { place, how } of answers.hurts)
 		if (how === 'before')
 			cautions.push(`The ${place} has hurt before: begin with a smaller range and watch it.`);
-	if (answers.hurtsElsewhere) cautions.push(`They also said: “${answers.hurtsElsewhere}”`);
+	if (answers.hurtsElsewhere) cautions.push(`Also told: “${answers.hurtsElsewhere}”`);
 	if (!answers.active) cautions.push('Not used to training: easy at first, more week by week.');
 	return { clearance: reasons.length > 0 ? 'ask first' : 'go', reasons, cautions: [...new Set(cautions)] };
 }

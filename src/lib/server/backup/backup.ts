@@ -18,6 +18,13 @@ type Where = Pick<Config, 'dataDirectory' | 'databaseUrl' | 'backups'>;
 
 const NAME = /^cadrex-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ)\.tar\.gz$/;
 const DUMP = 'database.dump';
+/** Files beside the database that belong to a backup. */
+const FOLDERS = ['documents'] as const;
+
+/** Passes over a folder that was never made. */
+function ifMissing(error: unknown): void {
+	if (!(error instanceof Error && 'code' in error && error.code === 'ENOENT')) throw error;
+}
 
 export interface Backup {
 	/** Name of its file. */
@@ -61,6 +68,9 @@ export async function backUp(
 	try {
 		if (databaseUrl) await dumpServer(databaseUrl, join(copy, DUMP));
 		else await copyEmbedded(db, dataDirectory, copy);
+		// After the database: what one of its rows speaks of is there, unless it was deleted meanwhile.
+		for (const name of FOLDERS)
+			await cp(join(dataDirectory, name), join(copy, name), { recursive: true }).catch(ifMissing);
 		const facts = {
 			database: db.kind,
 			version,
@@ -171,6 +181,10 @@ export async function restore(file: string, where: Where): Promise<Manifest> {
 			);
 		if (databaseUrl) await restoreServer(databaseUrl, join(beside, DUMP));
 		else await restoreEmbedded(file, beside, dataDirectory);
+		for (const name of FOLDERS) {
+			await cp(join(beside, name), join(dataDirectory, name), { recursive: true }).catch(ifMissing);
+			if (await stat(join(dataDirectory, name)).catch(() => null)) syncTree(join(dataDirectory, name));
+		}
 		return manifest;
 	} finally {
 		await rm(beside, { recursive: true, force: true });

@@ -56,6 +56,9 @@
 		exercise: 'border-primary border-l-[3px] font-semibold',
 		out: 'border-warning border-l-[3px] attention font-semibold'
 	} as const;
+	/** What somebody does instead, with its load. */
+	const changeText = ({ kind, exercise, load }: FitRow['cells'][number]): string =>
+		kind === 'load' ? (load ?? '') : [exercise ?? 'left out', load].filter(Boolean).join(', ');
 	const cellText = (cell: FitRow['cells'][number]): string =>
 		cell.kind === 'out'
 			? 'left out'
@@ -164,8 +167,7 @@
 					{@const part = matrix.parts[c]}
 					{#if part && cell.kind !== 'same'}
 						<li>
-							{part.exercise} → <b>{cell.kind === 'load' ? cell.load : (cell.exercise ?? 'left out')}</b>
-							{#if cell.kind === 'exercise' && cell.load}<b>, {cell.load}</b>{/if}
+							{part.exercise} → <b>{changeText(cell)}</b>
 							{#if cell.why}<span class="quiet block text-[13px]">{cell.why}</span>{/if}
 						</li>
 					{/if}

@@ -6,7 +6,7 @@ import { instant, only, type Queries } from '../db/database';
 import { readKit } from '$core/kit';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import type { ChallengeId, EnrolmentId, Ids } from '../platform/ids';
+import type { ChallengeId, Ids } from '../platform/ids';
 import { planRules } from '../plan/prescribed';
 import { validate } from '../web/validate';
 import { enrol, type NewLink } from './enrolments';
@@ -114,15 +114,16 @@ export async function join(context: Context, code: string, raw: unknown): Promis
 		challenge.coachId,
 		email
 	]);
-	const { capacity, people } = await joinSettingOf(context.db, challenge.id);
-	if (!known && (capacity === null || people < capacity)) {
-		const owned = await challengeOf(context.db, challenge.coachId, challenge.id);
-		const [link] = await enrol(context, owned, [
-			{ name, email, zone, level: 'beginner', kit: [], unread: [] }
-		]);
-		if (link && (await hasPlace(context.db, challenge.id, link.enrolmentId, capacity))) return link.secret;
-		// Somebody else took the last place at the same moment.
-		if (link) await context.db.query('delete from enrolment where id = $1', [link.enrolmentId]);
+	const entry = { name, email, zone };
+	const place = known ? null : await takePlace(context, challenge.id, entry);
+	if (place !== null) {
+		try {
+			const owned = await challengeOf(context.db, challenge.coachId, challenge.id);
+			const [link] = await enrol(context, owned, [{ ...entry, level: 'beginner', kit: [], unread: [] }]);
+			if (link) return link.secret;
+		} finally {
+			await context.db.query('delete from waiting where id = $1', [place]);
+		}
 	}
 	const { waiting } = only(
 		await context.db.query<{ waiting: number }>(
@@ -140,19 +141,37 @@ export async function join(context: Context, code: string, raw: unknown): Promis
 	return null;
 }
 
-/** Whether an enrolment is among the first that a challenge takes. */
-async function hasPlace(
-	db: Queries,
+/** A place that was taken and not used within this long was taken by a process that ended. */
+const PLACE_HELD = 60_000;
+
+/**
+ * Takes a place for somebody, before they are enrolled: of two who come at once for the last one only one gets it.
+ * @returns what it is kept under until then; null without a place, or for somebody who waits already
+ */
+function takePlace(
+	{ db, clock, ids }: Context,
 	challengeId: ChallengeId,
-	id: EnrolmentId,
-	capacity: number | null
-): Promise<boolean> {
-	if (capacity === null) return true;
-	const rows = await db.query<{ id: EnrolmentId }>(
-		'select id from enrolment where challenge_id = $1 and left_at is null order by created_at, id limit $2',
-		[challengeId, capacity]
-	);
-	return rows.some((one) => one.id === id);
+	{ name, email, zone }: { name: string; email: string; zone: string }
+): Promise<string | null> {
+	const now = clock.now();
+	return db.transaction(async (tx) => {
+		await tx.query('select 1 from challenge where id = $1 for update', [challengeId]);
+		const { free } = only(
+			await tx.query<{ free: boolean }>(
+				`select capacity is null or capacity > (select count(*) from enrolment e where e.challenge_id = ch.id
+						and e.left_at is null) + (select count(*) from waiting w where w.challenge_id = ch.id and w.place and w.at > $2) as free
+				 from challenge ch where id = $1`,
+				[challengeId, instant(now - PLACE_HELD)]
+			)
+		);
+		if (!free) return null;
+		const [taken] = await tx.query<{ id: string }>(
+			`insert into waiting (id, challenge_id, name, email, zone, at, place) values ($1, $2, $3, $4, $5, $6, true)
+			 on conflict (challenge_id, email) do nothing returning id`,
+			[ids.uuid(), challengeId, name, email, zone, instant(now)]
+		);
+		return taken?.id ?? null;
+	});
 }
 
 export interface Waiting {

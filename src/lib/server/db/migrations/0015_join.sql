@@ -10,6 +10,8 @@ create table waiting (
 	email text not null check (email = lower(email)),
 	zone text not null,
 	at timestamptz not null,
+	-- Has a place and is being enrolled this very moment.
+	place boolean not null default false,
 	unique (challenge_id, email)
 );
 

@@ -4,7 +4,7 @@ import { addOverride } from '$lib/server/day/overrides';
 import { challengeOf } from '$lib/server/challenge/challenge';
 import { finishIntake } from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
-import { unenrol } from '$lib/server/people/enrolments';
+import { enrolmentsOf, unenrol } from '$lib/server/people/enrolments';
 import { layDays } from '$lib/server/plan/plan';
 import { createSession, saveSession } from '$lib/server/session/sessions';
 import { randomIds } from '$lib/server/platform/ids';
@@ -16,7 +16,8 @@ const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const [oslo, , bogota] = world.people;
 const challenge = () => challengeOf(context.db, world.coach.id, world.challenge.id);
 const fit = async () => fitAhead(context, await challenge());
-const misfits = async (...days: number[]) => misfitsOn(context, await challenge(), days);
+const misfits = async (...days: number[]) =>
+	misfitsOn(context, await challenge(), days, await enrolmentsOf(context.db, world.challenge.id));
 const person = (of = oslo) => ownPersonOf(context, world, of!.enrolmentId);
 
 /** Training days from yesterday, day 2, on: 2 to 5 and 8 to 12. */

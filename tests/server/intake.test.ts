@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { IntakeSections } from '$contracts/intake';
+import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import { openDay, standingOf } from '$lib/server/day/own-day';
 import { checkIn } from '$lib/server/attendance/check-in';
@@ -240,8 +241,10 @@ describe('a hold', () => {
 		await finish();
 		expect(await state(3)).toBe('open');
 		await set(false);
+		// Turned off again, nobody is held any longer, and turned on it asked for nothing of the days before.
 		const [, other] = await peopleOf(context, world.challenge, world.people);
-		expect(other?.holds).toEqual([]);
+		expect(holdAt(other?.holds ?? [], context.clock.now())).toBeNull();
+		expect(other?.holds.every(({ from }) => from >= context.clock.now())).toBe(true);
 	});
 });
 

@@ -9,6 +9,7 @@ import { checkIn } from '$lib/server/attendance/check-in';
 import { loadRoll } from '$lib/server/attendance/roll';
 import { lookAtAnswers } from '$lib/server/health/looks';
 import { answersOf } from '$lib/server/health/records';
+import { enrolmentById } from '$lib/server/people/enrolments';
 import { finishIntake } from '$lib/server/people/intake';
 import { planOf } from '$lib/server/plan/plan-days';
 import { deleteHealth, healthUntilOf, setHealthUntil } from '$lib/server/privacy/health-until';
@@ -63,6 +64,10 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 	context.at('2026-11-24T12:00:00Z');
 	const before = await loadRoll(context.db, world.challenge, plan, now);
 	const token = await openLink(context, world.secrets[0] ?? '');
+	await context.db.query(
+		`insert into waiting (id, challenge_id, name, email, zone, at) values (gen_random_uuid(), $1, 'Person 1', 'p1@example.org', 'UTC', now())`,
+		[world.challenge.id]
+	);
 	const person = await ownPersonOf(context, world, oslo!.enrolmentId);
 	await addDocument({ ...context, config }, person, {
 		name: 'letter.pdf',
@@ -114,8 +119,13 @@ it('health answers go on the day that the coach set, and not before', async () =
 	context.at('2027-01-09T12:00:00Z');
 	expect(await deleteHealth(context)).toBe(0);
 	expect(await answersOf(context.db, bogota!.participantId)).not.toBeNull();
+	const held = async () => (await enrolmentById(context.db, bogota!.enrolmentId)).holds;
+	const before = await held();
+	expect(before).toMatchObject([{ reason: 'clearance', until: null }]);
 	context.at('2027-01-10T12:00:00Z');
 	expect(await deleteHealth(context)).toBe(1);
+	// Days that were held stay held: nobody has missed them afterwards.
+	expect(await held()).toEqual([{ ...before[0], until: context.clock.now() }]);
 	expect(await answersOf(context.db, bogota!.participantId)).toBeNull();
 	expect(await deleteHealth(context)).toBe(0);
 	expect((await refusal(setHealthUntil(context, world.challenge, { until: 'soon' }))).faults[0]?.field).toBe(

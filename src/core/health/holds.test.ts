@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { holdAt, holdsOf, type Clearance, type ClearanceRecords } from './holds';
+import { holdAt, holdsFrom, holdsOf, type Clearance, type ClearanceRecords } from './holds';
 
 const records = (more: Partial<ClearanceRecords>): ClearanceRecords => ({
 	joined: 100,
@@ -128,5 +128,33 @@ it('a hold is on from its first instant to the one before its end', () => {
 	expect([99, 100, 149, 150].map((at) => holdAt(holds, at) !== null)).toEqual([false, true, true, false]);
 	expect(holdAt([{ from: 100, until: null, reason: 'clearance' }], 1e15)).toMatchObject({
 		reason: 'clearance'
+	});
+});
+
+describe('holds that go on from an instant', () => {
+	const asked = (from: number, until: number | null) => ({ from, until, reason: 'clearance' }) as const;
+
+	it('keep what was held before it, whatever is worked out now', () => {
+		expect(holdsFrom([asked(100, 150)], 200, [])).toEqual([asked(100, 150)]);
+		// One that was on ends there, and nothing before is added.
+		expect(holdsFrom([asked(100, null)], 200, [])).toEqual([asked(100, 200)]);
+		expect(holdsFrom([], 200, [asked(100, null)])).toEqual([asked(200, null)]);
+		expect(holdsFrom([], 200, [asked(100, 200)])).toEqual([]);
+	});
+
+	it('go on as one where the reason is the same, and as another where it is not', () => {
+		expect(holdsFrom([asked(100, null)], 200, [asked(100, 300), asked(400, null)])).toEqual([
+			asked(100, 300),
+			asked(400, null)
+		]);
+		const over = { from: 150, until: null, reason: 'clearance over' } as const;
+		expect(holdsFrom([asked(100, null)], 200, [over])).toEqual([asked(100, 200), { ...over, from: 200 }]);
+	});
+
+	it('worked out again at the same instant are the same', () => {
+		const once = holdsFrom([asked(100, null)], 200, [asked(100, 300)]);
+		expect(holdsFrom(once, 200, [asked(100, 300)])).toEqual(once);
+		// What was worked out for later is worked out anew.
+		expect(holdsFrom([asked(300, null)], 200, [])).toEqual([]);
 	});
 });

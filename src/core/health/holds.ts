@@ -80,6 +80,23 @@ function reasonAt(
 	return open.every(coveredBy(begun)) ? 'clearance over' : 'clearance';
 }
 
+/**
+ * Holds as they go on from an instant: what was held before it stays, whatever is said or deleted since, so that no day that is
+ * over is counted otherwise afterwards.
+ */
+export function holdsFrom(before: readonly Hold[], now: number, fresh: readonly Hold[]): Hold[] {
+	const past = before
+		.filter(({ from }) => from < now)
+		.map((hold) => ({ ...hold, until: Math.min(hold.until ?? Infinity, now) }));
+	const ahead = fresh
+		.filter(({ until }) => until === null || until > now)
+		.map((hold) => ({ ...hold, from: Math.max(hold.from, now) }));
+	const [last, first] = [past.at(-1), ahead[0]];
+	if (!last || first?.from !== now || last.until !== now || last.reason !== first.reason)
+		return [...past, ...ahead];
+	return [...past.slice(0, -1), { ...first, from: last.from }, ...ahead.slice(1)];
+}
+
 /** The hold that is on at an instant; null: none. */
 export const holdAt = (holds: readonly Hold[], at: number): Hold | null =>
 	holds.find(({ from, until }) => from <= at && (until === null || at < until)) ?? null;

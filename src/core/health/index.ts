@@ -17,5 +17,5 @@ export {
 	type SorePlace,
 	type Soreness
 } from './answers';
-export { holdAt, holdsOf, type Clearance, type Hold, type HoldReason } from './holds';
+export { holdAt, holdsFrom, holdsOf, type Clearance, type Hold, type HoldReason } from './holds';
 export { screen, type Screening, type ScreenReason } from './screen';

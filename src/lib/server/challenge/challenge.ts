@@ -77,7 +77,7 @@ export async function challengeById(db: Queries, id: ChallengeId): Promise<Chall
 /** A coach's challenges, the latest start first, with how many people each has. */
 export function challengesOf(db: Queries, coachId: CoachId): Promise<(Challenge & { people: number })[]> {
 	return db.query(
-		`select ${COLUMNS}, (select count(*)::int from enrolment e where e.challenge_id = ch.id) as people
+		`select ${COLUMNS}, (select count(*)::int from enrolment e where e.challenge_id = ch.id and e.left_at is null) as people
 		 ${FROM} where ch.coach_id = $1 order by ch.starts_on desc, ch.name`,
 		[coachId]
 	);

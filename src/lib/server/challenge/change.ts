@@ -108,7 +108,7 @@ export async function changeChallenge(
 		);
 		await tx.query('delete from plan_day where challenge_id = $1 and day > $2', [id, days]);
 		await layDays(tx, id, input, days);
-		if (before.waitsForAnswers !== input.waitsForAnswers) await projectHoldsIn(tx, id);
+		if (before.waitsForAnswers !== input.waitsForAnswers) await projectHoldsIn(tx, id, context.clock.now());
 		await daysChanged(context, tx, id);
 	});
 }

@@ -12,7 +12,7 @@ import type { Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import type { ChallengeId, EnrolmentId, VersionId } from '../platform/ids';
 import type { Job } from '../platform/jobs';
-import { enrolmentsOf } from '../people/enrolments';
+import { enrolmentsOf, type Enrolment } from '../people/enrolments';
 import { suitsIn } from '../people/suited';
 import { plainOf } from '../threads/tasks';
 import type { Threads } from '../threads/threads';
@@ -43,8 +43,11 @@ async function daysAhead(context: Context, challenge: Challenge) {
 	const suits: Suits[] = [];
 	const places = new Map<string, number>();
 	const ahead: Ahead[] = [];
-	for (const [i, { id, suited, fromDay }] of (await enrolmentsOf(context.db, challenge.id)).entries()) {
+	for (const [i, { id, suited, fromDay, leftAt }] of (
+		await enrolmentsOf(context.db, challenge.id)
+	).entries()) {
 		if (i % 50 === 49) await breath();
+		if (leftAt !== null) continue;
 		const own = suitsIn(challenge, suited);
 		const key = JSON.stringify(own);
 		const place = places.get(key) ?? suits.push(own) - 1;
@@ -159,11 +162,13 @@ export const shareThatFits = (seconds: number, minutes: number): number =>
 /**
  * What does not fit on some days, as it was last looked for: where nothing is left first, then single exercises, then time.
  * Warm-ups and stretches that are left out are no matter for the coach.
+ * @param people those of the challenge, as they were read in this request
  */
 export async function misfitsOn(
 	context: Context,
 	challenge: Challenge,
-	days: readonly number[]
+	days: readonly number[],
+	people: readonly Pick<Enrolment, 'id' | 'suited'>[]
 ): Promise<Misfit[]> {
 	const rows = await context.db.query<Omit<Misfit, 'over' | 'unfit'> & { unfit: Unfit[] }>(
 		`select f.enrolment_id as id, p.name, f.day, coalesce(p.minutes, $3) as minutes, f.seconds, f.nothing, f.unfit
@@ -174,11 +179,11 @@ export async function misfitsOn(
 	);
 	if (rows.length === 0) return [];
 	const { practice } = await groupNow(context, challenge.id);
-	const people = new Map((await enrolmentsOf(context.db, challenge.id)).map((one) => [one.id, one]));
+	const byId = new Map(people.map((one) => [one.id, one]));
 	const weight = (one: Misfit) => (one.nothing ? 0 : one.unfit.length > 0 ? 1 : 2);
 	return rows
 		.map(({ unfit, ...row }): Misfit => {
-			const person = people.get(row.id);
+			const person = byId.get(row.id);
 			return {
 				...row,
 				over: isOver(row.seconds, row.minutes),
@@ -199,7 +204,7 @@ export async function misfitsOn(
 /** Of everything that decides what people of a challenge get: one that is as it was has nothing to be worked out again. */
 async function stampOf({ db, clock }: Context, { id, startsOn, coachZone }: Challenge): Promise<string> {
 	const [row] = await db.query<{ stamp: string }>(
-		`select concat_ws(' ', co.revision, count(e.id), max(s.since), count(s.since), max(o.made_at), max(o.removed_at), count(o.id),
+		`select concat_ws(' ', co.revision, count(e.id), count(e.left_at), max(e.left_at), max(s.since), count(s.since), max(o.made_at), max(o.removed_at), count(o.id),
 			max(p.answered_at)) as stamp
 		 from challenge ch join coach co on co.id = ch.coach_id left join enrolment e on e.challenge_id = ch.id
 		 left join participant p on p.id = e.participant_id

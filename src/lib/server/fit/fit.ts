@@ -88,7 +88,8 @@ export async function matrixOf(
 	const fitter = new Fitter(body, group.practice);
 	const all = await overridesIn(db, challenge.id, asOf);
 	const known = await suitedIn(db, challenge.id, asOf);
-	const people = (await enrolmentsOf(db, challenge.id)).map((one): FitPerson => {
+	const enrolled = (await enrolmentsOf(db, challenge.id)).filter(({ leftAt }) => leftAt === null);
+	const people = enrolled.map((one): FitPerson => {
 		const row = fitter.rowOf(
 			suitsIn(challenge, known.get(one.participantId) ?? one.suited),
 			day,

@@ -51,7 +51,7 @@ async function settle(
 		[id, answers ? limitsOn(answers, date) : []]
 	);
 	await noteSuited(tx, [id], now);
-	await projectHolds(tx, [id]);
+	await projectHolds(tx, [id], now);
 }
 
 /** Sets the limits that a coach knows of beside the answers. In a transaction. */

@@ -64,7 +64,7 @@ export async function recordClearance(context: Context, person: OwnPerson, raw: 
 			]
 		);
 		await noteChange(tx, person.participantId, 'coach', `Clearance recorded, by ${who}`, now);
-		await projectHolds(tx, [person.participantId]);
+		await projectHolds(tx, [person.participantId], now);
 	});
 }
 
@@ -82,6 +82,6 @@ export async function takeBackClearance(
 		);
 		if (gone.length === 0) throw notFound('clearance');
 		await noteChange(tx, person.participantId, 'coach', 'Clearance taken back', clock.now());
-		await projectHolds(tx, [person.participantId]);
+		await projectHolds(tx, [person.participantId], clock.now());
 	});
 }

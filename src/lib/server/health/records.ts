@@ -1,6 +1,6 @@
 /** What is kept of somebody's health: apart from who they are, and read where it is needed only. */
 import type { HealthAnswers } from '$core/health';
-import { holdsOf, type Clearance, type Hold } from '$core/health';
+import { holdsFrom, holdsOf, type Clearance, type Hold } from '$core/health';
 import { instant, type Queries } from '../db/database';
 import type { EnrolmentId, ParticipantId } from '../platform/ids';
 
@@ -16,14 +16,14 @@ export async function answersOf(db: Queries, id: ParticipantId): Promise<HealthA
 interface Records {
 	screenings: { at: number; reasons: string[] }[];
 	clearances: Clearance[];
-	enrolments: { id: EnrolmentId; joined: number; waits: boolean }[];
+	enrolments: { id: EnrolmentId; joined: number; waits: boolean; holds: Hold[] }[];
 }
 
 /**
- * Works out anew when some people are held, in each challenge that they are in. Whoever writes a screening, a clearance or
+ * Works out anew when some people are held from now on, in each challenge that they are in. Whoever writes a screening, a clearance or
  * what a challenge waits for calls it in the same transaction.
  */
-export async function projectHolds(tx: Queries, ids: readonly ParticipantId[]): Promise<void> {
+export async function projectHolds(tx: Queries, ids: readonly ParticipantId[], now: number): Promise<void> {
 	const rows = await tx.query<Records>(
 		`select
 			coalesce((select jsonb_agg(jsonb_build_object('at', (extract(epoch from s.at) * 1000)::bigint, 'reasons', s.reasons))
@@ -33,15 +33,15 @@ export async function projectHolds(tx: Queries, ids: readonly ParticipantId[]): 
 				'takenBack', (extract(epoch from c.taken_back_at) * 1000)::bigint, 'covers', c.covers))
 				from clearance c where c.participant_id = p.id), '[]') as clearances,
 			coalesce((select jsonb_agg(jsonb_build_object('id', e.id, 'joined', (extract(epoch from e.created_at) * 1000)::bigint,
-				'waits', ch.waits_for_answers))
+				'waits', ch.waits_for_answers, 'holds', e.holds))
 				from enrolment e join challenge ch on ch.id = e.challenge_id where e.participant_id = p.id), '[]') as enrolments
 		 from participant p where p.id = any($1::uuid[])`,
 		[ids]
 	);
 	const held = rows.flatMap(({ screenings, clearances, enrolments }) =>
-		enrolments.map(({ id, joined, waits }): { id: EnrolmentId; holds: Hold[] } => ({
+		enrolments.map(({ id, joined, waits, holds }): { id: EnrolmentId; holds: Hold[] } => ({
 			id,
-			holds: holdsOf({ joined, screenings, clearances, waitsForAnswers: waits })
+			holds: holdsFrom(holds, now, holdsOf({ joined, screenings, clearances, waitsForAnswers: waits }))
 		}))
 	);
 	await tx.query(
@@ -52,14 +52,15 @@ export async function projectHolds(tx: Queries, ids: readonly ParticipantId[]): 
 }
 
 /** The same for everybody of a challenge. */
-export async function projectHoldsIn(tx: Queries, challengeId: string): Promise<void> {
+export async function projectHoldsIn(tx: Queries, challengeId: string, now: number): Promise<void> {
 	const rows = await tx.query<{ id: ParticipantId }>(
 		'select participant_id as id from enrolment where challenge_id = $1',
 		[challengeId]
 	);
 	await projectHolds(
 		tx,
-		rows.map(({ id }) => id)
+		rows.map(({ id }) => id),
+		now
 	);
 }
 

@@ -98,8 +98,8 @@ export async function groupOf(db: Queries, challengeId: ChallengeId): Promise<Gr
 		await db.query<Group>(
 			`select count(*)::int as people, count(*) filter (where p.level = 'beginner')::int as beginners,
 				coalesce((select jsonb_agg(distinct l) from enrolment x join health q on q.participant_id = x.participant_id,
-					unnest(q.limits) as l where x.challenge_id = $1), '[]') as limits
-			 from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1`,
+					unnest(q.limits) as l where x.challenge_id = $1 and x.left_at is null), '[]') as limits
+			 from enrolment e join participant p on p.id = e.participant_id where e.challenge_id = $1 and e.left_at is null`,
 			[challengeId]
 		)
 	);
@@ -252,7 +252,7 @@ function enrolSome(
 		);
 		const participants = known.map(({ id }) => id);
 		await noteSuited(tx, participants, now);
-		await projectHolds(tx, participants);
+		await projectHolds(tx, participants, now);
 		// Days that are cancelled for everyone are cancelled for them too.
 		await peopleJoined(
 			context,

@@ -94,10 +94,10 @@ function differencesOf(known: RosterRow, listed: RosterRow): Difference[] {
 }
 
 /** What a coach knows of people by their address already. */
-async function knownOf(
+export async function knownOf(
 	db: Queries,
 	coachId: CoachId,
-	rows: readonly RosterRow[]
+	rows: readonly Pick<RosterRow, 'email'>[]
 ): Promise<ReadonlyMap<string, RosterRow>> {
 	const found = await db.query<RosterRow>(
 		`select name, email, zone, level, kit, kit_unread as unread from participant

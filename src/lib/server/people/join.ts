@@ -10,6 +10,7 @@ import type { ChallengeId, Ids } from '../platform/ids';
 import { planRules } from '../plan/prescribed';
 import { validate } from '../web/validate';
 import { enrol, type NewLink } from './enrolments';
+import { knownOf } from './import';
 
 /** Letters and figures that nobody mistakes for another. */
 const SIGNS = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
@@ -110,11 +111,8 @@ const MOST_WAITING = 500;
 export async function join(context: Context, code: string, raw: unknown): Promise<string | null> {
 	const challenge = await challengeBehind(context, code);
 	const { name, email, zone } = validate(joinSchema, raw);
-	const [known] = await context.db.query('select 1 from participant where coach_id = $1 and email = $2', [
-		challenge.coachId,
-		email
-	]);
 	const entry = { name, email, zone };
+	const known = (await knownOf(context.db, challenge.coachId, [entry])).size > 0;
 	const place = known ? null : await takePlace(context, challenge.id, entry);
 	if (place !== null) {
 		try {
@@ -203,10 +201,7 @@ const waiterOf = async (db: Queries, challenge: OwnedChallenge, id: string): Pro
 /** Enrols somebody who waits; whom the coach knows stays as they are known. @throws Refusal 404, 409 */
 export async function admit(context: Context, challenge: OwnedChallenge, id: string): Promise<NewLink> {
 	const { name, email, zone } = await waiterOf(context.db, challenge, id);
-	const [known] = await context.db.query<Parameters<typeof enrol>[2][number]>(
-		'select name, email, zone, level, kit, kit_unread as unread from participant where coach_id = $1 and email = $2',
-		[challenge.coachId, email]
-	);
+	const known = (await knownOf(context.db, challenge.coachId, [{ email }])).get(email);
 	const [link] = await enrol(context, challenge, [
 		known ?? { name, email, zone, level: 'beginner', kit: [], unread: [] }
 	]);

@@ -1,21 +1,55 @@
 /** Leaving a challenge, coming back, and going on in another one. What was done stays. */
 import { dayInZone } from '$core/calendar';
-import type { Level } from '$core/people';
-import { challengeById, type OwnedChallenge } from '../challenge/challenge';
+import type { OwnedChallenge } from '../challenge/challenge';
 import { daysChanged } from '../day/changed';
-import { instant, type Queries } from '../db/database';
+import { instant, only, type Queries } from '../db/database';
 import { noteChange } from '../health/records';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
 import type { ChallengeId, EnrolmentId, ParticipantId } from '../platform/ids';
 import { enrol, type NewLink, type OwnPerson } from './enrolments';
 
+/** What of an enrolment says which day it is for somebody. */
+interface OnDay {
+	id: EnrolmentId;
+	startsOn: string;
+	/** Whose day counts: that of the challenge, or their own. */
+	zone: string;
+	shiftDays: number;
+}
+
 /** The day of the challenge that it is for somebody, from 1. */
-async function dayOf({ db, clock }: Context, person: OwnPerson): Promise<number> {
-	const challenge = await challengeById(db, person.challengeId);
-	const day =
-		dayInZone(challenge.startsOn, challenge.releaseZone ?? person.zone, clock.now()) - person.shiftDays;
-	return Math.max(1, day);
+const dayOf = ({ startsOn, zone, shiftDays }: OnDay, now: number): number =>
+	Math.max(1, dayInZone(startsOn, zone, now) - shiftDays);
+
+const ON_DAY = `select e.id, ch.starts_on as "startsOn", coalesce(ch.release_zone, p.zone) as zone, e.shift_days as "shiftDays"
+	from enrolment e join challenge ch on ch.id = e.challenge_id join participant p on p.id = e.participant_id`;
+
+/**
+ * Ends the days of some enrolments that have not ended: from today on nothing is asked and nothing counts, and their links
+ * and devices end. In a transaction. @returns those that it ended
+ */
+export async function endDays(
+	tx: Queries,
+	ids: readonly EnrolmentId[],
+	{ now, newId, reason }: { now: number; newId: () => string; reason: string }
+): Promise<EnrolmentId[]> {
+	const open = await tx.query<OnDay>(
+		`${ON_DAY} where e.id = any($1::uuid[]) and e.left_at is null for update of e`,
+		[ids]
+	);
+	for (const one of open)
+		await tx.query(
+			`insert into pause (id, enrolment_id, from_day, to_day, reason, at, leaves) values ($1, $2, $3, null, $4, $5, true)`,
+			[newId(), one.id, dayOf(one, now), reason, instant(now)]
+		);
+	const ended = open.map(({ id }) => id);
+	await tx.query(
+		`update enrolment set left_at = $2, link_hash = null, link_made_at = null, feed_hash = null where id = any($1::uuid[])`,
+		[ended, instant(now)]
+	);
+	await tx.query('delete from participant_login where enrolment_id = any($1::uuid[])', [ended]);
+	return ended;
 }
 
 /**
@@ -24,21 +58,11 @@ async function dayOf({ db, clock }: Context, person: OwnPerson): Promise<number>
  */
 export async function leave(context: Context, person: OwnPerson): Promise<void> {
 	const { db, clock, ids } = context;
-	const today = await dayOf(context, person);
 	const now = clock.now();
 	await db.transaction(async (tx) => {
-		const left = await tx.query(
-			`update enrolment set left_at = $2, link_hash = null, link_made_at = null, feed_hash = null
-			 where id = $1 and left_at is null returning id`,
-			[person.id, instant(now)]
-		);
-		if (left.length === 0) throw new Refusal(409, `${person.name} has left already.`);
-		await tx.query('delete from participant_login where enrolment_id = $1', [person.id]);
-		await tx.query(
-			`insert into pause (id, enrolment_id, from_day, to_day, reason, at, leaves)
-			 values ($1, $2, $3, null, 'Left the challenge', $4, true)`,
-			[ids.uuid(), person.id, today, instant(now)]
-		);
+		const how = { now, newId: () => ids.uuid(), reason: 'Left the challenge' };
+		if ((await endDays(tx, [person.id], how)).length === 0)
+			throw new Refusal(409, `${person.name} has left already.`);
 		await noteChange(tx, person.participantId, 'coach', 'Left the challenge', now);
 		await daysChanged(context, tx, person.challengeId, [person.id]);
 	});
@@ -47,8 +71,8 @@ export async function leave(context: Context, person: OwnPerson): Promise<void> 
 /** Takes somebody back who had left: from today on days are theirs again. @throws Refusal 409 */
 export async function comeBack(context: Context, person: OwnPerson): Promise<void> {
 	const { db, clock } = context;
-	const today = await dayOf(context, person);
 	await db.transaction(async (tx) => {
+		const today = dayOf(only(await tx.query<OnDay>(`${ON_DAY} where e.id = $1`, [person.id])), clock.now());
 		const back = await tx.query(
 			'update enrolment set left_at = null where id = $1 and left_at is not null returning id',
 			[person.id]
@@ -94,14 +118,8 @@ export const challengesWith = (db: Queries, id: ParticipantId): Promise<InChalle
  * @throws Refusal 409 where they are in it, or it is over
  */
 export async function moveTo(context: Context, person: OwnPerson, to: OwnedChallenge): Promise<NewLink> {
-	const [known] = await context.db.query<{ level: Level; unread: string[] }>(
-		'select level, kit_unread as unread from participant where id = $1',
-		[person.participantId]
-	);
-	const { name, email, zone, kit } = person;
-	const [link] = await enrol(context, to, [
-		{ name, email, zone, level: known?.level ?? person.level, kit: [...kit], unread: known?.unread ?? [] }
-	]);
+	const { name, email, zone, level, kit, kitUnread: unread } = person;
+	const [link] = await enrol(context, to, [{ name, email, zone, level, kit: [...kit], unread }]);
 	if (!link) throw new Refusal(409, 'Nobody was enrolled.');
 	await leave(context, person);
 	return link;

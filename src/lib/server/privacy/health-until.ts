@@ -55,7 +55,7 @@ export async function deleteHealth({ db, clock }: Pick<Context, 'db' | 'clock'>)
 			await tx.query('update participant set answered_at = null where id = $1', [id]);
 			await tx.query('delete from suited where participant_id = $1', [id]);
 			await noteSuited(tx, [id], now);
-			await projectHolds(tx, [id]);
+			await projectHolds(tx, [id], now);
 			await noteChange(
 				tx,
 				id,

@@ -1,8 +1,8 @@
 /** Everything that is kept of one person, for themselves: taken out, and deleted. */
-import { dayInZone } from '$core/calendar';
 import type { Person } from '../auth/link';
 import { project } from '../attendance/projection';
 import { instant, only, type Queries } from '../db/database';
+import { endDays } from '../people/leave';
 import { documentsOf, removeFiles } from '../health/documents';
 import type { Config } from '../platform/config';
 import type { Context } from '../platform/context';
@@ -59,7 +59,10 @@ const SECRET = ['link_hash', 'feed_hash', 'coach_id', 'calendar', 'strip', 'extr
 const without = (row: Record<string, unknown>): Record<string, unknown> =>
 	Object.fromEntries(Object.entries(row).filter(([key]) => !SECRET.some((one) => one === key)));
 
-/** Everything that is kept of somebody, in all their challenges. */
+/** Stands where a reason was. */
+const NOT_KEPT = 'not kept';
+
+/** Everything that is kept of somebody, in all their challenges. Why a coach let them pause she wrote for herself. */
 export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Promise<OwnData> {
 	const [person] = await rowsOf(db, 'participant', 'id', id);
 	const [health] = await rowsOf(db, 'health', 'participant_id', id);
@@ -75,6 +78,7 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
 	for (const { id: enrolmentId, ...challenge } of enrolments) {
 		const own = {} as OwnData['challenges'][number]['records'];
 		for (const table of OF_ENROLMENT) own[table] = await rowsOf(db, table, 'enrolment_id', enrolmentId);
+		own.pause = own.pause.map(({ reason: _reason, ...pause }) => pause);
 		const checkins = await db.query<{ row: Record<string, unknown> }>(
 			`select to_jsonb(c) || jsonb_build_object('sets', coalesce((select jsonb_agg(to_jsonb(s) - 'checkin_id'
 				order by s.block, s.part, s.set) from set_log s where s.checkin_id = c.id), '[]')) as row
@@ -105,7 +109,7 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
  * done, and how much of them. Their links and devices end. There is no way back.
  */
 export async function forget(
-	{ db, clock, config }: Pick<Context, 'db' | 'clock'> & { config: Pick<Config, 'dataDirectory'> },
+	{ db, clock, ids: newIds, config }: Context & { config: Pick<Config, 'dataDirectory'> },
 	id: ParticipantId
 ): Promise<void> {
 	const documents = await documentsOf(db, id);
@@ -115,7 +119,7 @@ export async function forget(
 			[id]
 		);
 		const ids = enrolments.map((one) => one.id);
-		await tx.query('delete from participant_login where enrolment_id = any($1::uuid[])', [ids]);
+		await endDays(tx, ids, { now: clock.now(), newId: () => newIds.uuid(), reason: NOT_KEPT });
 		for (const table of [...OF_PERSON, ...OF_COACH])
 			await tx.query(`delete from ${table} where participant_id = $1`, [id]);
 		await tx.query('delete from intake_draft where participant_id = $1', [id]);
@@ -138,12 +142,22 @@ export async function forget(
 			[ids]
 		);
 		for (const table of ['excuse', 'pause'] as const)
-			await tx.query(`update ${table} set reason = 'not kept' where enrolment_id = any($1::uuid[])`, [ids]);
-		await endDays(tx, ids, clock.now());
+			await tx.query(`update ${table} set reason = $2 where enrolment_id = any($1::uuid[])`, [ids, NOT_KEPT]);
+		// When days were held says what the group’s figures are made of; why they were does not stay.
 		await tx.query(
-			`update enrolment set link_hash = null, link_made_at = null, feed_hash = null, calendar = '{}', holds = '[]',
-				left_at = coalesce(left_at, $2) where id = any($1::uuid[])`,
-			[ids, instant(clock.now())]
+			`update enrolment set calendar = '{}', holds = coalesce((select jsonb_agg(h || '{"reason": "questions"}')
+				from jsonb_array_elements(holds) h), '[]') where id = any($1::uuid[])`,
+			[ids]
+		);
+		await tx.query(
+			`delete from waiting w using participant p, challenge ch where p.id = $1 and w.email = p.email
+				and ch.id = w.challenge_id and ch.coach_id = p.coach_id`,
+			[id]
+		);
+		// From where and on what they came in.
+		await tx.query(
+			'update security_event set network = null, device = null where enrolment_id = any($1::uuid[])',
+			[ids]
 		);
 		await tx.query(
 			`update participant set name = 'Somebody', display_name = null, email = id || '@forgotten.invalid', kit = '[]', kit_unread = '{}',
@@ -151,26 +165,9 @@ export async function forget(
 				level = 'beginner', forgotten_at = $2 where id = $1`,
 			[id, instant(clock.now())]
 		);
-		await tx.query('delete from waiting where email = (select email from participant where id = $1)', [id]);
 		await project(tx, ids);
 	});
 	await removeFiles({ config }, documents);
-}
-
-/** From today on nothing more is asked of them, so that nobody counts as missing days. */
-async function endDays(tx: Queries, ids: readonly EnrolmentId[], now: number): Promise<void> {
-	const open = await tx.query<{ id: EnrolmentId; startsOn: string; zone: string; shiftDays: number }>(
-		`select e.id, ch.starts_on as "startsOn", coalesce(ch.release_zone, p.zone) as zone, e.shift_days as "shiftDays"
-		 from enrolment e join challenge ch on ch.id = e.challenge_id join participant p on p.id = e.participant_id
-		 where e.id = any($1::uuid[]) and e.left_at is null`,
-		[ids]
-	);
-	for (const { id, startsOn, zone, shiftDays } of open)
-		await tx.query(
-			`insert into pause (id, enrolment_id, from_day, to_day, reason, at, leaves)
-			 values (gen_random_uuid(), $1, $2, null, 'not kept', $3, true)`,
-			[id, Math.max(1, dayInZone(startsOn, zone, now) - shiftDays), instant(now)]
-		);
 }
 
 /** What a person’s own page says is kept of them: how many of each. */

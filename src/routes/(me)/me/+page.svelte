@@ -56,8 +56,8 @@
 				{data.hold === 'clearance' ? 'Ask first, then train' : 'Your clearance has run out'}
 			</p>
 			<p>
-				Your answers ask for a yes from a doctor or midwife. Tell your coach who gave it; your sessions open
-				as soon as the coach has recorded it.
+				Your answers ask for a yes first: from a doctor or midwife or, under 18, from a parent. Tell your
+				coach who gave it; your sessions open as soon as the coach has recorded it.
 			</p>
 			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/intake">Look at your answers</a>
 		</section>

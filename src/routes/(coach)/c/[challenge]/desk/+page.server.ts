@@ -46,7 +46,8 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 			await misfitsOn(
 				app,
 				challenge,
-				day === null ? [1, 2] : [day, ...plan.slice(day, day + 2).map((one) => one.day)]
+				day === null ? [1, 2] : [day, ...plan.slice(day, day + 2).map((one) => one.day)],
+				rows.map(({ person }) => person)
 			)
 		).map((one) => ({ ...one, share: shareThatFits(one.seconds, one.minutes) })),
 		silent,

@@ -15,6 +15,7 @@ import { BAND_RANKS, KIT_LIMITS, PLAIN_ITEMS, UNITS } from '$core/kit';
 import {
 	bodyContradictions,
 	CONSENT,
+	EXPECTING,
 	kitContradictions,
 	LEVELS,
 	trainingContradictions,
@@ -109,6 +110,7 @@ export const bodySchema = object({
 		.max(2 * SORE_PLACES.length)
 		.default([]),
 	hurtsElsewhere: words(300),
+	expecting: oneOf(EXPECTING, 'choose one of the three'),
 	pregnantWeek: weeks(
 		1,
 		WEEKS.pregnant,

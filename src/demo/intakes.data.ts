@@ -106,7 +106,13 @@ export function answersOf(person: DemoPerson, said: Omit<DemoAnswers, 'onDay'>):
 			hurtsElsewhere: null,
 			pregnantWeek: null,
 			birthWeeks: null,
-			...said.body
+			...said.body,
+			expecting:
+				typeof said.body?.pregnantWeek === 'number'
+					? 'pregnant'
+					: typeof said.body?.birthWeeks === 'number'
+						? 'born'
+						: 'no'
 		},
 		health: Object.fromEntries(
 			SCREEN_KEYS.map((key) => [key, said.yes?.includes(key) ?? false])

@@ -249,6 +249,7 @@ export async function answerQuestions(
 	await choose('How do you train?', 'standing');
 	await choose('Your balance', 'steady');
 	await choose('Down to the floor', 'easy');
+	await choose('Pregnancy and birth', 'neither');
 	await next();
 	await expect(page.getByRole('heading', { name: 'Your health' })).toBeVisible();
 	const questions = page.getByRole('group');

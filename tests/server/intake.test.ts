@@ -115,9 +115,18 @@ describe('the questions before the start', () => {
 			'owned[0]',
 			/second weight is the heavier/
 		],
-		['body', { pregnantWeek: 50 }, 'pregnantWeek', /weeks 1 to 42; if the baby is born/],
-		['body', { pregnantWeek: 20, age: '65 or over' }, 'age', /Which of the two/],
-		['body', { pregnantWeek: 20, birthWeeks: 1 }, 'birthWeeks', /Which of the two/],
+		[
+			'body',
+			{ expecting: 'pregnant', pregnantWeek: 50 },
+			'pregnantWeek',
+			/weeks 1 to 42; if the baby is born/
+		],
+		['body', { expecting: 'pregnant' }, 'pregnantWeek', /Which week is it/],
+		['body', { expecting: 'born' }, 'birthWeeks', /How many weeks ago/],
+		['body', { expecting: undefined }, 'expecting', /choose one of the three/],
+		['body', { pregnantWeek: 20 }, 'expecting', /Are you pregnant/],
+		['body', { expecting: 'pregnant', pregnantWeek: 20, age: '65 or over' }, 'age', /Which of the two/],
+		['body', { expecting: 'pregnant', pregnantWeek: 20, birthWeeks: 1 }, 'birthWeeks', /Which of the two/],
 		['body', { age: '7' }, 'age', /choose your age/],
 		['training', { level: 'trained', weights: 'never', active: false }, 'level', /safer place to start/],
 		['health', { chest: undefined }, 'chest', /yes or no/],
@@ -144,7 +153,7 @@ describe('the questions before the start', () => {
 	});
 
 	it('keep weeks of a pregnancy going when they are looked over later', async () => {
-		await finish({ body: { ...ANSWERS.body, pregnantWeek: 12 } });
+		await finish({ body: { ...ANSWERS.body, expecting: 'pregnant', pregnantWeek: 12 } });
 		const later = Date.parse('2026-12-10T12:00:00Z');
 		expect((await intakeOf(context.db, id(), later)).sections.body?.pregnantWeek).toBe(14);
 	});
@@ -250,7 +259,7 @@ describe('a hold', () => {
 
 describe('weeks that go by', () => {
 	it('bring the limits of a trimester, note it, and ask again after a birth', async () => {
-		await finish({ body: { ...ANSWERS.body, pregnantWeek: 13 } });
+		await finish({ body: { ...ANSWERS.body, expecting: 'pregnant', pregnantWeek: 13 } });
 		expect((await own()).limits).toEqual([]);
 		expect(await followWeeks(context)).toBe(0);
 		context.at('2026-12-02T12:00:00Z');
@@ -260,7 +269,7 @@ describe('weeks that go by', () => {
 	});
 
 	it('let go of whoever was held for a birth sixteen weeks ago', async () => {
-		await finish({ body: { ...ANSWERS.body, birthWeeks: 15 } });
+		await finish({ body: { ...ANSWERS.body, expecting: 'born', birthWeeks: 15 } });
 		expect(await state(3)).toBe('held');
 		context.at('2026-12-02T12:00:00Z');
 		expect(await followWeeks(context)).toBe(1);

@@ -16,6 +16,7 @@ export const ANSWERS: IntakeSections = {
 		floor: 'easy',
 		hurts: [],
 		hurtsElsewhere: null,
+		expecting: 'no',
 		pregnantWeek: null,
 		birthWeeks: null
 	},

@@ -10,11 +10,13 @@ export {
 export {
 	bodyContradictions,
 	CONSENT,
+	EXPECTING,
 	INTAKE_SECTIONS,
 	kitContradictions,
 	trainingContradictions,
 	WEIGHTS_USED,
 	type Contradiction,
+	type Expecting,
 	type IntakeSection,
 	type WeightsUsed
 } from './intake';

@@ -62,12 +62,25 @@ function weightTrouble(owned: Owned): string[] {
 	return [];
 }
 
-/** What speaks against itself in what somebody says of their body. */
+export const EXPECTING = ['no', 'pregnant', 'born'] as const;
+/** Neither, pregnant, or after a birth. */
+export type Expecting = (typeof EXPECTING)[number];
+
+/** What speaks against itself in what somebody says of their body, and weeks that are not said. */
 export function bodyContradictions(
-	answers: Pick<HealthAnswers, 'pregnantWeek' | 'birthWeeks' | 'age' | 'hurts'>
+	answers: Pick<HealthAnswers, 'pregnantWeek' | 'birthWeeks' | 'age' | 'hurts'> & { expecting: Expecting }
 ): Contradiction[] {
-	const { pregnantWeek, birthWeeks, age, hurts } = answers;
+	const { expecting, pregnantWeek, birthWeeks, age, hurts } = answers;
 	const found: Contradiction[] = [];
+	if (expecting === 'pregnant' && pregnantWeek === null)
+		found.push({ field: 'pregnantWeek', message: 'Which week is it? About is good enough.' });
+	if (expecting === 'born' && birthWeeks === null)
+		found.push({ field: 'birthWeeks', message: 'How many weeks ago was it? About is good enough.' });
+	if (expecting !== 'pregnant' && pregnantWeek !== null)
+		found.push({
+			field: 'expecting',
+			message: `You said week ${pregnantWeek} of a pregnancy. Are you pregnant?`
+		});
 	if (pregnantWeek !== null && birthWeeks !== null && birthWeeks < 4)
 		found.push({
 			field: 'birthWeeks',

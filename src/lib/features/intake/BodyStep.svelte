@@ -2,6 +2,7 @@
 	import { AGE_BANDS, SORE_PLACES, type SorePlace, type Soreness } from '$core/health';
 	import Choice from './Choice.svelte';
 	import type { Answers } from './intake.svelte';
+	import NumberInput from './NumberInput.svelte';
 
 	let { body = $bindable(), faults }: { body: Answers['body']; faults: Record<string, string> } = $props();
 
@@ -24,13 +25,11 @@
 		body.hurts = how === '' ? rest : [...rest, { place, how: how as Soreness }];
 	}
 
-	let expecting = $derived<'no' | 'pregnant' | 'born'>(
-		body.pregnantWeek !== null ? 'pregnant' : body.birthWeeks !== null ? 'born' : 'no'
-	);
-	function expect(which: string) {
-		body.pregnantWeek = which === 'pregnant' ? (body.pregnantWeek ?? 12) : null;
-		body.birthWeeks = which === 'born' ? (body.birthWeeks ?? 6) : null;
-	}
+	/** One of the two alone has weeks. */
+	const onlyWeeksOf = (expecting: Answers['body']['expecting']) => {
+		if (expecting !== 'pregnant') body.pregnantWeek = null;
+		if (expecting !== 'born') body.birthWeeks = null;
+	};
 </script>
 
 <Choice
@@ -102,46 +101,36 @@
 	bind:value={body.floor}
 	fault={faults.floor}
 />
-<fieldset>
-	<legend class="font-head mb-1 text-lg font-bold">Pregnancy and birth</legend>
-	<div class="grid grid-cols-3 gap-2">
-		{#each [['no', 'neither'], ['pregnant', 'pregnant'], ['born', 'gave birth lately']] as const as [value, label] (value)}
-			<label
-				class={[
-					'flex min-h-12 cursor-pointer items-center justify-center rounded border px-2 text-center font-semibold has-focus-visible:outline-2',
-					expecting === value
-						? 'bg-primary text-primary-content border-primary'
-						: 'bg-base-100 border-base-300'
-				]}
-			>
-				<input
-					class="sr-only"
-					type="radio"
-					name="expecting"
-					{value}
-					checked={expecting === value}
-					onchange={() => expect(value)}
-				/>{label}
-			</label>
-		{/each}
-	</div>
-	{#if body.pregnantWeek !== null}
-		<label class="mt-2 flex items-center gap-2"
-			>Week <input
-				type="number"
-				class="input min-h-12 w-20"
-				min="1"
-				max="42"
-				bind:value={body.pregnantWeek}
-			/> of the pregnancy</label
-		>
+<Choice
+	legend="Pregnancy and birth"
+	name="expecting"
+	columns={3}
+	options={[
+		{ value: 'no', label: 'neither' },
+		{ value: 'pregnant', label: 'pregnant' },
+		{ value: 'born', label: 'gave birth lately' }
+	]}
+	bind:value={
+		() => body.expecting,
+		(expecting) => {
+			body.expecting = expecting;
+			onlyWeeksOf(expecting);
+		}
+	}
+	fault={faults.expecting}
+/>
+{#if body.expecting === 'pregnant'}
+	<div>
+		<p class="flex items-center gap-2">
+			Week <NumberInput label="Week of the pregnancy" bind:value={body.pregnantWeek} /> of the pregnancy
+		</p>
 		{#if faults.pregnantWeek}<p class="field-fault" role="alert">{faults.pregnantWeek}</p>{/if}
-	{/if}
-	{#if body.birthWeeks !== null}
-		<label class="mt-2 flex items-center gap-2"
-			><input type="number" class="input min-h-12 w-20" min="0" max="104" bind:value={body.birthWeeks} /> weeks
-			ago</label
-		>
+	</div>
+{:else if body.expecting === 'born'}
+	<div>
+		<p class="flex items-center gap-2">
+			<NumberInput label="Weeks since the birth" bind:value={body.birthWeeks} /> weeks ago
+		</p>
 		{#if faults.birthWeeks}<p class="field-fault" role="alert">{faults.birthWeeks}</p>{/if}
-	{/if}
-</fieldset>
+	</div>
+{/if}

@@ -11,6 +11,7 @@
 		type Units
 	} from '$core/kit';
 	import type { Answers } from './intake.svelte';
+	import NumberInput from './NumberInput.svelte';
 
 	/** What somebody owns: tapped where it is a thing, entered where it weighs something. */
 	let {
@@ -170,51 +171,16 @@
 		</select>
 		{#if what === 'adjustable dumbbells'}
 			<div class="flex flex-wrap items-center gap-2">
-				<input
-					type="number"
-					inputmode="decimal"
-					step="any"
-					min="0"
-					class="input min-h-12 w-20"
-					placeholder="from"
-					aria-label="From, {units}"
-					bind:value={from}
-				/>
-				<input
-					type="number"
-					inputmode="decimal"
-					step="any"
-					min="0"
-					class="input min-h-12 w-20"
-					placeholder="to"
-					aria-label="To, {units}"
-					bind:value={to}
-				/>
+				<NumberInput label="From, {units}" placeholder="from" bind:value={from} />
+				<NumberInput label="To, {units}" placeholder="to" bind:value={to} />
 				<span class="flex items-center gap-2"
 					>{units}, steps of
-					<input
-						type="number"
-						inputmode="decimal"
-						step="any"
-						min="0"
-						class="input min-h-12 w-20"
-						placeholder="2"
-						aria-label="Steps, {units}"
-						bind:value={step}
-					/></span
+					<NumberInput label="Steps, {units}" placeholder="2" bind:value={step} /></span
 				>
 			</div>
 		{:else}
 			<span class="flex items-center gap-2"
-				><input
-					type="number"
-					inputmode="decimal"
-					step="any"
-					min="0"
-					class="input min-h-12 w-24"
-					aria-label="How heavy, {units}"
-					bind:value={weight}
-				/>
+				><NumberInput label="How heavy, {units}" bind:value={weight} />
 				{units}{what === 'pair of dumbbells' ? ' each' : ''}</span
 			>
 		{/if}

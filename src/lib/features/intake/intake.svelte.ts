@@ -3,7 +3,14 @@ import { readAs } from '$contracts/read';
 import { SECTION_SCHEMAS, type IntakeSections } from '$contracts/intake';
 import { SCREEN_KEYS, type AgeBand, type HealthAnswers, type ScreenKey, type Screening } from '$core/health';
 import type { Owned, Units } from '$core/kit';
-import { CONSENT, INTAKE_SECTIONS, type IntakeSection, type Level, type WeightsUsed } from '$core/people';
+import {
+	CONSENT,
+	INTAKE_SECTIONS,
+	type IntakeSection,
+	type Expecting,
+	type Level,
+	type WeightsUsed
+} from '$core/people';
 
 /** Answers under way: what is not answered yet is null. */
 export interface Answers {
@@ -23,6 +30,7 @@ export interface Answers {
 		floor: HealthAnswers['floor'] | null;
 		hurts: { place: HealthAnswers['hurts'][number]['place']; how: HealthAnswers['hurts'][number]['how'] }[];
 		hurtsElsewhere: string;
+		expecting: Expecting | null;
 		pregnantWeek: number | null;
 		birthWeeks: number | null;
 	};
@@ -65,6 +73,7 @@ export function answersFrom(sections: Sections, zone: string): Answers {
 			balance: null,
 			floor: null,
 			hurts: [],
+			expecting: null,
 			pregnantWeek: null,
 			birthWeeks: null,
 			...body,

@@ -16,7 +16,7 @@ export async function answersOf(db: Queries, id: ParticipantId): Promise<HealthA
 interface Records {
 	screenings: { at: number; reasons: string[] }[];
 	clearances: Clearance[];
-	enrolments: { id: EnrolmentId; joined: number; waits: boolean; holds: Hold[] }[];
+	enrolments: { id: EnrolmentId; joined: number; waits: boolean; before: Hold[] }[];
 }
 
 /**
@@ -33,15 +33,15 @@ export async function projectHolds(tx: Queries, ids: readonly ParticipantId[], n
 				'takenBack', (extract(epoch from c.taken_back_at) * 1000)::bigint, 'covers', c.covers))
 				from clearance c where c.participant_id = p.id), '[]') as clearances,
 			coalesce((select jsonb_agg(jsonb_build_object('id', e.id, 'joined', (extract(epoch from e.created_at) * 1000)::bigint,
-				'waits', ch.waits_for_answers, 'holds', e.holds))
+				'waits', ch.waits_for_answers, 'before', e.holds))
 				from enrolment e join challenge ch on ch.id = e.challenge_id where e.participant_id = p.id), '[]') as enrolments
 		 from participant p where p.id = any($1::uuid[])`,
 		[ids]
 	);
 	const held = rows.flatMap(({ screenings, clearances, enrolments }) =>
-		enrolments.map(({ id, joined, waits, holds }): { id: EnrolmentId; holds: Hold[] } => ({
+		enrolments.map(({ id, joined, waits, before }): { id: EnrolmentId; holds: Hold[] } => ({
 			id,
-			holds: holdsFrom(holds, now, holdsOf({ joined, screenings, clearances, waitsForAnswers: waits }))
+			holds: holdsFrom(before, now, holdsOf({ joined, screenings, clearances, waitsForAnswers: waits }))
 		}))
 	);
 	await tx.query(

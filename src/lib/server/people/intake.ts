@@ -6,12 +6,19 @@ import {
 	pregnantWeekOn,
 	screen,
 	SCREEN_KEYS,
+	WEEKS,
 	weeksSinceBirthOn,
 	type HealthAnswers,
 	type Screening
 } from '$core/health';
 import { readKit, type Kit, type Owned, type Units } from '$core/kit';
-import { INTAKE_SECTIONS, type IntakeSection, type Level, type WeightsUsed } from '$core/people';
+import {
+	INTAKE_SECTIONS,
+	type Expecting,
+	type IntakeSection,
+	type Level,
+	type WeightsUsed
+} from '$core/people';
 import { timeOfDay } from '$lib/format';
 import { participantChanged } from '../day/changed';
 import { instant, only, type Queries } from '../db/database';
@@ -94,11 +101,19 @@ function sectionsOf(about: About, health: HealthAnswers | null, date: string): D
 		body: {
 			...body,
 			hurts: body.hurts.map((one) => ({ ...one })),
-			pregnantWeek: pregnantWeekOn(health, date),
-			birthWeeks: weeksSinceBirthOn(health, date)
+			...expectingOn(health, date)
 		},
 		health: Object.fromEntries(SCREEN_KEYS.map((key) => [key, yes.includes(key)])) as IntakeSections['health']
 	};
+}
+
+/** What somebody told of a pregnancy or a birth, with the weeks that it is by now; what is two years ago is nothing. */
+function expectingOn(health: HealthAnswers, date: string) {
+	const pregnantWeek = pregnantWeekOn(health, date);
+	const since = weeksSinceBirthOn(health, date);
+	const birthWeeks = since !== null && since <= WEEKS.sinceBirth ? since : null;
+	const expecting: Expecting = pregnantWeek !== null ? 'pregnant' : birthWeeks !== null ? 'born' : 'no';
+	return { expecting, pregnantWeek, birthWeeks };
 }
 
 /** What somebody has answered so far. */
@@ -211,8 +226,9 @@ export async function finishIntake(
 			]
 		);
 		const date = dateIn(you.zone, now);
+		const { expecting: _expecting, ...told } = body;
 		const answers: HealthAnswers = {
-			...body,
+			...told,
 			active: training.active,
 			yes: SCREEN_KEYS.filter((key) => health[key]),
 			on: date

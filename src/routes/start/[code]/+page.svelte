@@ -1,10 +1,8 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
-	import { addDays } from '$core/calendar';
-	import { isZone } from '$core/calendar';
-	import Field from '$lib/ui/Field.svelte';
-	import ZoneInput from '$lib/ui/ZoneInput.svelte';
+	import { addDays, isZone } from '$core/calendar';
+	import WhoFields from '$lib/features/people/WhoFields.svelte';
 	import { counted, longDayText, WEEKDAYS } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -62,36 +60,7 @@
 					update({ reset: false })}
 			class="flex flex-col gap-4"
 		>
-			<Field label="Your name" id="name" fault={faultOf('name')}>
-				<input
-					id="name"
-					name="name"
-					class="input min-h-12 w-full text-[17px]"
-					maxlength="80"
-					autocomplete="name"
-					value={typed.name ?? ''}
-				/>
-			</Field>
-			<Field label="Email address" id="email" fault={faultOf('email')}>
-				<input
-					id="email"
-					name="email"
-					type="email"
-					class="input min-h-12 w-full text-[17px]"
-					maxlength="254"
-					autocomplete="email"
-					value={typed.email ?? ''}
-				/>
-			</Field>
-			<Field label="Time zone" id="zone" fault={faultOf('zone')} hint="Each day opens in your own morning">
-				<ZoneInput
-					id="zone"
-					name="zone"
-					class="input min-h-12 w-full text-[17px]"
-					zones={data.zones}
-					bind:value={zone}
-				/>
-			</Field>
+			<WhoFields zones={data.zones} bind:zone {typed} {faultOf} own />
 			{#if form && 'message' in form && form.message && !form.faults?.length}<p
 					class="field-fault"
 					role="alert"

@@ -3,11 +3,12 @@
 	import CopyText from '$lib/ui/CopyText.svelte';
 	import Empty from '$lib/ui/Empty.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import ZoneInput from '$lib/ui/ZoneInput.svelte';
+	import WhoFields from '$lib/features/people/WhoFields.svelte';
 	import { counted, dayAndTimeIn, placeOf } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
+	let zone = $state('');
 	const setting = $derived(data.setting);
 	const typed = $derived((form && 'typed' in form ? form.typed : {}) as Record<string, string>);
 	const faultOf = (field: string) =>
@@ -29,28 +30,8 @@
 <div class="grid items-start gap-4 lg:grid-cols-2">
 	<section class="panel flex flex-col gap-3 p-4" aria-labelledby="add">
 		<h2 id="add">Add one person</h2>
-		<form method="post" action="?/add" use:enhance class="flex flex-col gap-3">
-			<Field label="Name" id="name" fault={faultOf('name')}>
-				<input id="name" name="name" class="input input-sm w-full" maxlength="80" value={typed.name ?? ''} />
-			</Field>
-			<Field label="Email address" id="email" fault={faultOf('email')}>
-				<input
-					id="email"
-					name="email"
-					class="input input-sm w-full"
-					maxlength="254"
-					value={typed.email ?? ''}
-				/>
-			</Field>
-			<Field label="Time zone" id="zone" fault={faultOf('zone')}>
-				<ZoneInput
-					id="zone"
-					name="zone"
-					class="input input-sm w-full"
-					zones={data.zones}
-					value={typed.zone ?? ''}
-				/>
-			</Field>
+		<form method="post" action="?/add" novalidate use:enhance class="flex flex-col gap-3">
+			<WhoFields zones={data.zones} bind:zone {typed} {faultOf} />
 			<Field label="Level" id="level" fault={faultOf('level')}>
 				<select id="level" name="level" class="select select-sm w-full" value={typed.level ?? data.levels[0]}
 					>{#each data.levels as level (level)}<option>{level}</option>{/each}</select

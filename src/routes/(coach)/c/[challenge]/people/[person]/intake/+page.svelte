@@ -5,11 +5,13 @@
 
 	let { data, form }: PageProps = $props();
 	const back = $derived(`/c/${data.challenge.id}/people/${data.person.id}`);
+	/** Whether health answers are shown too: the questions begin anew with them, once. */
+	const all = $derived(Boolean(form?.sections));
 </script>
 
 <svelte:head><title>Answers of {data.person.name}</title></svelte:head>
 <p class="mb-2 text-sm"><a class="link-quiet" href={back}>{data.person.name}</a></p>
-{#if data.person.answered && !form?.sections}
+{#if data.person.answered && !all}
 	<form
 		method="post"
 		action="?/look"
@@ -22,13 +24,13 @@
 	</form>
 {/if}
 <div class="max-w-xl text-[17px]">
-	{#key form?.sections}<Intake
+	{#key all}<Intake
 			sections={form?.sections ?? data.sections}
 			zones={data.zones}
 			zone={data.person.zone}
 			now={data.now}
 			url="{back}/intake/answers"
-			keptAs="coach.{data.person.id}{form?.sections ? '.all' : ''}"
+			keptAs="coach.{data.person.id}{all ? '.all' : ''}"
 			forName={data.person.name.split(' ')[0] ?? data.person.name}
 			done={back}
 		/>{/key}

@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import type { App as CadrexApp } from '$lib/server/app';
 import type { SignedInCoach } from '$lib/server/auth/login';
 import type { Person } from '$lib/server/auth/link';
+import type { EnrolmentId } from '$lib/server/platform/ids';
 import type { Refusal } from '$lib/server/platform/errors';
 import type { Visitor } from '$lib/server/auth/visitor';
 
@@ -23,6 +24,8 @@ declare global {
 			/** Whom the address belongs to; null on pages that are open to everybody. */
 			coach: SignedInCoach | null;
 			person: Person | null;
+			/** Whom in a challenge the request is about. */
+			about?: EnrolmentId;
 			/** Aborted when whoever asked has gone: nobody waits for the answer any more. */
 			gone: AbortSignal;
 			/** A refusal that no route answered itself: the answer gets its status and its words. */

@@ -15,6 +15,7 @@ import { mayEnter } from '$lib/server/auth/roles';
 import { visitorOf } from '$lib/server/auth/visitor';
 import { Refusal } from '$lib/server/platform/errors';
 import { bounded, refusalAnswer } from '$lib/server/web/body';
+import { noteWork, workIn } from '$lib/server/web/work';
 
 let app: App;
 
@@ -51,13 +52,16 @@ async function answerTo(
 			return Response.json({ message: 'Sign in first.', faults: [] }, { status: 401 });
 		redirect(303, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
 	}
+	const work = await workIn(event);
 	try {
 		event.request = await bounded(event.request, route.id);
 	} catch (refusal) {
 		if (!(refusal instanceof Refusal)) throw refusal;
 		return refusalAnswer(event.request, refusal) ?? error(refusal.status, refusal.message);
 	}
-	return resolve(event);
+	const response = await resolve(event);
+	if (work) await noteWork(event, work, response);
+	return response;
 }
 
 export const handle: Handle = async ({ event, resolve }) => {

@@ -1,7 +1,7 @@
 import { array, mixed, object, string } from 'yup';
 import { LEVELS, type Level } from '$core/people';
 import { LIMITATIONS, type Limitation } from '$core/kit';
-import { email, name, TIME_OF_DAY, zone } from './values';
+import { name, TIME_OF_DAY, zone } from './values';
 
 /** What a coach may change of a person. Equipment comes as people write it. */
 export const personSchema = object({
@@ -30,21 +30,4 @@ export const hourSchema = object({
 			(value) => !value || TIME_OF_DAY.test(value)
 		)
 		.default('')
-});
-
-/** At least as long as is hard to try through, at most as long as is hashed in a moment (OWASP ASVS 4.0.3, 2.1.1 and 2.1.2). */
-const password = () =>
-	string()
-		.min(12, 'a password has at least 12 characters')
-		.max(128, 'a password has at most 128 characters')
-		.required('a password is needed');
-
-/** A password that takes the place of another. */
-export const passwordSchema = object({ password: password() });
-
-export const newCoachSchema = object({
-	email: email('an email address is needed'),
-	name: name(80, 'a name is needed', 'a name has at most 80 letters'),
-	zone: zone(),
-	password: password()
 });

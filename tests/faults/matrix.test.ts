@@ -1,6 +1,8 @@
 /** Who may enter where, for every route that there is: one that is new is asked about before it can be wrongly open. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { ownerOf } from '$lib/server/auth/roles';
+import { mayDo, ownerOf, workOf } from '$lib/server/auth/roles';
+import { invite, takeUp } from '$lib/server/challenge/coaches';
+import { DEEDS } from '$lib/server/challenge/deeds';
 import { makeCoach, PASSWORD } from '../support/context';
 import { addressOf, allRoutes, type Route } from '../support/routes';
 import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
@@ -17,16 +19,33 @@ const OPEN: Record<string, string> = {
 	'/sign-in/code': 'the second step of getting in',
 	'/sign-in/forgot': 'how a coach gets in who has forgotten the password',
 	'/reset/[secret]': 'the secret lets in',
+	'/invite/[secret]': 'the secret lets in',
 	'/start/[code]': 'the page of a challenge on which people join; a code lets in',
 	'/api/operator/[command]': 'a token from the data directory lets in'
 };
 
 const ROUTES = allRoutes();
 let served: Served;
+/** Cookies of a coach without a part in the challenge, and of those who were invited to it. */
 let other: string;
+let helper: string;
+let viewer: string;
 beforeAll(async () => {
-	served = await serveWorld('matrix', {}, (context) => makeCoach(context, 'Nila'));
-	other = cookieIn(await served.signIn('nila@example.org', PASSWORD));
+	served = await serveWorld('matrix', {}, async (context, world) => {
+		await makeCoach(context, 'Nila');
+		for (const [name, role] of [
+			['Kaija', 'coach'],
+			['Vesa', 'viewer']
+		] as const) {
+			const coach = await makeCoach(context, name);
+			const raw = { forWhom: name, role };
+			await takeUp(context, coach.id, await invite(context, world.challenge, world.coach.id, raw));
+		}
+	});
+	const signedIn = async (name: string) => cookieIn(await served.signIn(`${name}@example.org`, PASSWORD));
+	other = await signedIn('nila');
+	helper = await signedIn('kaija');
+	viewer = await signedIn('vesa');
 }, 180_000);
 afterAll(() => served.server.stop());
 
@@ -69,6 +88,39 @@ it('every route has an owner, or a reason to have none', () => {
 	).toEqual(Object.keys(OPEN).sort());
 });
 
+/** What a viewer may look at, and what the owner alone decides: written down here once more, so that neither grows by accident. */
+const VIEWERS = new Set(['/roll', '/plan/sheet', '/plan/sheet.pdf', '/people/group']);
+const OWNERS = new Set([
+	'/coaches?invite',
+	'/coaches?withdraw',
+	'/coaches?role',
+	'/coaches?remove',
+	'/settings?house',
+	'/settings?health'
+]);
+
+describe('work in a challenge', () => {
+	const works = ROUTES.filter(({ id }) => id.startsWith('/(coach)/c/[challenge]/')).flatMap((route) => [
+		...route.actions.map((action) =>
+			workOf(route.id, { method: 'POST' }, new URLSearchParams(action === 'default' ? '' : `/${action}`))
+		),
+		...route.methods
+			.filter((method) => method !== 'GET')
+			.map((method) => workOf(route.id, { method }, new URLSearchParams()))
+	]);
+
+	it('has words for the record, each piece that there is and none that there is not', () => {
+		expect(works.length).toBeGreaterThan(50);
+		expect([...works].sort()).toEqual(Object.keys(DEEDS).sort());
+	});
+
+	it('is closed to viewers and open to owners, whatever it is called', () => {
+		expect(works.filter((work) => work !== null && mayDo('viewer', work))).toEqual([]);
+		expect(mayDo('viewer', '/something/new')).toBe(false);
+		expect(works.every((work) => work !== null && mayDo('owner', work))).toBe(true);
+	});
+});
+
 describe.each(ROUTES.filter(({ id }) => ownerOf(id) !== null).map((route) => [route.id, route] as const))(
 	'%s',
 	(id, route) => {
@@ -88,6 +140,23 @@ describe.each(ROUTES.filter(({ id }) => ownerOf(id) !== null).map((route) => [ro
 				);
 				if (id.includes('[challenge]'))
 					expect(await send(route, other, action), `other coach ${action}`).toBe('404');
+			}
+		});
+
+		it('shows a viewer what has nothing to do with health, and lets them change nothing', async () => {
+			if (!id.includes('[challenge]')) return;
+			for (const action of ways) {
+				const seen = action === undefined && VIEWERS.has(id.replace('/(coach)/c/[challenge]', ''));
+				expect(await send(route, viewer, action), `${action}`).toBe(seen ? '200' : '403');
+			}
+		});
+
+		it('is open to a coach who was invited, but for what the owner decides', async () => {
+			if (!id.includes('[challenge]')) return;
+			for (const action of ways) {
+				if (action === undefined) expect(await send(route, helper)).toBe(await send(route, served.coach));
+				else if (OWNERS.has(`${id.replace('/(coach)/c/[challenge]', '')}?${action}`))
+					expect(await send(route, helper, action), action).toBe('403');
 			}
 		});
 

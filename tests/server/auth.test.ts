@@ -158,6 +158,7 @@ describe('roles', () => {
 		email: 'runa@example.org',
 		name: 'Runa',
 		zone: 'Europe/Oslo',
+		operator: true,
 		login: { id: randomIds.uuid(), provenAt: 0 }
 	};
 	const NOOR = {

@@ -27,6 +27,10 @@ export function packDays(days: DayResult[]): string {
 		.join('');
 }
 
+/** Days without what follows from somebody’s health: pain is not said, and who is held is like somebody who is excused. */
+export const withoutHealth = (days: readonly DayResult[]): DayResult[] =>
+	days.map((day) => ({ ...day, pain: false, state: day.state === 'held' ? 'excused' : day.state }));
+
 /** The days of a packed text; credit to the per cent. */
 export function unpackDays(text: string): DayResult[] {
 	return [...text.matchAll(/([a-z])(\d*)(!?)/g)].map(([, letter = '', per, pain]) => {

@@ -1,5 +1,5 @@
 export { adherence, madeUp, together, type Adherence } from './adherence';
 export { extrasOf, type ExtraEntry, type Extras } from './extras';
-export { packDays, unpackDays } from './day-code';
+export { packDays, unpackDays, withoutHealth } from './day-code';
 export { foldAttendance, type AttendanceRecords } from './fold';
 export { attendanceOf, isFading, isSilent, type Attendance } from './summary';

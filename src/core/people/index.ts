@@ -32,3 +32,4 @@ export {
 	type RosterRow
 } from './roster';
 export { zoneNamed } from './zone-named';
+export { INVITED_ROLES, ROLE_SAYS, ROLES, VIEWERS_SEE, type InvitedRole, type Role } from './role';

@@ -1,5 +1,7 @@
+import type { Role } from '$core/people';
+
 /** The coach's places in the order of their keys. */
-export const PLACES = [
+const PLACES = [
 	{ path: 'desk', name: 'Desk' },
 	{ path: 'roll', name: 'Roll' },
 	{ path: 'plan', name: 'Plan' },
@@ -7,6 +9,20 @@ export const PLACES = [
 	{ path: 'people', name: 'People' },
 	{ path: 'settings', name: 'Settings' }
 ] as const;
+
+/** Where a viewer looks on. */
+const VIEWERS_PLACES = [
+	{ path: 'roll', name: 'Roll' },
+	{ path: 'plan/sheet', name: 'Plan' },
+	{ path: 'people/group', name: 'Group' }
+] as const;
+
+/** The places that somebody has in a challenge, in the order of their keys. */
+export const placesFor = (role: Role): readonly { path: string; name: string }[] =>
+	role === 'viewer' ? VIEWERS_PLACES : PLACES;
+
+/** Where somebody comes to first in a challenge. */
+export const firstPlace = (role: Role): string => placesFor(role)[0]?.path ?? 'roll';
 
 export interface KeyActions {
 	place(path: string): unknown;
@@ -25,10 +41,10 @@ export function isTyping(event: KeyboardEvent): boolean {
 }
 
 /** Handles the keys that hold on every page of a challenge. */
-export function coachKeys(actions: KeyActions): (event: KeyboardEvent) => void {
+export function coachKeys(role: () => Role, actions: KeyActions): (event: KeyboardEvent) => void {
 	return (event) => {
 		if (isTyping(event)) return;
-		const place = PLACES[Number(event.key) - 1];
+		const place = placesFor(role())[Number(event.key) - 1];
 		if (place) void actions.place(place.path);
 		else if (event.key === '[') void actions.move(-1);
 		else if (event.key === ']') void actions.move(1);

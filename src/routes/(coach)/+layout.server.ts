@@ -7,15 +7,22 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 	const { app } = locals;
 	const challenges = await challengesOf(app.db, coach.id);
 	return {
-		coach: { id: coach.id, name: coach.name, email: coach.email, zone: coach.zone },
+		coach: {
+			id: coach.id,
+			name: coach.name,
+			email: coach.email,
+			zone: coach.zone,
+			operator: coach.operator
+		},
 		now: app.clock.now(),
 		demo: app.demoClock ? { moved: app.demoClock.moved } : null,
-		challenges: challenges.map(({ id, name, startsOn, days, people }) => ({
+		challenges: challenges.map(({ id, name, startsOn, days, people, role }) => ({
 			id,
 			name,
 			startsOn,
 			days,
-			people
+			people,
+			role
 		}))
 	};
 };

@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { PLACES } from '$lib/ui/keys';
+	import type { Role } from '$core/people';
+	import { placesFor } from '$lib/ui/keys';
 
-	let { base, search, onhelp }: { base: string; search: string; onhelp: () => void } = $props();
+	let { base, role, search, onhelp }: { base: string; role: Role; search: string; onhelp: () => void } =
+		$props();
 </script>
 
 <nav
@@ -10,7 +12,7 @@
 	class="bg-base-100 border-base-300 shrink-0 border-b print:hidden md:w-32 md:border-r md:border-b-0"
 >
 	<ul class="flex overflow-x-auto md:flex-col">
-		{#each PLACES as place, i (place.path)}
+		{#each placesFor(role) as place, i (place.path)}
 			{@const here = page.url.pathname.startsWith(`${base}/${place.path}`)}
 			<li>
 				<a

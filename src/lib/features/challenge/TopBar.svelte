@@ -3,11 +3,13 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { dayAndTimeIn, placeOf } from '$lib/format';
+	import type { Role } from '$core/people';
 	import Brand from '$lib/ui/Brand.svelte';
+	import { firstPlace, placesFor } from '$lib/ui/keys';
 
 	interface Props {
-		coach: { name: string; zone: string };
-		challenges: { id: string; name: string }[];
+		coach: { name: string; zone: string; operator: boolean };
+		challenges: { id: string; name: string; role: Role }[];
 		now: number;
 		/** Where the challenge of the page stands, in words. */
 		stand: string | null;
@@ -32,9 +34,8 @@
 				{#each challenges as challenge (challenge.id)}
 					<li>
 						<a
-							href="/c/{challenge.id}/{['desk', 'roll', 'plan', 'build', 'people', 'settings'].includes(place)
-								? place
-								: 'desk'}"
+							href="/c/{challenge.id}/{placesFor(challenge.role).find(({ path }) => path === place)?.path ??
+								firstPlace(challenge.role)}"
 							onclick={(event) => event.currentTarget.closest('details')?.removeAttribute('open')}
 							>{challenge.name}</a
 						>
@@ -78,7 +79,7 @@
 			>
 			<div class="dropdown-content panel z-30 mt-1 flex w-56 flex-col gap-1 p-2">
 				<a class="btn btn-sm justify-start" href="/account">Account</a>
-				<a class="btn btn-sm justify-start" href="/upkeep">Upkeep</a>
+				{#if coach.operator}<a class="btn btn-sm justify-start" href="/upkeep">Upkeep</a>{/if}
 				<form method="post" action="/account?/signOut" use:enhance>
 					<button class="btn btn-sm w-full justify-start">Sign out</button>
 				</form>

@@ -9,10 +9,12 @@
 		/** What was typed before, by field. */
 		typed: Readonly<Record<string, string>>;
 		faultOf: (field: string) => string | undefined;
+		/** What the time zone is for. */
+		hint?: string;
 		/** Filled in by the person themselves, with a thumb. */
 		own?: boolean;
 	}
-	let { zones, zone = $bindable(), typed, faultOf, own = false }: Props = $props();
+	let { zones, zone = $bindable(), typed, faultOf, hint, own = false }: Props = $props();
 	const size = $derived(own ? 'min-h-12 text-[17px]' : 'input-sm');
 </script>
 
@@ -41,7 +43,7 @@
 	label="Time zone"
 	id="zone"
 	fault={faultOf('zone')}
-	hint={own ? 'Each day opens in your own morning' : undefined}
+	hint={own ? 'Each day opens in your own morning' : hint}
 >
 	<ZoneInput id="zone" name="zone" class="input w-full {size}" {zones} bind:value={zone} />
 </Field>

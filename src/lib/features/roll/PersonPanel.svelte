@@ -3,6 +3,7 @@
 	import { enhance } from '$app/forms';
 	import type { Adherence } from '$core/attendance';
 	import type { DayResult } from '$core/day';
+	import type { Role } from '$core/people';
 	import { counted, dayAndTimeIn, dayText, percent, placeOf } from '$lib/format';
 	import { markText } from '$lib/ui/marks';
 	import Plate from '$lib/ui/Plate.svelte';
@@ -21,7 +22,7 @@
 			/** Silent by the house rules. */
 			isSilent: boolean;
 		};
-		challengeId: string;
+		challenge: { id: string; role: Role };
 		asOf: number;
 		day: number | null;
 		rail: { day: number; date: string }[];
@@ -30,7 +31,7 @@
 		excusing: boolean;
 		onclose: () => void;
 	}
-	let { person, challengeId, asOf, day, rail, message, excusing = $bindable(), onclose }: Props = $props();
+	let { person, challenge, asOf, day, rail, message, excusing = $bindable(), onclose }: Props = $props();
 	let reason: HTMLInputElement | undefined = $state();
 	$effect(() => {
 		if (excusing) reason?.focus();
@@ -81,40 +82,42 @@
 				{markText(today.state, today.credit, today.pain)}
 			</dd>{/if}
 	</dl>
-	<a class="link-quiet text-sm" href="/c/{challengeId}/people/{person.id}"
-		>All of {person.name.split(' ')[0]}’s days and notes</a
-	>
-	<details class="border-base-300 border-t pt-2" bind:open={excusing}>
-		<summary class="cursor-pointer font-semibold">Excuse</summary>
-		<form method="post" action="?/excuse" use:enhance class="mt-2 flex flex-col gap-2">
-			<input type="hidden" name="person" value={person.id} />
-			<div class="flex items-end gap-2">
+	{#if challenge.role !== 'viewer'}
+		<a class="link-quiet text-sm" href="/c/{challenge.id}/people/{person.id}"
+			>All of {person.name.split(' ')[0]}’s days and notes</a
+		>
+		<details class="border-base-300 border-t pt-2" bind:open={excusing}>
+			<summary class="cursor-pointer font-semibold">Excuse</summary>
+			<form method="post" action="?/excuse" use:enhance class="mt-2 flex flex-col gap-2">
+				<input type="hidden" name="person" value={person.id} />
+				<div class="flex items-end gap-2">
+					<label class="text-sm"
+						>Day <select name="from" class="select select-sm"
+							>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
+									>{d.day}, {dayText(d.date)}</option
+								>{/each}</select
+						></label
+					>
+				</div>
 				<label class="text-sm"
-					>Day <select name="from" class="select select-sm"
+					>to day <select name="to" class="select select-sm"
 						>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
 								>{d.day}, {dayText(d.date)}</option
 							>{/each}</select
 					></label
 				>
-			</div>
-			<label class="text-sm"
-				>to day <select name="to" class="select select-sm"
-					>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
-							>{d.day}, {dayText(d.date)}</option
-						>{/each}</select
-				></label
-			>
-			<label class="text-sm"
-				>Reason <input
-					bind:this={reason}
-					name="reason"
-					class="input input-sm w-full"
-					maxlength="300"
-					placeholder="travels until Friday"
-				/></label
-			>
-			{#if message}<p class="field-fault" role="alert">{message}</p>{/if}
-			<button class="btn btn-sm btn-outline">Excuse these days</button>
-		</form>
-	</details>
+				<label class="text-sm"
+					>Reason <input
+						bind:this={reason}
+						name="reason"
+						class="input input-sm w-full"
+						maxlength="300"
+						placeholder="travels until Friday"
+					/></label
+				>
+				{#if message}<p class="field-fault" role="alert">{message}</p>{/if}
+				<button class="btn btn-sm btn-outline">Excuse these days</button>
+			</form>
+		</details>
+	{/if}
 </aside>

@@ -1,4 +1,4 @@
-import { passwordSchema } from '$contracts/person';
+import { passwordSchema, profileSchema } from '$contracts/coach';
 import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
@@ -53,6 +53,34 @@ export async function changePassword(
 	await requirePassword(context, coach.id, input.current);
 	const hash = await hashOfNew(context, coach, input);
 	await context.db.transaction((tx) => setPassword(tx, coach.id, hash, context.clock.now(), coach.login.id));
+}
+
+/**
+ * Changes what a coach says of themselves. A new address ends links that set a password: they were sent to the one before.
+ * @returns the address before, where it changed @throws Refusal 400; 409 when another coach has the address
+ */
+export async function changeProfile(
+	{ db }: Pick<Context, 'db'>,
+	coach: { id: CoachId; email: string },
+	raw: unknown
+): Promise<string | null> {
+	const { email, name, zone } = validate(profileSchema, raw);
+	return db.transaction(async (tx) => {
+		const taken = await tx.query('select 1 from coach where email = $1 and id <> $2', [email, coach.id]);
+		if (taken.length > 0)
+			throw new Refusal(409, 'Somebody else signs in with this address.', [
+				{ field: 'email', message: 'an address that nobody else signs in with' }
+			]);
+		await tx.query('update coach set email = $2, name = $3, zone = $4 where id = $1', [
+			coach.id,
+			email,
+			name,
+			zone
+		]);
+		if (email === coach.email) return null;
+		await tx.query('delete from password_reset where coach_id = $1', [coach.id]);
+		return coach.email;
+	});
 }
 
 /**

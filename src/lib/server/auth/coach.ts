@@ -1,4 +1,4 @@
-import { newCoachSchema } from '$contracts/person';
+import { newCoachSchema } from '$contracts/coach';
 import type { Context } from '../platform/context';
 import { instant } from '../db/database';
 import { Refusal } from '../platform/errors';
@@ -12,23 +12,34 @@ export interface Coach {
 	email: string;
 	name: string;
 	zone: string;
+	/** Whether they look after the installation. */
+	operator: boolean;
 }
 
-/** Makes a coach. @throws Refusal 400 with faults; 409 when the address is taken */
-export async function createCoach({ db, clock, ids }: Context, input: unknown): Promise<Coach> {
+/**
+ * Makes a coach.
+ * @param operator whether they look after the installation @throws Refusal 400 with faults; 409 when the address is taken
+ */
+export async function createCoach(
+	{ db, clock, ids }: Context,
+	input: unknown,
+	operator = true
+): Promise<Coach> {
 	const { email, name, zone, password } = validate(newCoachSchema, input);
-	const coach = { id: newId<'coach'>(ids), email, name, zone };
+	const coach = { id: newId<'coach'>(ids), email, name, zone, operator };
 	const made = await db.query(
-		`insert into coach (id, email, name, zone, password_hash, created_at) values ($1, $2, $3, $4, $5, $6)
+		`insert into coach (id, email, name, zone, password_hash, created_at, operator) values ($1, $2, $3, $4, $5, $6, $7)
 		 on conflict (email) do nothing returning id`,
-		[coach.id, email, name, zone, await hashPassword(password), instant(clock.now())]
+		[coach.id, email, name, zone, await hashPassword(password), instant(clock.now()), operator]
 	);
 	if (made.length === 0) throw new Refusal(409, `There is a coach with the address ${email} already.`);
 	return coach;
 }
 
 export async function coachById({ db }: Pick<Context, 'db'>, id: CoachId): Promise<Coach | null> {
-	const [found] = await db.query<Coach>('select id, email, name, zone from coach where id = $1', [id]);
+	const [found] = await db.query<Coach>('select id, email, name, zone, operator from coach where id = $1', [
+		id
+	]);
 	return found ?? null;
 }
 
@@ -43,9 +54,10 @@ export async function passwordChangedAt({ db }: Pick<Context, 'db'>, id: CoachId
 
 /** The coach of an address, however it is written; null when nobody has it. */
 export async function coachByEmail({ db }: Pick<Context, 'db'>, email: string): Promise<Coach | null> {
-	const [found] = await db.query<Coach>('select id, email, name, zone from coach where email = $1', [
-		email.trim().toLowerCase()
-	]);
+	const [found] = await db.query<Coach>(
+		'select id, email, name, zone, operator from coach where email = $1',
+		[email.trim().toLowerCase()]
+	);
 	return found ?? null;
 }
 
@@ -61,9 +73,10 @@ export async function anyCoach({ db }: Pick<Context, 'db'>): Promise<boolean> {
 export async function registerCoach(
 	context: Context,
 	input: unknown,
-	judge: (wish: NewPassword) => Promise<void>
+	judge: (wish: NewPassword) => Promise<void>,
+	operator = true
 ): Promise<Coach> {
 	const { email, name, password } = validate(newCoachSchema, input);
 	await judge({ password, about: [email, name] });
-	return createCoach(context, input);
+	return createCoach(context, input, operator);
 }

@@ -28,14 +28,14 @@ interface ToCoach {
 const letterJob = <Data extends ToCoach>(
 	job: Pick<Job<Data>, 'name' | 'what'>,
 	{ context, mail }: { context: Context; mail: Mail },
-	letter: (data: Data) => Promise<{ subject: string; says: string }>
+	letter: (data: Data) => Promise<{ subject: string; says: string; to?: string | undefined }>
 ): Job<Data> => ({
 	...job,
 	run: async (data) => {
 		const coach = await coachById(context, data.coachId);
 		if (!coach) return;
-		const { subject, says } = await letter(data);
-		await mail.send({ to: coach.email, subject, text: `Hello ${coach.name},\n\n${says}\n` });
+		const { subject, says, to } = await letter(data);
+		await mail.send({ to: to ?? coach.email, subject, text: `Hello ${coach.name},\n\n${says}\n` });
 	}
 });
 
@@ -58,11 +58,14 @@ const CHANGES = {
 	password: 'The password of your Cadrex account was changed.',
 	'second-factor-on': 'Two-step sign-in was turned on for your Cadrex account.',
 	'second-factor-off': 'Two-step sign-in was turned off for your Cadrex account.',
-	'recovery-code': 'Somebody signed in to your Cadrex account with a recovery code.'
+	'recovery-code': 'Somebody signed in to your Cadrex account with a recovery code.',
+	address: 'The email address of your Cadrex account was changed. Letters go to the new one from now on.'
 } as const;
 
 interface Notice extends ToCoach {
 	change: keyof typeof CHANGES;
+	/** Where it goes when not to the account’s own address: the one before. */
+	to?: string;
 }
 const NOTICE = 'account-notice';
 
@@ -75,8 +78,9 @@ export const accountNoticeJob = (context: Context, mail: Mail): Job<Notice> =>
 	letterJob(
 		{ name: NOTICE, what: 'Tells a coach that their account was changed' },
 		{ context, mail },
-		({ change }) =>
+		({ change, to }) =>
 			Promise.resolve({
+				to,
 				subject: 'Your Cadrex account was changed',
 				says: `${CHANGES[change]}
 

@@ -1,3 +1,4 @@
+import type { Role } from '$core/people';
 import type { SignedInCoach } from './login';
 import type { Person } from './link';
 import type { Visitor } from './visitor';
@@ -37,3 +38,37 @@ export async function mayEnter(
 			return (await visitor.coach()) ? 'not found' : 'sign in';
 	}
 }
+
+const CHALLENGE = '/(coach)/c/[challenge]';
+
+/**
+ * A piece of work in a challenge, as one word: `/roll` to look, `/roll?excuse` for an action of a page, `PUT /intake` for
+ * what an endpoint takes. Null outside a challenge.
+ */
+export function workOf(
+	routeId: string | null,
+	{ method }: Pick<Request, 'method'>,
+	search: URLSearchParams
+): string | null {
+	if (!routeId?.startsWith(`${CHALLENGE}/`)) return null;
+	const path = routeId.slice(CHALLENGE.length);
+	if (method === 'GET' || method === 'HEAD') return path;
+	const action = [...search.keys()].find((key) => key.startsWith('/'))?.slice(1);
+	return action ? `${path}?${action}` : `${method} ${path}`;
+}
+
+/** All that a viewer does is look at these: neither what people say about their health is on them, nor what follows from it. */
+const VIEWERS = new Set(['/roll', '/plan/sheet', '/plan/sheet.pdf', '/people/group']);
+/** What the owner alone decides. */
+const OWNERS = new Set([
+	'/coaches?invite',
+	'/coaches?withdraw',
+	'/coaches?role',
+	'/coaches?remove',
+	'/settings?house',
+	'/settings?health'
+]);
+
+/** Whether somebody with a role may do a piece of work of `workOf`. What nobody has thought of is closed to viewers. */
+export const mayDo = (role: Role, work: string): boolean =>
+	role === 'owner' || (role === 'coach' ? !OWNERS.has(work) : VIEWERS.has(work));

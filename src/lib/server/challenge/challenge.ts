@@ -1,6 +1,6 @@
 import type { ReleasePolicy } from '$core/calendar';
 import type { CreditPolicy } from '$core/day';
-import type { Level } from '$core/people';
+import type { Level, Role } from '$core/people';
 import { timeOfDay } from '$lib/format';
 import { only, type Queries } from '../db/database';
 import { idOf, notFound } from '../platform/errors';
@@ -36,8 +36,11 @@ export interface Challenge {
 }
 
 declare const owned: unique symbol;
-/** A challenge of the coach who asks: only `challengeOf` makes one, and what changes a challenge takes nothing less. */
-export type OwnedChallenge = Challenge & { readonly [owned]: true };
+/**
+ * A challenge as the coach who asks has it: only `challengeOf` makes one, and what changes a challenge takes nothing less.
+ * Its `coachId` is the owner’s, whose library, sessions and house rules hold in it whoever asks.
+ */
+export type OwnedChallenge = Challenge & { readonly role: Role; readonly [owned]: true };
 
 const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.name, ch.goal,
 	ch.starts_on as "startsOn", ch.days, (ch.days + 6) / 7 as weeks, ch.training_days as "trainingDays",
@@ -46,6 +49,10 @@ const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.nam
 	ch.late_joiners as "lateJoiners", ch.waits_for_answers as "waitsForAnswers",
 	ch.plan -> 'audience' ->> 'level' as "audienceLevel"`;
 const FROM = 'from challenge ch join coach co on co.id = ch.coach_id';
+/** Challenges with what a coach, $1, is in them. */
+const WITH_ROLE = `select ${COLUMNS}, coalesce(m.role, 'owner') as role ${FROM}
+	left join helper m on m.challenge_id = ch.id and m.coach_id = $1
+	where (ch.coach_id = $1 or m.role is not null)`;
 
 export const releasePolicyOf = (challenge: Challenge): ReleasePolicy => ({
 	startsOn: challenge.startsOn,
@@ -59,12 +66,12 @@ export const creditPolicyOf = (challenge: Challenge): CreditPolicy => ({
 	lateWorth: challenge.lateWorth
 });
 
-/** A challenge of this coach. @throws Refusal 404, also for another coach's */
+/** A challenge that this coach owns or was invited to. @throws Refusal 404, also for one that is neither */
 export async function challengeOf(db: Queries, coachId: CoachId, id: string): Promise<OwnedChallenge> {
-	const [found] = await db.query<OwnedChallenge>(
-		`select ${COLUMNS} ${FROM} where ch.id = $1 and ch.coach_id = $2`,
-		[idOf(id, 'challenge'), coachId]
-	);
+	const [found] = await db.query<OwnedChallenge>(`${WITH_ROLE} and ch.id = $2`, [
+		coachId,
+		idOf(id, 'challenge')
+	]);
 	if (!found) throw notFound('challenge');
 	return found;
 }
@@ -74,11 +81,14 @@ export async function challengeById(db: Queries, id: ChallengeId): Promise<Chall
 	return only(await db.query<Challenge>(`select ${COLUMNS} ${FROM} where ch.id = $1`, [id]));
 }
 
-/** A coach's challenges, the latest start first, with how many people each has. */
-export function challengesOf(db: Queries, coachId: CoachId): Promise<(Challenge & { people: number })[]> {
+/** The challenges that a coach owns or was invited to, the latest start first, with how many people each has. */
+export function challengesOf(
+	db: Queries,
+	coachId: CoachId
+): Promise<(OwnedChallenge & { people: number })[]> {
 	return db.query(
-		`select ${COLUMNS}, (select count(*)::int from enrolment e where e.challenge_id = ch.id and e.left_at is null) as people
-		 ${FROM} where ch.coach_id = $1 order by ch.starts_on desc, ch.name`,
+		`select one.*, (select count(*)::int from enrolment e where e.challenge_id = one.id and e.left_at is null) as people
+		 from (${WITH_ROLE}) one order by one."startsOn" desc, one.name`,
 		[coachId]
 	);
 }

@@ -18,9 +18,12 @@ export class Refusal extends Error {
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
+/** Whether a text can be an id. */
+export const isId = (text: string): boolean => UUID.test(text);
+
 /** An id from an address or a form, known to be one before a query sees it. @throws Refusal 404 */
 export function idOf<Kind extends string>(text: string, what: string): Id<Kind> {
-	if (!UUID.test(text)) throw notFound(what);
+	if (!isId(text)) throw notFound(what);
 	return text as Id<Kind>;
 }
 

@@ -6,7 +6,7 @@ const MB = 1024 * KB;
 
 /** Bytes that a request to a route has at most; the first that fits its id holds. */
 const LIMITS: readonly (readonly [route: RegExp, bytes: number])[] = [
-	[/^\/(sign-in|reset|join|api\/demo)/, 4 * KB],
+	[/^\/(sign-in|reset|join|invite|api\/demo)/, 4 * KB],
 	// Two thousand sets fit into a fifth of this.
 	[/^\/(api\/me\/checkins|\(me\)\/me\/day\/)/, 512 * KB],
 	[/^\/\(me\)/, 16 * KB],

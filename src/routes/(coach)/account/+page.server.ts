@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { changePassword } from '$lib/server/auth/account';
+import { changePassword, changeProfile } from '$lib/server/auth/account';
 import { passwordChangedAt } from '$lib/server/auth/coach';
 import { eventsOf, SECURITY_EVENTS } from '$lib/server/auth/events';
 import { sendNotice } from '$lib/server/auth/letters';
@@ -26,6 +26,14 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const { offer, ...second } = await secondFactorOf(app, coach);
 	return {
 		confirmed: url.searchParams.has('confirmed'),
+		/** What was typed before the password was asked for. */
+		typed: Object.fromEntries(
+			['name', 'email', 'zone'].flatMap((field) => {
+				const value = url.searchParams.get(field);
+				return value === null ? [] : [[field, value.slice(0, 254)]];
+			})
+		),
+		zones: Intl.supportedValuesOf('timeZone'),
 		passwordChangedAt: await passwordChangedAt(app, coach.id),
 		second,
 		offer: offer && { secret: offer.secret, picture: qrPicture(offer.uri) },
@@ -69,6 +77,25 @@ export const actions: Actions = {
 		if ('failed' in done) return done.failed;
 		await noteEvent(event, 'device-ended');
 		return { at: 'devices', said: 'That device is signed out.' };
+	},
+	profile: async (event) => {
+		const { request, locals } = event;
+		const { app } = locals;
+		const coach = coachIn(locals);
+		const form = await request.formData();
+		const typed = {
+			name: formText(form, 'name'),
+			email: formText(form, 'email'),
+			zone: formText(form, 'zone')
+		};
+		// Whoever has the address can set a password: it is changed by somebody who knows the one there is.
+		if (typed.email.trim().toLowerCase() !== coach.email)
+			requireProof(event, `${BACK}&${new URLSearchParams(typed)}`);
+		const done = await orFail(changeProfile(app, coach, typed), { at: 'profile', typed });
+		if ('failed' in done) return done.failed;
+		if (done.ok !== null) await sendNotice(app, { coachId: coach.id, change: 'address', to: done.ok });
+		await noteEvent(event, 'profile-changed');
+		return { at: 'profile', said: 'Saved.' };
 	},
 	password: async (event) => {
 		const { request, locals } = event;

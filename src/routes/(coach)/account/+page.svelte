@@ -2,8 +2,10 @@
 	import { enhance } from '$app/forms';
 	import NewPassword from '$lib/features/account/NewPassword.svelte';
 	import TwoStep from '$lib/features/account/TwoStep.svelte';
+	import { untrack } from 'svelte';
+	import WhoFields from '$lib/features/people/WhoFields.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import { dayAndTimeIn, placeOf } from '$lib/format';
+	import { dayAndTimeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -14,11 +16,15 @@
 			message?: string;
 			faults?: { field: string; message: string }[];
 			codes?: string[];
+			typed?: Record<string, string>;
 		} | null
 	);
 	const at = (ms: number) => dayAndTimeIn(data.coach.zone, ms);
-	const faultOf = (field: string) =>
-		answer?.at === 'password' ? answer.faults?.find((fault) => fault.field === field)?.message : undefined;
+	const faultAt = (part: string, field: string) =>
+		answer?.at === part ? answer.faults?.find((fault) => fault.field === field)?.message : undefined;
+	const faultOf = (field: string) => faultAt('password', field);
+	const typed = $derived({ ...data.typed, ...answer?.typed });
+	let zone = $state(untrack(() => typed.zone ?? data.coach.zone));
 	const failedAt = (part: string) => (answer?.at === part ? answer.message : undefined);
 </script>
 
@@ -32,12 +38,31 @@
 	{#if data.confirmed && !answer}
 		<p class="remark" role="status">Password confirmed. Press the button once more to go on.</p>
 	{/if}
-	<dl class="panel grid grid-cols-[8rem_1fr] gap-y-2 p-4">
-		<dt class="quiet">Email address</dt>
-		<dd>{data.coach.email}</dd>
-		<dt class="quiet">Time zone</dt>
-		<dd>{placeOf(data.coach.zone)} ({data.coach.zone}). Times on your pages are in this zone.</dd>
-	</dl>
+	{@render said('profile')}
+	<form
+		method="post"
+		action="?/profile"
+		novalidate
+		use:enhance={() =>
+			async ({ update }) =>
+				update({ reset: false })}
+		class="panel grid items-start gap-4 p-4 sm:grid-cols-3"
+	>
+		<WhoFields
+			zones={data.zones}
+			bind:zone
+			typed={{ name: data.coach.name, email: data.coach.email, ...typed }}
+			faultOf={(field) => faultAt('profile', field)}
+			hint="Times on your pages are in this zone."
+		/>
+		<div class="flex items-center gap-3 sm:col-span-3">
+			<button class="btn btn-sm btn-outline">Save</button>
+			{#if failedAt('profile') && !answer?.faults?.length}<p class="field-fault" role="alert">
+					{failedAt('profile')}
+				</p>{/if}
+		</div>
+	</form>
+	<dl class="panel grid grid-cols-[8rem_1fr] gap-y-2 p-4"></dl>
 
 	<section class="panel flex flex-col gap-3 p-4" aria-labelledby="password-heading">
 		<h2 id="password-heading">Password</h2>

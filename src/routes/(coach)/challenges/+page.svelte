@@ -2,6 +2,8 @@
 	import Empty from '$lib/ui/Empty.svelte';
 	import { counted, dayText } from '$lib/format';
 	import { addDays, daysBetween } from '$core/calendar';
+	import { enhance } from '$app/forms';
+	import { firstPlace } from '$lib/ui/keys';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -33,28 +35,38 @@
 			<thead
 				><tr
 					><th class="pl-4">Challenge</th><th>Status</th><th>Starts</th><th>Length</th><th>People</th><th
-					></th></tr
+						>You are</th
+					><th></th></tr
 				></thead
 			>
 			<tbody>
 				{#each data.challenges as challenge (challenge.id)}
 					<tr>
 						<td class="pl-4"
-							><a class="link-quiet" id="name-{challenge.id}" href="/c/{challenge.id}/desk"
-								>{challenge.name}</a
+							><a
+								class="link-quiet"
+								id="name-{challenge.id}"
+								href="/c/{challenge.id}/{firstPlace(challenge.role)}">{challenge.name}</a
 							></td
 						>
 						<td>{stand(challenge.startsOn, challenge.days)}</td>
 						<td class="quiet">{dayText(challenge.startsOn)}</td>
 						<td class="quiet">{counted(challenge.days, 'day')}</td>
 						<td class="quiet">{counted(challenge.people, 'person', 'people')}</td>
-						<td
-							><a
-								class="link-quiet"
-								href="/challenges/import?from={challenge.id}"
-								aria-describedby="name-{challenge.id}">Duplicate</a
-							></td
-						>
+						<td class="quiet">{challenge.role === 'owner' ? '' : challenge.role}</td>
+						<td class="flex justify-end gap-4">
+							{#if challenge.role !== 'viewer'}<a
+									class="link-quiet"
+									href="/challenges/import?from={challenge.id}"
+									aria-describedby="name-{challenge.id}">Duplicate</a
+								>{/if}
+							{#if challenge.role !== 'owner'}
+								<form method="post" action="?/leave" use:enhance>
+									<input type="hidden" name="challenge" value={challenge.id} />
+									<button class="link-quiet" aria-describedby="name-{challenge.id}">Leave</button>
+								</form>
+							{/if}
+						</td>
 					</tr>
 				{/each}
 			</tbody>

@@ -13,7 +13,7 @@
 	let help = $state(false);
 
 	const dayHref = (day: number) => `${page.url.pathname}${day === data.today ? '' : `?day=${day}`}`;
-	const onkeydown = coachKeys({
+	const onkeydown = coachKeys(() => data.challenge.role, {
 		place: (path) => goto(`${base}/${path}${page.url.search}`),
 		move: (by) =>
 			goto(dayHref(Math.min(data.rail.length, Math.max(1, (data.day ?? 1) + by))), {
@@ -34,7 +34,12 @@
 {/if}
 <DayRail days={data.rail} today={data.today} asOf={data.day} halfway={data.halfway} href={dayHref} />
 <div class="flex flex-col md:min-h-[calc(100dvh-7rem)] md:flex-row">
-	<Places {base} search={data.back ? `?day=${data.day}` : ''} onhelp={() => (help = true)} />
+	<Places
+		{base}
+		role={data.challenge.role}
+		search={data.back ? `?day=${data.day}` : ''}
+		onhelp={() => (help = true)}
+	/>
 	<main class="page min-w-0 flex-1">{@render children()}</main>
 </div>
 <KeyHelp bind:open={help} />

@@ -1,13 +1,12 @@
 import { sessionsOf } from '$lib/server/session/sessions';
 import { planIn } from '$lib/server/attendance/of-request';
-import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge } = await parent();
 	const { db } = locals.app;
 	const plan = await planIn(locals, challenge);
-	const sessions = await sessionsOf(db, coachIn(locals).id);
+	const sessions = await sessionsOf(db, challenge.coachId);
 	return {
 		sessions: sessions.map(({ id, name, tags, version, seconds, savedAt, body }) => ({
 			id,

@@ -9,8 +9,7 @@ import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { applyTemplate } from '$lib/server/plan/template';
 import { buildTestSession } from '$lib/server/plan/benchmark-session';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge, practiceOwner } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -63,10 +62,10 @@ export const actions: Actions = {
 		});
 		return 'failed' in done ? done.failed : { applied: true };
 	},
-	testSession: async ({ request, locals }) => {
-		const form = await request.formData();
+	testSession: async (event) => {
+		const form = await event.request.formData();
 		const made = await orFail(
-			(async () => buildTestSession(locals.app, coachIn(locals).id, jsonOf(form, 'tests')))()
+			(async () => buildTestSession(event.locals.app, await practiceOwner(event), jsonOf(form, 'tests')))()
 		);
 		return 'failed' in made ? made.failed : { built: made.ok };
 	},

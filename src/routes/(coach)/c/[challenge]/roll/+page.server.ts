@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { isFading, isSilent, packDays } from '$core/attendance';
+import { isFading, isSilent, packDays, withoutHealth } from '$core/attendance';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { excuse } from '$lib/server/attendance/excuses';
@@ -22,7 +22,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 			level: person.level,
 			fromDay: person.fromDay,
 			lastSeen: person.lastSeen !== null && person.lastSeen <= asOf ? person.lastSeen : null,
-			days: packDays(days),
+			days: packDays(challenge.role === 'viewer' ? withoutHealth(days) : days),
 			adherence,
 			extras: extras.taken,
 			trend,

@@ -55,7 +55,7 @@
 
 	function onkeydown(event: KeyboardEvent) {
 		if (isTyping(event)) return;
-		if (event.key === 'x' && chosen) {
+		if (event.key === 'x' && chosen && data.challenge.role !== 'viewer') {
 			event.preventDefault();
 			excusing = true;
 		}
@@ -113,7 +113,9 @@
 
 {#if data.rows.length === 0}
 	<Empty says="Nobody is enrolled yet, so there is nobody to look at.">
-		<a class="link-quiet" href="/c/{data.challenge.id}/people/import">Enrol people from a list</a>
+		{#if data.challenge.role !== 'viewer'}<a class="link-quiet" href="/c/{data.challenge.id}/people/import"
+				>Enrol people from a list</a
+			>{/if}
 	</Empty>
 {:else}
 	<div class="flex items-start gap-4">
@@ -210,7 +212,7 @@
 		{#if person}
 			<PersonPanel
 				{person}
-				challengeId={data.challenge.id}
+				challenge={data.challenge}
 				asOf={data.asOf}
 				day={data.day}
 				rail={data.rail}

@@ -9,8 +9,7 @@ import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { healthUntilOf, setHealthUntil } from '$lib/server/privacy/health-until';
 import { houseOf, saveHouse } from '$lib/server/practice/practice';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge, practiceOwner } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
@@ -20,7 +19,7 @@ export const load: PageServerLoad = async (event) => {
 		form: await superValidate(inputOf(challenge), yup(challengeSchema)),
 		zones: Intl.supportedValuesOf('timeZone'),
 		healthUntil: await healthUntilOf(locals.app.db, challenge.id),
-		house: await houseOf(locals.app.db, coachIn(locals).id)
+		house: await houseOf(locals.app.db, challenge.coachId)
 	};
 };
 
@@ -38,13 +37,13 @@ export const actions: Actions = {
 		const saved = await orFail(setHealthUntil(event.locals.app, await ownChallenge(event), raw));
 		return 'failed' in saved ? saved.failed : { healthSaved: true };
 	},
-	house: async ({ request, locals }) => {
-		const form = await request.formData();
+	house: async (event) => {
+		const form = await event.request.formData();
 		const typed = {
 			...Object.fromEntries(Object.keys(DEFAULT_HOUSE).map((name) => [name, formText(form, name)])),
 			tempo: formText(form, 'tempo').trim().split('-')
 		};
-		const saved = await orFail(saveHouse(locals.app.db, coachIn(locals).id, typed));
+		const saved = await orFail(saveHouse(event.locals.app.db, await practiceOwner(event), typed));
 		return 'failed' in saved ? saved.failed : { houseSaved: true };
 	}
 };

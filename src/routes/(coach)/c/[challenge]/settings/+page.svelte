@@ -21,7 +21,10 @@
 </script>
 
 <svelte:head><title>Settings · {data.challenge.name}</title></svelte:head>
-<h1 class="mb-3">Settings of this challenge</h1>
+<div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
+	<h1>Settings of this challenge</h1>
+	<a class="btn btn-sm btn-outline" href="/c/{data.challenge.id}/coaches">Coaches and viewers</a>
+</div>
 {#if answer?.saved}<p class="remark mb-3" role="status">Saved.</p>{/if}
 {#key data.challenge.id}<ChallengeForm
 		today={dateIn(data.coach.zone, data.now)}
@@ -32,30 +35,32 @@
 		{message}
 	/>{/key}
 
-<h2 class="mt-8 mb-1">Health answers</h2>
-<form method="post" action="?/health" class="flex flex-wrap items-end gap-3">
-	<label class="text-sm"
-		>Delete them on <input
-			name="until"
-			type="date"
-			class="input input-sm block w-44"
-			value={data.healthUntil ?? ''}
-		/></label
-	>
-	<button class="btn btn-sm btn-outline">Save the date</button>
-	<p class="quiet basis-full text-sm">
-		Of people who are in another challenge of yours they stay until that one’s date.
-		{answer?.healthSaved ? 'Saved.' : ''}
-	</p>
-</form>
+{#if data.challenge.role === 'owner'}
+	<h2 class="mt-8 mb-1">Health answers</h2>
+	<form method="post" action="?/health" class="flex flex-wrap items-end gap-3">
+		<label class="text-sm"
+			>Delete them on <input
+				name="until"
+				type="date"
+				class="input input-sm block w-44"
+				value={data.healthUntil ?? ''}
+			/></label
+		>
+		<button class="btn btn-sm btn-outline">Save the date</button>
+		<p class="quiet basis-full text-sm">
+			Of people who are in another challenge of yours they stay until that one’s date.
+			{answer?.healthSaved ? 'Saved.' : ''}
+		</p>
+	</form>
 
-<h2 class="mt-8 mb-1">House rules</h2>
-<p class="quiet mb-3 text-sm">
-	How you want things done where coaches differ. They hold for all your challenges: cues, checks and the pace
-	of sessions follow them.
-</p>
-{#if answer?.houseSaved}<p class="remark mb-3" role="status">Your house rules are saved.</p>{/if}
-{#if ofHouse && answer?.message}<p class="remark remark-attention mb-3 font-semibold" role="alert">
-		{answer.message}
-	</p>{/if}
-<HouseForm {house} />
+	<h2 class="mt-8 mb-1">House rules</h2>
+	<p class="quiet mb-3 text-sm">
+		How you want things done where coaches differ. They hold for all your challenges: cues, checks and the
+		pace of sessions follow them.
+	</p>
+	{#if answer?.houseSaved}<p class="remark mb-3" role="status">Your house rules are saved.</p>{/if}
+	{#if ofHouse && answer?.message}<p class="remark remark-attention mb-3 font-semibold" role="alert">
+			{answer.message}
+		</p>{/if}
+	<HouseForm {house} />
+{:else}<p class="quiet mt-6">On the house rules and on when health answers go the owner decides.</p>{/if}

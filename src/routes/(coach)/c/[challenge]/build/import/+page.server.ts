@@ -7,7 +7,8 @@ import { practiceOf } from '$lib/server/practice/practice';
 import { importSession } from '$lib/server/session/sessions';
 import { plainOf } from '$lib/server/threads/tasks';
 import { givenBack, givenIn } from '$lib/server/web/text-file';
-import { coachIn } from '$lib/server/web/viewer';
+import { practiceOwner } from '$lib/server/web/own';
+import { visitorKey } from '$lib/server/web/viewer';
 import type { Actions, RequestEvent } from './$types';
 
 /** What the coach chose to call the exercises that nobody knew. */
@@ -17,13 +18,13 @@ function renamedIn(form: FormData): Record<string, string> {
 	return Object.fromEntries(names.flatMap((name, i) => (choices[i] ? [[name, choices[i]]] : [])));
 }
 
-async function read({ request, locals }: RequestEvent) {
-	const form = await request.formData();
+async function read(event: RequestEvent) {
+	const { locals } = event;
+	const form = await event.request.formData();
 	const given = await givenIn(form, 'text');
-	const coach = coachIn(locals);
-	const practice = await practiceOf(locals.app.db, coach.id);
+	const practice = await practiceOf(locals.app.db, await practiceOwner(event));
 	const of = { given, practice: plainOf(practice), renamed: renamedIn(form) };
-	const file = await locals.app.threads.run('session', of, coach.id, locals.gone);
+	const file = await locals.app.threads.run('session', of, visitorKey(locals), locals.gone);
 	return { form, text: givenBack(given, file.text), practice, file };
 }
 
@@ -54,7 +55,11 @@ export const actions: Actions = {
 		if (file.faults.length > 0 || !file.body) return fail(400, { text, faults: file.faults });
 		const name = formText(form, 'name').trim() || file.name;
 		const made = await orFail(
-			importSession(event.locals.app, coachIn(event.locals).id, { name, body: file.body, tags: file.tags }),
+			importSession(event.locals.app, await practiceOwner(event), {
+				name,
+				body: file.body,
+				tags: file.tags
+			}),
 			{ text }
 		);
 		if ('failed' in made) return made.failed;

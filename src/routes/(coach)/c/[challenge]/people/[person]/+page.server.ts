@@ -1,4 +1,4 @@
-import { fail, redirect } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
@@ -17,7 +17,7 @@ import { changesOf } from '$lib/server/health/records';
 import { askAgain } from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
 import { addDays, dateIn, LAST_ZONE } from '$core/calendar';
-import { challengeOf, challengesOf } from '$lib/server/challenge/challenge';
+import { challengesOf } from '$lib/server/challenge/challenge';
 import { challengesWith, comeBack, leave, moveTo } from '$lib/server/people/leave';
 import { unenrol, type OwnPerson } from '$lib/server/people/enrolments';
 import { takingsOf } from '$lib/server/shelf/shelf';
@@ -40,7 +40,10 @@ export const load: PageServerLoad = async (event) => {
 		person: { ...shown, equipment: kitText(kit, kitUnread), unread: kitUnread },
 		mind: await mindOf(app, person, asOf),
 		hold: holdAt(holds, asOf),
-		...(await elsewhereOf(event, person)),
+		...(await elsewhereOf(event, person).then(({ inChallenges, others }) => ({
+			inChallenges,
+			others: others.map(({ id, name }) => ({ id, name }))
+		}))),
 		documents: await documentsOf(app.db, person.participantId),
 		notes: await notesOf(app.db, person.participantId),
 		changes: await changesOf(app.db, person.participantId, asOf),
@@ -60,16 +63,20 @@ export const load: PageServerLoad = async (event) => {
 };
 
 /** Other challenges of theirs, and those of the coach that they could go on in. */
-async function elsewhereOf({ locals }: Pick<RequestEvent, 'locals'>, { participantId }: OwnPerson) {
+async function elsewhereOf({ locals }: Pick<RequestEvent, 'locals'>, { participantId, coachId }: OwnPerson) {
 	const { app } = locals;
 	const inThem = await challengesWith(app.db, participantId);
 	const all = await challengesOf(app.db, coachIn(locals).id);
 	const today = dateIn(LAST_ZONE, app.clock.now());
+	// Whoever goes on elsewhere stays with whose participant they are.
 	const others = all.filter(
-		({ id, startsOn, days }) =>
-			addDays(startsOn, days - 1) >= today && !inThem.some((one) => one.challengeId === id)
+		(one) =>
+			one.coachId === coachId &&
+			one.role !== 'viewer' &&
+			addDays(one.startsOn, one.days - 1) >= today &&
+			!inThem.some(({ challengeId }) => challengeId === one.id)
 	);
-	return { inChallenges: inThem, others: others.map(({ id, name }) => ({ id, name })) };
+	return { inChallenges: inThem, others };
 }
 
 const person = (event: RequestEvent) => ownPerson(event, event.params.person);
@@ -113,9 +120,9 @@ export const actions: Actions = {
 	move: async (event) => {
 		const { app } = event.locals;
 		const own = await person(event);
-		const to = await orError(
-			challengeOf(app.db, own.coachId, formText(await event.request.formData(), 'to'))
-		);
+		const wanted = formText(await event.request.formData(), 'to');
+		const to = (await elsewhereOf(event, own)).others.find(({ id }) => id === wanted);
+		if (!to) error(404, 'There is no such challenge to go on in.');
 		const done = await orFail(moveTo(app, own, to));
 		if ('failed' in done) return done.failed;
 		await noteEvent(event, 'link-made', { enrolmentId: done.ok.enrolmentId });

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import Empty from '$lib/ui/Empty.svelte';
-	import { LEVELS } from '$core/people';
+	import { LEVELS, type Audience } from '$core/people';
 	import HourStrip from '$lib/features/people/HourStrip.svelte';
 	import ShareBars from '$lib/features/people/ShareBars.svelte';
 	import { counted, placeOf } from '$lib/format';
@@ -11,9 +11,10 @@
 	const picture = $derived(data.picture);
 	const cohort = $derived(picture.cohort);
 	const base = $derived(`/c/${data.challenge.id}`);
-	const suggested = $derived(picture.suggested);
-	const same = $derived(JSON.stringify(suggested) === JSON.stringify(picture.audience));
-	const audienceText = (one: typeof picture.audience) =>
+	const plan = $derived(data.plan);
+	const suggested = $derived(plan?.suggested);
+	const same = $derived(JSON.stringify(suggested) === JSON.stringify(plan?.audience));
+	const audienceText = (one: Audience) =>
 		[
 			one.level,
 			one.items.length > 0 ? `with ${one.items.join(', ')}` : 'without equipment',
@@ -25,7 +26,7 @@
 </script>
 
 <svelte:head><title>The group · {data.challenge.name}</title></svelte:head>
-<p class="mb-1 text-sm"><a class="link-quiet" href="{base}/people">People</a></p>
+{#if plan}<p class="mb-1 text-sm"><a class="link-quiet" href="{base}/people">People</a></p>{/if}
 <div class="mb-3 flex flex-wrap items-baseline gap-x-5">
 	<h1>The group</h1>
 	<p class="quiet">
@@ -37,7 +38,7 @@
 </div>
 {#if cohort.people === 0}
 	<Empty says="Nobody is enrolled yet."
-		><a class="link-quiet" href="{base}/people/join">Add or invite people</a></Empty
+		>{#if plan}<a class="link-quiet" href="{base}/people/join">Add or invite people</a>{/if}</Empty
 	>
 {:else}
 	<section class="panel mb-4 p-4" aria-labelledby="hours">
@@ -54,12 +55,14 @@
 				of={cohort.people}
 				rows={LEVELS.map((level) => ({ name: level, people: cohort.levels[level] }))}
 			/>
-			<h3 class="mt-4 mb-2">To leave out</h3>
-			{#if cohort.limits.length === 0}<p class="quiet text-sm">Nothing for anybody.</p>{:else}
-				<ShareBars
-					of={cohort.people}
-					rows={cohort.limits.map(({ limit, people }) => ({ name: limit, people }))}
-				/>
+			{#if plan}
+				<h3 class="mt-4 mb-2">To leave out</h3>
+				{#if cohort.limits.length === 0}<p class="quiet text-sm">Nothing for anybody.</p>{:else}
+					<ShareBars
+						of={cohort.people}
+						rows={cohort.limits.map(({ limit, people }) => ({ name: limit, people }))}
+					/>
+				{/if}
 			{/if}
 		</section>
 		<section class="panel p-4" aria-labelledby="items">
@@ -74,35 +77,38 @@
 					: `; nine of ten who own weights have ${cohort.heaviestKg} kg or more`}.
 			</p>
 		</section>
-		<section class="panel flex flex-col gap-2 p-4" aria-labelledby="means">
-			<h2 id="means">What it means for the plan</h2>
-			<p class="text-sm"><span class="quiet">Made for now:</span> {audienceText(picture.audience)}</p>
-			{#if suggested}
-				{#if same}<p class="text-sm">That fits this group.</p>{:else}
-					<p class="text-sm">
-						<span class="quiet">This group suggests:</span> <b>{audienceText(suggested)}</b>
-					</p>
-					<form method="post" action="?/use" use:enhance>
-						<button class="btn btn-sm btn-primary">Make the plan for it</button>
-					</form>
+		{#if plan}
+			<section class="panel flex flex-col gap-2 p-4" aria-labelledby="means">
+				<h2 id="means">What it means for the plan</h2>
+				<p class="text-sm"><span class="quiet">Made for now:</span> {audienceText(plan.audience)}</p>
+				{#if suggested}
+					{#if same}<p class="text-sm">That fits this group.</p>{:else}
+						<p class="text-sm">
+							<span class="quiet">This group suggests:</span> <b>{audienceText(suggested)}</b>
+						</p>
+						<form method="post" action="?/use" use:enhance>
+							<button class="btn btn-sm btn-primary">Make the plan for it</button>
+						</form>
+					{/if}
 				{/if}
-			{/if}
-			{#if form && 'message' in form}<p class="field-fault" role="alert">{form.message}</p>{/if}
-			{#if form && 'used' in form}<p class="remark text-sm" role="status">
-					The plan is made for this group. <a class="link-quiet" href="{base}/plan">See what its checks say</a
-					>
-				</p>{/if}
-			<details class="text-sm">
-				<summary class="link-quiet cursor-pointer">How this is worked out</summary>
-				<p class="mt-1">
-					The level that at least half of them reach; what four of five have; weights that nine of ten have;
-					what a quarter has to leave out. Everybody else gets what suits them. Common practice, no source.
+				{#if form && 'message' in form}<p class="field-fault" role="alert">{form.message}</p>{/if}
+				{#if form && 'used' in form}<p class="remark text-sm" role="status">
+						The plan is made for this group. <a class="link-quiet" href="{base}/plan"
+							>See what its checks say</a
+						>
+					</p>{/if}
+				<details class="text-sm">
+					<summary class="link-quiet cursor-pointer">How this is worked out</summary>
+					<p class="mt-1">
+						The level that at least half of them reach; what four of five have; weights that nine of ten have;
+						what a quarter has to leave out. Everybody else gets what suits them. Common practice, no source.
+					</p>
+				</details>
+				<p class="flex flex-wrap gap-x-4 text-sm">
+					<a class="link-quiet" href="{base}/plan">Checks of the plan</a>
+					<a class="link-quiet" href="{base}/people/fit">Who gets what</a>
 				</p>
-			</details>
-			<p class="flex flex-wrap gap-x-4 text-sm">
-				<a class="link-quiet" href="{base}/plan">Checks of the plan</a>
-				<a class="link-quiet" href="{base}/people/fit">Who gets what</a>
-			</p>
-		</section>
+			</section>
+		{/if}
 	</div>
 {/if}

@@ -16,7 +16,9 @@
 
 <svelte:head><title>Plan to print · {sheet.name}</title></svelte:head>
 <div class="wide-page">
-	<p class="mb-1 print:hidden"><a class="link-quiet" href="{base}/export">Calendar, print and export</a></p>
+	{#if data.challenge.role !== 'viewer'}<p class="mb-1 print:hidden">
+			<a class="link-quiet" href="{base}/export">Calendar, print and export</a>
+		</p>{/if}
 	<div class="mb-2 flex flex-wrap items-baseline gap-3">
 		<h1>{sheet.name}</h1>
 		<span class="quiet text-sm"

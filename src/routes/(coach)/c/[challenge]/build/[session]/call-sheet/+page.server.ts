@@ -1,10 +1,10 @@
 import { orError } from '$lib/server/web/http';
 import { callSheet } from '$lib/server/session/call-sheet';
-import { coachIn } from '$lib/server/web/viewer';
+import { practiceOwner } from '$lib/server/web/own';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {
 	const countdowns = url.searchParams.get('countdowns') !== 'no';
-	const sheet = callSheet(locals.app.db, coachIn(locals).id, params.session, countdowns);
+	const sheet = callSheet(locals.app.db, await practiceOwner({ params, locals }), params.session, countdowns);
 	return { countdowns, sheet: await orError(sheet) };
 };

@@ -3,11 +3,11 @@ import { orError, orFail } from '$lib/server/web/http';
 import { exerciseFrom } from '$lib/server/exercise/exercise-form';
 import { changeExercise, libraryFor, retireExercise } from '$lib/server/exercise/exercises';
 import { sessionsOf } from '$lib/server/session/sessions';
-import { coachIn } from '$lib/server/web/viewer';
+import { practiceOwner } from '$lib/server/web/own';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 async function found({ params, locals }: Pick<RequestEvent, 'params' | 'locals'>) {
-	const library = await libraryFor(locals.app.db, coachIn(locals).id);
+	const library = await libraryFor(locals.app.db, await practiceOwner({ params, locals }));
 	const exercise = library.find(params.exercise);
 	if (!exercise) error(404, 'There is no such exercise.');
 	return { library, exercise };
@@ -15,7 +15,7 @@ async function found({ params, locals }: Pick<RequestEvent, 'params' | 'locals'>
 
 export const load: PageServerLoad = async (event) => {
 	const { library, exercise } = await found(event);
-	const sessions = await sessionsOf(event.locals.app.db, coachIn(event.locals).id);
+	const sessions = await sessionsOf(event.locals.app.db, await practiceOwner(event));
 	const has = sessions.filter(({ body }) =>
 		body.blocks.some((block) =>
 			block.parts.some((part) => library.find(part.exercise)?.name === exercise.name)
@@ -34,10 +34,12 @@ async function ownId(event: RequestEvent): Promise<string> {
 export const actions: Actions = {
 	change: async (event) => {
 		const typed = exerciseFrom(await event.request.formData());
-		const coach = coachIn(event.locals);
-		const made = await orFail(changeExercise(event.locals.app, coach.id, await ownId(event), typed), {
-			typed
-		});
+		const made = await orFail(
+			changeExercise(event.locals.app, await practiceOwner(event), await ownId(event), typed),
+			{
+				typed
+			}
+		);
 		if ('failed' in made) return made.failed;
 		redirect(
 			303,
@@ -49,7 +51,7 @@ export const actions: Actions = {
 		await orError(
 			retireExercise(
 				event.locals.app,
-				coachIn(event.locals).id,
+				await practiceOwner(event),
 				await ownId(event),
 				form.get('retired') === 'yes'
 			)

@@ -6,21 +6,21 @@ import { createExercises } from '$lib/server/exercise/exercises';
 import { practiceOf } from '$lib/server/practice/practice';
 import { plainOf } from '$lib/server/threads/tasks';
 import { givenBack, givenIn, type Given } from '$lib/server/web/text-file';
-import { coachIn } from '$lib/server/web/viewer';
-import type { Actions } from './$types';
+import { practiceOwner } from '$lib/server/web/own';
+import { visitorKey } from '$lib/server/web/viewer';
+import type { Actions, RequestEvent } from './$types';
 
-async function readExercises(locals: App.Locals, given: Given) {
-	const { app, gone } = locals;
-	const coach = coachIn(locals);
-	const { own } = plainOf(await practiceOf(app.db, coach.id));
-	return app.threads.run('exercises', { given, own }, coach.id, gone);
+async function readExercises(event: RequestEvent, given: Given) {
+	const { app, gone } = event.locals;
+	const { own } = plainOf(await practiceOf(app.db, await practiceOwner(event)));
+	return app.threads.run('exercises', { given, own }, visitorKey(event.locals), gone);
 }
 
 export const actions: Actions = {
-	preview: async ({ request, locals }) => {
+	preview: async (event) => {
 		try {
-			const given = await givenIn(await request.formData(), 'list');
-			const read = await readExercises(locals, given);
+			const given = await givenIn(await event.request.formData(), 'list');
+			const read = await readExercises(event, given);
 			return {
 				list: givenBack(given, read.text),
 				names: read.inputs.map(({ name }) => name),
@@ -33,12 +33,11 @@ export const actions: Actions = {
 			return fail(refusal.status, { message: refusal.message });
 		}
 	},
-	accept: async ({ request, locals }) => {
-		const form = await request.formData();
-		const coach = coachIn(locals);
+	accept: async (event) => {
+		const form = await event.request.formData();
 		const given = await givenIn(form, 'list');
 		const list = givenBack(given);
-		const read = await orFail(readExercises(locals, given), { list });
+		const read = await orFail(readExercises(event, given), { list });
 		if ('failed' in read) return read.failed;
 		const { inputs, faults } = read.ok;
 		if (faults.length > 0 && form.get('goodOnly') !== 'yes')
@@ -46,7 +45,9 @@ export const actions: Actions = {
 				list,
 				message: `There are ${faults.length} problems in the list. Nothing was imported.`
 			});
-		const made = await orFail(createExercises(locals.app, coach.id, inputs), { list });
+		const made = await orFail(createExercises(event.locals.app, await practiceOwner(event), inputs), {
+			list
+		});
 		return 'failed' in made ? made.failed : { taken: made.ok };
 	}
 };

@@ -2,7 +2,7 @@ import { redirect } from '@sveltejs/kit';
 import { orFail } from '$lib/server/web/http';
 import { exerciseFrom } from '$lib/server/exercise/exercise-form';
 import { createExercise } from '$lib/server/exercise/exercises';
-import { coachIn } from '$lib/server/web/viewer';
+import { practiceOwner } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 /** `like` begins from an exercise of the library. */
@@ -11,7 +11,9 @@ export const load: PageServerLoad = ({ url }) => ({ like: url.searchParams.get('
 export const actions: Actions = {
 	default: async ({ request, params, locals }) => {
 		const typed = exerciseFrom(await request.formData());
-		const made = await orFail(createExercise(locals.app, coachIn(locals).id, typed), { typed });
+		const made = await orFail(createExercise(locals.app, await practiceOwner({ params, locals }), typed), {
+			typed
+		});
 		if ('failed' in made) return made.failed;
 		redirect(303, `/c/${params.challenge}/build/library/${encodeURIComponent(String(typed.name).trim())}`);
 	}

@@ -1,0 +1,20 @@
+/** What somebody may do in a challenge, the least first. */
+export const ROLES = ['viewer', 'coach', 'owner'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What somebody can be invited as: there is one owner. */
+export const INVITED_ROLES = ['coach', 'viewer'] as const;
+export type InvitedRole = (typeof INVITED_ROLES)[number];
+
+/** What a viewer is told who asks for more. */
+export const VIEWERS_SEE =
+	'This is for those who run the challenge. As a viewer you see the roll, the plan to print and the group.';
+
+/** What each of them can do, for whoever invites and whoever is invited. */
+export const ROLE_SAYS: Record<Role, string> = {
+	viewer:
+		'Sees the roll, the plan to print and the group as a whole. No answers about health, and nothing that follows from them. Changes nothing.',
+	coach:
+		'Does everything in this challenge, with its sessions and exercises. Sees what people say about their health; they see who looked.',
+	owner: 'Does everything, and decides who else does, on the house rules and on when health answers go.'
+};

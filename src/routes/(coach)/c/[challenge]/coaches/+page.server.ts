@@ -1,0 +1,70 @@
+import {
+	changeRole,
+	coachesOf,
+	invitationsOf,
+	invite,
+	removeCoach,
+	withdraw
+} from '$lib/server/challenge/coaches';
+import { deedsOf, DEEDS_SHOWN } from '$lib/server/challenge/deeds';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
+import { ownChallenge } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
+import { noteEvent, requireProof } from '$lib/server/web/security';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+export const load: PageServerLoad = async (event) => {
+	const { locals, url } = event;
+	const { app } = locals;
+	const challenge = await ownChallenge(event);
+	const coachId = url.searchParams.get('by');
+	const before = Number(url.searchParams.get('before')) || null;
+	const deeds = await deedsOf(app.db, challenge.id, { coachId, before });
+	return {
+		coaches: await coachesOf(app.db, challenge.id),
+		invitations: challenge.role === 'owner' ? await invitationsOf(app, challenge.id) : [],
+		deeds,
+		by: coachId,
+		more: deeds.length === DEEDS_SHOWN ? (deeds.at(-1)?.id ?? null) : null
+	};
+};
+
+/** Who may enter is changed by somebody who gave the password a short while ago. @param kept what the page is to know again */
+const proven = (event: RequestEvent, kept = '') =>
+	requireProof(event, `/c/${event.params.challenge}/coaches${kept}`);
+
+export const actions: Actions = {
+	invite: async (event) => {
+		const { locals, url } = event;
+		const form = await event.request.formData();
+		const typed = { forWhom: formText(form, 'forWhom'), role: formText(form, 'role') };
+		proven(event, `?${new URLSearchParams({ for: typed.forWhom, as: typed.role })}`);
+		const challenge = await ownChallenge(event);
+		const made = await orFail(invite(locals.app, challenge, coachIn(locals).id, typed), { typed });
+		if ('failed' in made) return made.failed;
+		await noteEvent(event, 'invitation-made');
+		return { link: `${locals.app.config.origin ?? url.origin}/invite/${made.ok}` };
+	},
+	withdraw: async (event) => {
+		const id = formText(await event.request.formData(), 'invitation');
+		await orError(withdraw(event.locals.app, await ownChallenge(event), id));
+		return { changed: true };
+	},
+	role: async (event) => {
+		proven(event);
+		const form = await event.request.formData();
+		const done = await orFail(
+			changeRole(event.locals.app, await ownChallenge(event), formText(form, 'coach'), {
+				role: formText(form, 'role')
+			})
+		);
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	remove: async (event) => {
+		const id = formText(await event.request.formData(), 'coach');
+		await orError(removeCoach(event.locals.app, await ownChallenge(event), id));
+		await noteEvent(event, 'coach-removed');
+		return { changed: true };
+	}
+};

@@ -33,3 +33,14 @@ export {
 } from './roster';
 export { zoneNamed } from './zone-named';
 export { INVITED_ROLES, ROLE_SAYS, ROLES, VIEWERS_SEE, type InvitedRole, type Role } from './role';
+export {
+	brokenIn,
+	divideInto,
+	outside,
+	pairBuddies,
+	TEAM_WAYS,
+	type Divided,
+	type Mate,
+	type TeamWay,
+	type TeamWish
+} from './teams';

@@ -53,6 +53,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/people/join?close': 'Closed the page to join on',
 	'/people/join?open': 'Opened the page to join on, or changed its places',
 	'/people/join?turnAway': 'Turned somebody away from the waiting list',
+	'/people/teams?save': 'Saved teams and buddies',
 	'/plan/export?announce': 'Posted an announcement',
 	'/plan/export?end': 'Turned off the calendar link',
 	'/plan/export?make': 'Made a calendar link',

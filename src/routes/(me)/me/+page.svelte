@@ -33,6 +33,12 @@
 	{:else}
 		<h1 class="text-3xl">Not yet</h1>
 	{/if}
+	{#if data.company.team || data.company.buddies.length > 0}<p class="quiet mt-1 flex flex-wrap gap-x-4">
+			{#if data.company.team}<span>Team: {data.company.team}</span>{/if}
+			{#if data.company.buddies.length > 0}<span
+					>{data.company.buddies.length === 1 ? 'Buddy' : 'Buddies'}: {data.company.buddies.join(', ')}</span
+				>{/if}
+		</p>{/if}
 </header>
 
 <main class="flex flex-col gap-5">

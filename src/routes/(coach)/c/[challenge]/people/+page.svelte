@@ -42,6 +42,7 @@
 			bind:value={find}
 		/>
 		<a class="btn btn-outline btn-sm" href="{base}/group">The group</a>
+		<a class="btn btn-outline btn-sm" href="{base}/teams">Teams</a>
 		<a class="btn btn-outline btn-sm" href="{base}/fit">Who gets what</a>
 		<a class="btn btn-outline btn-sm" href="{base}/join">Add and invite</a>
 		<a class="btn btn-primary btn-sm" href="{base}/import">Enrol from a list</a>

@@ -16,6 +16,8 @@
 
 	let sort = $state<RollSort>('name');
 	let find = $state('');
+	/** The team that is shown; empty: everybody. */
+	let team = $state('');
 	let chosen = $state<string | null>(null);
 	let excusing = $state(false);
 
@@ -23,7 +25,9 @@
 	const rows = $derived(
 		sortRoll(
 			data.rows.filter(
-				(row) => !wanted || row.name.toLowerCase().includes(wanted) || row.zone.toLowerCase().includes(wanted)
+				(row) =>
+					(!team || row.team === team) &&
+					(!wanted || row.name.toLowerCase().includes(wanted) || row.zone.toLowerCase().includes(wanted))
 			),
 			sort,
 			data.asOf
@@ -95,6 +99,10 @@
 		</p>{/if}
 	{#if data.rows.length > 0}<p><b class="text-lg">{fading}</b> <span class="quiet">fading</span></p>{/if}
 	<div class="ml-auto flex items-center gap-2">
+		{#if data.teams.length > 0}<select class="select select-sm w-36" aria-label="Team" bind:value={team}>
+				<option value="">All teams</option>
+				{#each data.teams as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+			</select>{/if}
 		<label class="flex items-center gap-1.5 text-sm">
 			<span class="quiet">Sort</span>
 			<select class="select select-sm w-40" bind:value={sort}>
@@ -223,7 +231,14 @@
 		{/if}
 	</div>
 	{#if rows.length === 0}<p class="quiet mt-3">
-			Nobody is called “{find}”. <button class="link-quiet" onclick={() => (find = '')}>Show all</button>
+			{find ? `Nobody here is called “${find}”.` : 'Nobody is in this team.'}
+			<button
+				class="link-quiet"
+				onclick={() => {
+					find = '';
+					team = '';
+				}}>Show all</button
+			>
 		</p>{/if}
 {/if}
 

@@ -11,6 +11,7 @@ import { ownExercises } from '$lib/server/exercise/exercises';
 import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
 import { addDocument, documentsOf, removeDocument } from '$lib/server/health/documents';
+import { companyOf } from '$lib/server/people/teams';
 import { addNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
@@ -45,6 +46,7 @@ export const load: PageServerLoad = async (event) => {
 			others: others.map(({ id, name }) => ({ id, name }))
 		}))),
 		documents: await documentsOf(app.db, person.participantId),
+		company: await companyOf(app.db, person.id),
 		notes: await notesOf(app.db, person.participantId),
 		changes: await changesOf(app.db, person.participantId, asOf),
 		days,

@@ -63,6 +63,10 @@
 				<dd>{person.minutes === null ? 'not said' : `${person.minutes} min for a session`}</dd>
 				<dt class="quiet">Trains at</dt>
 				<dd>{person.trainsAt === null ? 'no fixed hour' : `${timeOfDay(person.trainsAt)} by their clock`}</dd>
+				{#if data.company.team}<dt class="quiet">Team</dt>
+					<dd>{data.company.team}</dd>{/if}
+				{#if data.company.buddies.length > 0}<dt class="quiet">Buddies</dt>
+					<dd>{data.company.buddies.join(', ')}</dd>{/if}
 				{#if person.goals}<dt class="quiet">Wants</dt>
 					<dd>“{person.goals}”</dd>{/if}
 			</dl>

@@ -9,7 +9,7 @@ import { createChallenge } from '$lib/server/challenge/change';
 import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challenge';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
-import { seededIds } from '$lib/server/platform/ids';
+import { seededIds, type CoachId } from '$lib/server/platform/ids';
 import { createPersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { asPerson, enrol, enrolmentOf, enrolmentsOf } from '$lib/server/people/enrolments';
 import { addOverride } from '$lib/server/day/overrides';
@@ -27,6 +27,7 @@ import { createSession, saveSession, type Saved } from '$lib/server/session/sess
 import { putOnShelf, takeFromShelf } from '$lib/server/shelf/shelf';
 import { mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
+import { inviteHelpers, makeHelpers, noteDeed, writeTeams } from './company';
 import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
 import {
 	OWN_EXERCISES,
@@ -172,7 +173,7 @@ async function enrolAll(
 	return links;
 }
 
-async function writeExcuses(context: Context, challenge: OwnedChallenge): Promise<void> {
+async function writeExcuses(context: Context, challenge: OwnedChallenge, by: CoachId): Promise<void> {
 	const rows = await enrolmentsOf(context.db, challenge.id);
 	for (const person of PEOPLE) {
 		const row = rows.find((r) => r.name === person.name);
@@ -180,11 +181,12 @@ async function writeExcuses(context: Context, challenge: OwnedChallenge): Promis
 		const at = instantOf(addDays(challenge.startsOn, person.excused.onDay - 1), 9 * 60, person.zone);
 		const own = await enrolmentOf(context.db, challenge, row.id);
 		await excuse({ ...context, clock: fixedClock(at) }, own, person.excused);
+		await noteDeed(context, challenge, by, { work: '/roll?excuse', at, enrolmentId: row.id });
 	}
 }
 
 /** What is different for some, written down on the days on which the coach saw the need. */
-async function writeDifferences(context: Context, challenge: OwnedChallenge): Promise<void> {
+async function writeDifferences(context: Context, challenge: OwnedChallenge, by: CoachId): Promise<void> {
 	const rows = await enrolmentsOf(context.db, challenge.id);
 	for (const { name, zone, differs = [] } of PEOPLE) {
 		const row = rows.find((each) => each.name === name);
@@ -198,6 +200,11 @@ async function writeDifferences(context: Context, challenge: OwnedChallenge): Pr
 				fromDay: onDay + 1,
 				toDay: null,
 				why
+			});
+			await noteDeed(context, challenge, by, {
+				work: '/people/[person]?differ',
+				at,
+				enrolmentId: row.id
 			});
 		}
 	}
@@ -225,16 +232,24 @@ async function writeAnswers(context: Context, challenge: OwnedChallenge, now: nu
 		await answer(person.joinsOnDay ? person.joinsOnDay - 1 : -2, first);
 		for (const { onDay, ...said } of later) if (at(onDay, 20, person.zone) <= now) await answer(onDay, said);
 		const own = await enrolmentOf(context.db, challenge, row.id);
+		const done = (action: string, when: number) =>
+			noteDeed(context, challenge, challenge.coachId, {
+				work: `/people/[person]?${action}`,
+				at: when,
+				enrolmentId: row.id
+			});
 		if (cleared) {
 			const clock = fixedClock(at(cleared.onDay, 12, person.zone));
 			const until =
 				cleared.days === null ? '' : addDays(challenge.startsOn, cleared.onDay - 1 + cleared.days);
 			await recordClearance({ ...context, clock }, own, { who: cleared.who, note: cleared.note, until });
+			await done('clear', clock.now());
 		}
-		if (note && at(note.onDay, 21, COACH_ZONE) <= now)
-			await addNote({ ...context, clock: fixedClock(at(note.onDay, 21, COACH_ZONE)) }, own, {
-				body: note.text
-			});
+		if (note && at(note.onDay, 21, COACH_ZONE) <= now) {
+			const clock = fixedClock(at(note.onDay, 21, COACH_ZONE));
+			await addNote({ ...context, clock }, own, { body: note.text });
+			await done('addNote', clock.now());
+		}
 		if (paused && at(paused.onDay, 9, person.zone) <= now)
 			await pause({ ...context, clock: fixedClock(at(paused.onDay, 9, person.zone)) }, own, {
 				fromDay: paused.fromDay,
@@ -288,6 +303,7 @@ async function writeShelf(
 async function writeRunning(
 	context: Context,
 	coach: Coach,
+	helpers: readonly Coach[],
 	sessions: Sessions,
 	monday: string,
 	now: number
@@ -303,6 +319,8 @@ async function writeRunning(
 	});
 	await layWeeks(context, challenge, sessions, 6, progressionOf);
 	const links = await enrolAll(context, challenge, PEOPLE, now);
+	await inviteHelpers(context, challenge, coach.id, helpers);
+	const helper = helpers[0]?.id ?? coach.id;
 	// Before week 3 the coach made one session harder: the days after it go over to version 2.
 	const sunday = instantOf(addDays(startsOn, 11), 20 * 60, COACH_ZONE);
 	await saveSession({ ...context, clock: fixedClock(sunday) }, coach.id, sessions['Ridge load'].id, {
@@ -312,13 +330,16 @@ async function writeRunning(
 		basedOn: 1
 	});
 	await writeAnswers(context, challenge, now);
-	await writeExcuses(context, challenge);
-	await writeDifferences(context, challenge);
+	await writeExcuses(context, challenge, helper);
+	await writeDifferences(context, challenge, coach.id);
+	await writeTeams(context, challenge, instantOf(addDays(startsOn, 1), 600, COACH_ZONE));
 	await writeShelf(context, challenge, sessions, now);
 	await writeCalendars(context, challenge);
 	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
-	if (halfway.now() <= now)
+	if (halfway.now() <= now) {
 		await postAnnouncement({ ...context, clock: halfway }, challenge, { text: HALFWAY });
+		await noteDeed(context, challenge, coach.id, { work: '/plan/export?announce', at: halfway.now() });
+	}
 	return links;
 }
 
@@ -387,9 +408,10 @@ export async function writeDemo(app: Pick<App, 'db' | 'clock'>): Promise<DemoSta
 		clock: fixedClock(instantOf(addDays(monday, -70), 600, COACH_ZONE))
 	};
 	const coach = await createCoach(context, { ...DEMO_COACH, name: 'Runa Hallgren', zone: COACH_ZONE });
+	const helpers = makeHelpers(context, DEMO_COACH.password);
 	const sessions = await writeSessions(context, coach);
 	await writeFinished(context, coach, sessions, monday, now);
-	const links = await writeRunning(context, coach, sessions, monday, now);
+	const links = await writeRunning(context, coach, await helpers, sessions, monday, now);
 	await writePlanned(context, coach, sessions, monday, now);
 	await liveUntil({ ...context, clock: app.clock }, 0, now);
 	return { links: Object.fromEntries(LINKED.map((name) => [name, links.get(name) ?? ''])) };

@@ -91,10 +91,10 @@ it('every route has an owner, or a reason to have none', () => {
 /** What a viewer may look at, and what the owner alone decides: written down here once more, so that neither grows by accident. */
 const VIEWERS = new Set(['/roll', '/plan/sheet', '/plan/sheet.pdf', '/people/group']);
 const OWNERS = new Set([
-	'/coaches?invite',
-	'/coaches?withdraw',
-	'/coaches?role',
-	'/coaches?remove',
+	'/settings/coaches?invite',
+	'/settings/coaches?withdraw',
+	'/settings/coaches?role',
+	'/settings/coaches?remove',
 	'/settings?house',
 	'/settings?health'
 ]);

@@ -60,7 +60,7 @@
 	</div>
 	<p class="quiet min-h-10 text-[13px]">
 		{counted(members.length, 'person', 'people')}{#if members.length > 0}: {levels
-				.map(({ level, people }) => `${people} ${level}`)
+				.map(({ level, people }) => `${level} ${people}`)
 				.join(', ')}.
 			{done === null ? '' : `${percent(done)} done, `}{counted(zones, 'time zone')}{/if}
 	</p>

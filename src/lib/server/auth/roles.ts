@@ -61,10 +61,10 @@ export function workOf(
 const VIEWERS = new Set(['/roll', '/plan/sheet', '/plan/sheet.pdf', '/people/group']);
 /** What the owner alone decides. */
 const OWNERS = new Set([
-	'/coaches?invite',
-	'/coaches?withdraw',
-	'/coaches?role',
-	'/coaches?remove',
+	'/settings/coaches?invite',
+	'/settings/coaches?withdraw',
+	'/settings/coaches?role',
+	'/settings/coaches?remove',
 	'/settings?house',
 	'/settings?health'
 ]);

@@ -16,10 +16,10 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/build/library/import?accept': 'Took in exercises',
 	'/build/library/import?preview': null,
 	'POST /build/library/new': 'Made an exercise',
-	'/coaches?invite': 'Invited somebody to help',
-	'/coaches?remove': 'Took a coach or viewer off',
-	'/coaches?role': 'Changed what somebody may do',
-	'/coaches?withdraw': 'Withdrew an invitation',
+	'/settings/coaches?invite': 'Invited somebody to help',
+	'/settings/coaches?remove': 'Took a coach or viewer off',
+	'/settings/coaches?role': 'Changed what somebody may do',
+	'/settings/coaches?withdraw': 'Withdrew an invitation',
 	'/desk?shorten': 'Shortened a session for somebody',
 	'/people/[person]/intake?look': 'Looked at health answers',
 	'POST /people/[person]/intake/answers': 'Filled in the questions for somebody',
@@ -129,8 +129,8 @@ export async function deedsOf(
 		 from deed d join coach co on co.id = d.coach_id
 		 left join enrolment e on e.id = d.enrolment_id left join participant p on p.id = e.participant_id
 		 left join session s on s.id = d.session_id
-		 where d.challenge_id = $1 and ($2::uuid is null or d.coach_id = $2) and ($3::bigint is null or d.id < $3)
-		 order by d.id desc limit ${DEEDS_SHOWN}`,
+		 where d.challenge_id = $1 and ($2::uuid is null or d.coach_id = $2) and ($3::bigint is null or (d.at, d.id) < (select at, id from deed where id = $3))
+		 order by d.at desc, d.id desc limit ${DEEDS_SHOWN}`,
 		[id, coachId !== null && isId(coachId) ? coachId : null, before]
 	);
 	return rows.map(({ work, personId, name, ...row }) => ({

@@ -62,8 +62,6 @@
 				</p>{/if}
 		</div>
 	</form>
-	<dl class="panel grid grid-cols-[8rem_1fr] gap-y-2 p-4"></dl>
-
 	<section class="panel flex flex-col gap-3 p-4" aria-labelledby="password-heading">
 		<h2 id="password-heading">Password</h2>
 		{@render said('password')}

@@ -54,19 +54,21 @@
 						<td class="quiet">{counted(challenge.days, 'day')}</td>
 						<td class="quiet">{counted(challenge.people, 'person', 'people')}</td>
 						<td class="quiet">{challenge.role === 'owner' ? '' : challenge.role}</td>
-						<td class="flex justify-end gap-4">
-							{#if challenge.role !== 'viewer'}<a
-									class="link-quiet"
-									href="/challenges/import?from={challenge.id}"
-									aria-describedby="name-{challenge.id}">Duplicate</a
-								>{/if}
-							{#if challenge.role !== 'owner'}
-								<form method="post" action="?/leave" use:enhance>
-									<input type="hidden" name="challenge" value={challenge.id} />
-									<button class="link-quiet" aria-describedby="name-{challenge.id}">Leave</button>
-								</form>
-							{/if}
-						</td>
+						<td
+							><div class="flex justify-end gap-4">
+								{#if challenge.role !== 'viewer'}<a
+										class="link-quiet"
+										href="/challenges/import?from={challenge.id}"
+										aria-describedby="name-{challenge.id}">Duplicate</a
+									>{/if}
+								{#if challenge.role !== 'owner'}
+									<form method="post" action="?/leave" use:enhance>
+										<input type="hidden" name="challenge" value={challenge.id} />
+										<button class="link-quiet" aria-describedby="name-{challenge.id}">Leave</button>
+									</form>
+								{/if}
+							</div></td
+						>
 					</tr>
 				{/each}
 			</tbody>

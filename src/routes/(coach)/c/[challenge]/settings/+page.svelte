@@ -23,7 +23,7 @@
 <svelte:head><title>Settings · {data.challenge.name}</title></svelte:head>
 <div class="mb-3 flex flex-wrap items-baseline justify-between gap-3">
 	<h1>Settings of this challenge</h1>
-	<a class="btn btn-sm btn-outline" href="/c/{data.challenge.id}/coaches">Coaches and viewers</a>
+	<a class="btn btn-sm btn-outline" href="/c/{data.challenge.id}/settings/coaches">Coaches and viewers</a>
 </div>
 {#if answer?.saved}<p class="remark mb-3" role="status">Saved.</p>{/if}
 {#key data.challenge.id}<ChallengeForm

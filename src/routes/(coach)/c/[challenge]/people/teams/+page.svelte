@@ -152,7 +152,7 @@
 							: 'Neighbours around the clock together, so that a team can meet.'}
 				</span>
 			</div>
-			<div class="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+			<div class="grid gap-3 sm:grid-cols-2 2xl:grid-cols-3">
 				{#each editor.teams as team, i (i)}
 					<TeamCard
 						name={team.name}

@@ -32,7 +32,7 @@ export const load: PageServerLoad = async (event) => {
 
 /** Who may enter is changed by somebody who gave the password a short while ago. @param kept what the page is to know again */
 const proven = (event: RequestEvent, kept = '') =>
-	requireProof(event, `/c/${event.params.challenge}/coaches${kept}`);
+	requireProof(event, `/c/${event.params.challenge}/settings/coaches${kept}`);
 
 export const actions: Actions = {
 	invite: async (event) => {

@@ -43,6 +43,7 @@ export const bundleSchema = object({
 		lateJoiners: string()
 			.oneOf(['group', 'own'] as const)
 			.required(),
+		catchUpDays: optional(whole('days to catch up', 0, 14)),
 		waitsForAnswers: boolean().required('say whether health questions come first')
 	})
 		.noUnknown()

@@ -60,6 +60,14 @@ export const challengeSchema = object({
 	partial: string().oneOf(['share', 'strict'], 'choose one of the two').required().default('share'),
 	afterClose: string().oneOf(['refuse', 'store'], 'choose one of the two').required().default('store'),
 	lateJoiners: string().oneOf(['group', 'own'], 'choose one of the two').required().default('group'),
+	/** Days before theirs that late joiners on the group’s day may still do, within as many days; 0: none. */
+	catchUpDays: number()
+		.typeError('days are a number from 0 to 14')
+		.integer('whole days only')
+		.min(0, 'at least 0 days')
+		.max(14, 'at most 14 days')
+		.required('0 to 14 days')
+		.default(0),
 	/** Nothing is released to anybody before they have answered the health questions. */
 	waitsForAnswers: boolean().required().default(true)
 });

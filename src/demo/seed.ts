@@ -146,6 +146,7 @@ async function makeChallenge(context: Context, coach: Coach, frame: Frame): Prom
 		lateWorth: 75,
 		partial: 'share',
 		lateJoiners: 'group',
+		catchUpDays: 3,
 		waitsForAnswers: frame.waitsForAnswers
 	});
 	return challengeOf(context.db, coach.id, id);

@@ -66,6 +66,7 @@ async function makeChallenge(
 		partial: 'share',
 		afterClose: 'store',
 		lateJoiners: 'group',
+		catchUpDays: 0,
 		waitsForAnswers: false
 	});
 	const challenge = await challengeOf(context.db, coachId, id);

@@ -15,7 +15,8 @@ import {
 	waitingOf
 } from '$lib/server/people/join';
 import { challengesWith, comeBack, leave, moveTo } from '$lib/server/people/leave';
-import { asPerson, enrolmentById, enrolmentsOf } from '$lib/server/people/enrolments';
+import { asPerson, enrol, enrolmentById, enrolmentsOf } from '$lib/server/people/enrolments';
+import { layDays } from '$lib/server/plan/plan';
 import { randomIds } from '$lib/server/platform/ids';
 import { makeChallenge, ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
@@ -231,5 +232,47 @@ describe('going on in another challenge', () => {
 		expect(await refusal(challengeOf(context.db, world.coach.id, randomIds.uuid()))).toMatchObject({
 			status: 404
 		});
+	});
+});
+
+describe('somebody who joins late on the group’s day', () => {
+	const joined = async (catchUpDays: number) => {
+		const challenge = await makeChallenge(context, world.coach, { name: `Back ${catchUpDays}`, catchUpDays });
+		await layDays(context, challenge, { days: [1, 2, 3, 4, 5], kind: 'train', sessionId: world.session.id });
+		const [link] = await enrol(context, challenge, [
+			{ ...NEW, email: `new${catchUpDays}@example.org`, level: 'beginner', kit: [], unread: [] }
+		]);
+		return async () => asPerson(await enrolmentById(context.db, link!.enrolmentId));
+	};
+	const daysNow = async (of: Awaited<ReturnType<typeof joined>>) =>
+		(await standingOf(context, await of())).days.slice(0, 5);
+
+	it('may do as many of the days before as there are to catch up, within as many days, in full', async () => {
+		const of = await joined(1);
+		// Day 3 of a challenge that began on Monday the 23rd.
+		expect((await daysNow(of)).map(({ theirs, state }) => [theirs, state])).toEqual([
+			[false, 'excused'],
+			[true, 'open'],
+			[true, 'open'],
+			[true, 'ahead'],
+			[true, 'ahead']
+		]);
+		// In Riga the 26th ends at 22:00 UTC.
+		context.at('2026-11-26T21:59:59Z');
+		expect((await daysNow(of))[1]).toMatchObject({ state: 'open' });
+		const all = { id: randomIds.uuid(), day: 2, done: 'all' };
+		expect(await checkIn(context, await of(), all)).toMatchObject({ standing: 'on time', credit: 1 });
+		expect((await daysNow(of))[1]).toMatchObject({ state: 'done', credit: 1 });
+	});
+
+	it('has missed what was not caught up', async () => {
+		const of = await joined(2);
+		context.at('2026-11-27T22:00:00Z');
+		expect((await daysNow(of)).slice(0, 2).map(({ state }) => state)).toEqual(['missed', 'missed']);
+	});
+
+	it('is not asked for days before where there is nothing to catch up', async () => {
+		const of = await joined(0);
+		expect((await daysNow(of)).map(({ theirs }) => theirs)).toEqual([false, false, true, true, true]);
 	});
 });

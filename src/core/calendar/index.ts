@@ -9,6 +9,8 @@ export {
 	type DueWindow,
 	type EarlierZone,
 	windowOfMoved,
+	windowToCatchUp,
+	type CatchUp,
 	type ReleasePolicy
 } from './window';
 export { trainingStart } from './training-start';

@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween, isDate, weekdayOf } from './dates';
 import { dateIn, instantOf, isZone, minutesIn } from './zone';
-import { dateOfDay, dueWindow, windowOfMoved, type DueWindow, type ReleasePolicy } from './window';
+import {
+	dateOfDay,
+	dueWindow,
+	windowOfMoved,
+	windowToCatchUp,
+	type DueWindow,
+	type ReleasePolicy
+} from './window';
 
 const policy: ReleasePolicy = { startsOn: '2026-03-23', zone: null, opensAt: 330, lateHours: 36 };
 const at = (ms: number) => new Date(ms).toISOString();
@@ -138,5 +145,19 @@ describe('zones', () => {
 	it('lead from a local time to an instant and back', () => {
 		for (const zone of ['America/St_Johns', 'Asia/Kathmandu', 'Pacific/Apia'])
 			expect(minutesIn(zone, instantOf('2026-06-01', 330, zone))).toBe(330);
+	});
+});
+
+describe('a window to catch up', () => {
+	const window = { opens: 100, due: 200, closes: 300 };
+	const until = (at: number) => windowToCatchUp(window, 3, { before: 5, until: at });
+	it('of a day before one joined is due when the time to catch up ends, and never sooner than it was', () => {
+		expect(until(900)).toEqual({ opens: 100, due: 900, closes: 900 });
+		expect(until(250)).toEqual({ opens: 100, due: 250, closes: 300 });
+		expect(until(50)).toEqual(window);
+	});
+	it('is only that of days before', () => {
+		for (const day of [5, 6]) expect(windowToCatchUp(window, day, { before: 5, until: 900 })).toBe(window);
+		expect(windowToCatchUp(window, 4, { before: 5, until: 900 }).due).toBe(900);
 	});
 });

@@ -61,6 +61,20 @@ export function dueWindow(day: number, enrolment: ReleaseEnrolment, policy: Rele
 	return { opens, due: end, closes: end + policy.lateHours * HOUR_MS };
 }
 
+/** Days that somebody who joined late may still do: those before a day, until an instant. */
+export interface CatchUp {
+	/** The day on which they joined. */
+	before: number;
+	/** Epoch milliseconds. */
+	until: number;
+}
+
+/** The window of a day for somebody who joined late: a day before that is due no sooner than their time to catch up ends. */
+export function windowToCatchUp(window: DueWindow, day: number, { before, until }: CatchUp): DueWindow {
+	if (day >= before) return window;
+	return { ...window, due: Math.max(window.due, until), closes: Math.max(window.closes, until) };
+}
+
 /**
  * The window of a day for somebody who has moved. A move counts from when it is said: a day that had opened by then keeps
  * the hours of the zone in which it opened, so that no day is closed, opened again or valued anew by it.

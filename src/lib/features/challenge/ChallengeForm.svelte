@@ -23,6 +23,7 @@
 		partial: string;
 		afterClose: string;
 		lateJoiners: string;
+		catchUpDays: number;
 		waitsForAnswers: boolean;
 		template?: string;
 	};
@@ -239,6 +240,23 @@
 					<option value="own">begin at their own day 1</option>
 				</select>
 			</Field>
+			{#if $form.lateJoiners === 'group'}
+				<Field
+					label="Days to catch up, after joining late"
+					id="catchUpDays"
+					fault={$errors.catchUpDays}
+					hint="So many of the days before may still be done, within as many days; 0: none"
+				>
+					<input
+						id="catchUpDays"
+						type="number"
+						class="input w-full"
+						min="0"
+						max="14"
+						bind:value={$form.catchUpDays}
+					/>
+				</Field>
+			{/if}
 			<div>
 				<label class="flex items-start gap-2"
 					><input type="checkbox" class="checkbox checkbox-sm mt-0.5" bind:checked={$form.waitsForAnswers} />

@@ -74,8 +74,8 @@
 			<dd class="attention font-semibold">
 				{counted(person.silent, 'due day')}
 			</dd>{/if}
-		{#if person.fromDay > 1}<dt class="quiet">Joined</dt>
-			<dd>on day {person.fromDay}</dd>{/if}
+		{#if person.fromDay > 1}<dt class="quiet">Takes part</dt>
+			<dd>from day {person.fromDay} on</dd>{/if}
 		{#if today && day !== null}<dt class="quiet">Day {day}</dt>
 			<dd class="flex items-center gap-1.5">
 				<Plate {...today} scale={0.7} />

@@ -9,7 +9,7 @@ import {
 	type Standing,
 	type Strip
 } from '$core/day';
-import type { DayKind } from '$core/calendar';
+import type { CatchUp, DayKind } from '$core/calendar';
 import type { Hold } from '$core/health';
 import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../auth/link';
@@ -36,6 +36,7 @@ export interface Receipt {
 interface DayRow {
 	shiftDays: number;
 	fromDay: number;
+	catchUp: CatchUp | null;
 	strip: Strip;
 	holds: Hold[];
 	kind: DayKind;
@@ -51,7 +52,7 @@ interface DayRow {
 /** The enrolment, held for this transaction, with what its day asks for. A version that it had earlier is good too. */
 async function dayRow(tx: Queries, person: Person, input: CheckinInput): Promise<DayRow> {
 	const [row] = await tx.query<DayRow>(
-		`select e.shift_days as "shiftDays", e.from_day as "fromDay", e.strip, e.holds, d.kind, d.cancelled,
+		`select e.shift_days as "shiftDays", e.from_day as "fromDay", e.catch_up as "catchUp", e.strip, e.holds, d.kind, d.cancelled,
 			v.id as "versionId", v.body, co.revision,
 			exists (select from override o where o.enrolment_id = e.id) as differs
 		 from enrolment e
@@ -213,7 +214,11 @@ async function take(
 	if (again) return again;
 	if (row.revision !== group.revision) return null;
 	const { challenge } = group;
-	const window = windowsOf(challenge, { ...person, shiftDays: row.shiftDays })[input.day - 1];
+	const window = windowsOf(challenge, {
+		...person,
+		shiftDays: row.shiftDays,
+		catchUp: row.catchUp
+	})[input.day - 1];
 	if (!window) throw notFound('day');
 	const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), now);
 	if (day.state === 'held')

@@ -29,6 +29,8 @@ export interface Challenge {
 	partial: 'share' | 'strict';
 	afterClose: 'refuse' | 'store';
 	lateJoiners: 'group' | 'own';
+	/** Days before theirs that late joiners on the group’s day may still do, and for how long; 0: none. */
+	catchUpDays: number;
 	/** Whether nothing is released to anybody before they have answered the health questions. */
 	waitsForAnswers: boolean;
 	/** The level that the plan is made for; null: the usual one. */
@@ -46,7 +48,7 @@ const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.nam
 	ch.starts_on as "startsOn", ch.days, (ch.days + 6) / 7 as weeks, ch.training_days as "trainingDays",
 	ch.budget_minutes as "budgetMinutes", ch.release_zone as "releaseZone", ch.opens_at as "opensAt",
 	ch.late_hours as "lateHours", ch.late_worth as "lateWorth", ch.partial, ch.after_close as "afterClose",
-	ch.late_joiners as "lateJoiners", ch.waits_for_answers as "waitsForAnswers",
+	ch.late_joiners as "lateJoiners", ch.catch_up_days as "catchUpDays", ch.waits_for_answers as "waitsForAnswers",
 	ch.plan -> 'audience' ->> 'level' as "audienceLevel"`;
 const FROM = 'from challenge ch join coach co on co.id = ch.coach_id';
 /** Challenges with what a coach, $1, is in them. */
@@ -109,5 +111,6 @@ export const inputOf = (challenge: Challenge): ChallengeInput => ({
 	partial: challenge.partial,
 	afterClose: challenge.afterClose,
 	lateJoiners: challenge.lateJoiners,
+	catchUpDays: challenge.catchUpDays,
 	waitsForAnswers: challenge.waitsForAnswers
 });

@@ -11,6 +11,7 @@ import {
 } from '$core/day';
 import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
+import type { CatchUp } from '$core/calendar';
 import { holdAt, type Hold } from '$core/health';
 import type { Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';
@@ -48,6 +49,7 @@ interface OwnRow {
 	extras: ExtraEntry[];
 	shiftDays: number;
 	fromDay: number;
+	catchUp: CatchUp | null;
 	differs: boolean;
 	revision: number;
 }

@@ -1,5 +1,12 @@
 import { LRUCache } from 'lru-cache';
-import { dueWindow, windowOfMoved, type DueWindow, type EarlierZone } from '$core/calendar';
+import {
+	dueWindow,
+	windowOfMoved,
+	windowToCatchUp,
+	type CatchUp,
+	type DueWindow,
+	type EarlierZone
+} from '$core/calendar';
 import { releasePolicyOf, type Challenge } from '../challenge/challenge';
 
 /** Windows by policy and zone: the same for everybody who shares a zone, and a matter of arithmetic only. */
@@ -10,10 +17,18 @@ export interface WhereAndWhen {
 	zone: string;
 	earlierZones: readonly EarlierZone[];
 	shiftDays: number;
+	/** Days before they joined that they may still do; null: none. */
+	catchUp: CatchUp | null;
 }
 
 /** The windows of all days of a challenge for somebody, day 1 first. */
 export function windowsOf(challenge: Challenge, person: WhereAndWhen): DueWindow[] {
+	const windows = windowsWhere(challenge, person);
+	const { catchUp } = person;
+	return catchUp === null ? windows : windows.map((window, i) => windowToCatchUp(window, i + 1, catchUp));
+}
+
+function windowsWhere(challenge: Challenge, person: WhereAndWhen): DueWindow[] {
 	const { zone, earlierZones } = person;
 	const now = windowsIn(challenge, zone, person.shiftDays);
 	if (earlierZones.length === 0 || challenge.releaseZone !== null) return now;

@@ -1,7 +1,7 @@
 import { setImmediate as breath } from 'node:timers/promises';
 import type { ExtraEntry } from '$core/attendance';
 import type { Strip } from '$core/day';
-import { dayInZone, type EarlierZone } from '$core/calendar';
+import { addDays, dateIn, instantOf, dayInZone, type EarlierZone, type CatchUp } from '$core/calendar';
 import type { Level, RosterRow } from '$core/people';
 import { newSecret, type Person } from '../auth/link';
 import type { Group } from '$core/analysis';
@@ -49,6 +49,7 @@ export interface Enrolment {
 	leftAt: number | null;
 	fromDay: number;
 	shiftDays: number;
+	catchUp: CatchUp | null;
 	strip: Strip;
 	/** Sessions taken from the shelf. */
 	extras: ExtraEntry[];
@@ -69,7 +70,7 @@ const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		p.kit, p.kit_unread as "kitUnread", coalesce(h.limits, '{}') as limits, coalesce(h.added, '{}') as "addedLimits",
 		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", p.asked_at as "askedAt", e.holds,
 		${SUITED} as suited,
-		e.left_at as "leftAt", e.from_day as "fromDay", e.shift_days as "shiftDays", e.strip, e.extras, e.last_seen as "lastSeen",
+		e.left_at as "leftAt", e.from_day as "fromDay", e.shift_days as "shiftDays", e.catch_up as "catchUp", e.strip, e.extras, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
 	from enrolment e join participant p on p.id = e.participant_id left join health h on h.participant_id = p.id`;
 
@@ -136,14 +137,22 @@ export interface NewLink {
 	secret: string;
 }
 
+/** From which day on somebody takes part, by which clock, and what they may still do of the days before they joined. */
+type Start = Pick<Enrolment, 'fromDay' | 'shiftDays' | 'catchUp'>;
+
 /** Where a person who joins at this instant begins: with the group's day, or at an own day 1. */
-function startOf(challenge: Challenge, zone: string, now: number): { fromDay: number; shiftDays: number } {
-	const dayNow = dayInZone(challenge.startsOn, challenge.releaseZone ?? zone, now);
-	if (dayNow <= 1) return { fromDay: 1, shiftDays: 0 };
+function startOf(challenge: Challenge, zone: string, now: number): Start {
+	const clock = challenge.releaseZone ?? zone;
+	const dayNow = dayInZone(challenge.startsOn, clock, now);
+	const own = { fromDay: 1, shiftDays: 0, catchUp: null };
+	if (dayNow <= 1) return own;
 	if (dayNow > challenge.days) throw new Refusal(409, 'This challenge is over; nobody can join it any more.');
-	return challenge.lateJoiners === 'own'
-		? { fromDay: 1, shiftDays: dayNow - 1 }
-		: { fromDay: dayNow, shiftDays: 0 };
+	if (challenge.lateJoiners === 'own') return { ...own, shiftDays: dayNow - 1 };
+	const { catchUpDays } = challenge;
+	if (catchUpDays === 0) return { ...own, fromDay: dayNow };
+	// So many days back, and until the end of the day so many days ahead.
+	const until = instantOf(addDays(dateIn(clock, now), catchUpDays + 1), 0, clock);
+	return { ...own, fromDay: Math.max(1, dayNow - catchUpDays), catchUp: { before: dayNow, until } };
 }
 
 /** People enrolled in one transaction: hundreds at a time would make everybody else wait for them. */
@@ -208,11 +217,9 @@ export const zonesAfter = (zone: string, at: string): string =>
 			else participant.earlier_zones - 0 end) || jsonb_build_array(jsonb_build_object('zone', participant.zone,
 			'until', (extract(epoch from ${at}::timestamptz) * 1000)::bigint)) end`;
 
-interface Joining extends RosterRow {
+interface Joining extends RosterRow, Start {
 	id: EnrolmentId;
 	participant: string;
-	fromDay: number;
-	shiftDays: number;
 	hash: string;
 }
 
@@ -235,9 +242,9 @@ function enrolSome(
 			[list, challenge.coachId, instant(now)]
 		);
 		const made = await tx.query<{ id: string }>(
-			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, created_at, link_hash, link_made_at)
-			 select r.id, $2, p.id, r."fromDay", r."shiftDays", $4, r.hash, $4
-			 from jsonb_to_recordset($1) as r(id uuid, email text, "fromDay" int, "shiftDays" int, hash text)
+			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, catch_up, created_at, link_hash, link_made_at)
+			 select r.id, $2, p.id, r."fromDay", r."shiftDays", r."catchUp", $4, r.hash, $4
+			 from jsonb_to_recordset($1) as r(id uuid, email text, "fromDay" int, "shiftDays" int, "catchUp" jsonb, hash text)
 			 join participant p on p.coach_id = $3 and p.email = r.email
 			 on conflict (challenge_id, participant_id) do nothing returning id`,
 			[list, challenge.id, challenge.coachId, instant(now)]

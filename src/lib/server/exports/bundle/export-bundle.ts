@@ -25,6 +25,7 @@ const frameOf = (challenge: Challenge): BundleFrame => ({
 	partial: challenge.partial,
 	afterClose: challenge.afterClose,
 	lateJoiners: challenge.lateJoiners,
+	...(challenge.catchUpDays > 0 && { catchUpDays: challenge.catchUpDays }),
 	waitsForAnswers: challenge.waitsForAnswers
 });
 

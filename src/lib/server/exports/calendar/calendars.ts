@@ -9,6 +9,7 @@ import {
 	placeAmong,
 	trainingStart,
 	type DayKind,
+	type CatchUp,
 	type EarlierZone,
 	type Milestones
 } from '$core/calendar';
@@ -113,6 +114,7 @@ interface CalendarPerson {
 	strip: Strip;
 	fromDay: number;
 	shiftDays: number;
+	catchUp: CatchUp | null;
 	/** By what is theirs, and by what is everybody's. */
 	calendar: Ledger;
 	groupCalendar: Ledger;
@@ -121,7 +123,7 @@ interface CalendarPerson {
 
 const PERSON = `select e.id, e.challenge_id as "challengeId", p.zone,
 		p.earlier_zones as "earlierZones", p.trains_at as "trainsAt", e.strip,
-		e.from_day as "fromDay", e.shift_days as "shiftDays", e.calendar, ch.group_calendar as "groupCalendar",
+		e.from_day as "fromDay", e.shift_days as "shiftDays", e.catch_up as "catchUp", e.calendar, ch.group_calendar as "groupCalendar",
 		e.created_at as since
 	from enrolment e join participant p on p.id = e.participant_id join challenge ch on ch.id = e.challenge_id`;
 
@@ -191,6 +193,7 @@ const NOBODY: Omit<CalendarPerson, 'challengeId' | 'since'> = {
 	strip: {},
 	fromDay: 1,
 	shiftDays: 0,
+	catchUp: null,
 	calendar: {},
 	groupCalendar: {}
 };

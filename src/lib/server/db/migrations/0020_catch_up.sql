@@ -1,0 +1,15 @@
+-- Whoever joins late on the group's day may still do so many of the days before.
+alter table challenge add catch_up_days int not null default 0 check (catch_up_days between 0 and 14);
+
+-- The days before the one on which somebody joined, and until when they may do them: {before, until}; null: none.
+alter table enrolment add catch_up jsonb;
+
+create or replace function standing_of(enrolment_id uuid) returns jsonb language plpgsql stable as $$
+begin
+	return (
+		select jsonb_build_object('strip', e.strip, 'extras', e.extras, 'shiftDays', e.shift_days, 'fromDay', e.from_day,
+			'catchUp', e.catch_up, 'revision', co.revision, 'differs', exists (select from override o where o.enrolment_id = e.id))
+		from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
+		where e.id = standing_of.enrolment_id
+	);
+end $$;

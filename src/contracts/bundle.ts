@@ -44,7 +44,8 @@ export const bundleSchema = object({
 			.oneOf(['group', 'own'] as const)
 			.required(),
 		catchUpDays: optional(whole('days to catch up', 0, 14)),
-		waitsForAnswers: boolean().required('say whether health questions come first')
+		waitsForAnswers: boolean().required('say whether health questions come first'),
+		asksWeekly: optional(boolean())
 	})
 		.noUnknown()
 		.required('the frame is missing'),

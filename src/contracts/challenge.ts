@@ -69,7 +69,9 @@ export const challengeSchema = object({
 		.required('0 to 14 days')
 		.default(0),
 	/** Nothing is released to anybody before they have answered the health questions. */
-	waitsForAnswers: boolean().required().default(true)
+	waitsForAnswers: boolean().required().default(true),
+	/** Everybody is asked once a week whether anything has changed. */
+	asksWeekly: boolean().required().default(true)
 });
 
 /** A new one may start from a template, which brings its plan. */

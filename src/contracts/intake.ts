@@ -152,6 +152,8 @@ export type IntakeSections = {
 export const clearanceSchema = object({
 	who: name(120, 'say who gave it: name and profession'),
 	note: words(1000),
+	/** The id of the paper that says so; empty: none. */
+	document: string().max(36).default(''),
 	/** The day until which it is good, with it; empty: without an end. */
 	until: string()
 		.trim()

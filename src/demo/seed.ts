@@ -146,6 +146,7 @@ async function makeChallenge(context: Context, coach: Coach, frame: Frame): Prom
 		lateWorth: 75,
 		partial: 'share',
 		lateJoiners: 'group',
+		asksWeekly: false,
 		catchUpDays: 3,
 		waitsForAnswers: frame.waitsForAnswers
 	});

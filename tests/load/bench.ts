@@ -66,6 +66,7 @@ async function makeChallenge(
 		partial: 'share',
 		afterClose: 'store',
 		lateJoiners: 'group',
+		asksWeekly: false,
 		catchUpDays: 0,
 		waitsForAnswers: false
 	});

@@ -10,7 +10,7 @@ import {
 	readDocument,
 	removeDocument
 } from '$lib/server/health/documents';
-import { addNote, notesOf, removeNote } from '$lib/server/people/notes';
+import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { randomIds } from '$lib/server/platform/ids';
 import { ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
@@ -81,6 +81,25 @@ it('a private note is kept for its coach, about one person, until it is deleted'
 		/write something/
 	);
 	expect((await refusal(addNote(bare, await person(), { body: 'x'.repeat(4001) }))).status).toBe(400);
+	// What was set counts for its text; what sets it is tidied.
+	const set = '<p>Ask the <b>midwife</b> &amp; wait</p><ul><li>knee</li></ul><script>alert(1)</scr' + 'ipt>';
+	await changeNote(bare, await person(), (await mine())[0]!.id, { html: set });
+	expect((await mine())[0]).toMatchObject({
+		body: 'Ask the midwife & wait\nknee',
+		html: '<p>Ask the <strong>midwife</strong> &amp; wait</p><ul><li>knee</li></ul>',
+		changedAt: bare.clock.now()
+	});
+	const long = `<p>${'y'.repeat(4001)}</p>`;
+	for (const html of ['<p> </p>', '<script>1</scr' + 'ipt>', long])
+		expect((await refusal(addNote(bare, await person(), { html }))).faults[0]?.field).toBe('body');
+	expect(
+		await refusal(changeNote(bare, await person(1), (await mine())[0]!.id, { html: set }))
+	).toMatchObject({
+		status: 404
+	});
+	await changeNote(bare, await person(), (await mine())[0]!.id, {
+		body: 'Likes the early hour.\nAsk about the wrist.'
+	});
 	const [note] = await mine();
 	expect(await refusal(removeNote(bare, await person(1), note?.id ?? ''))).toMatchObject({ status: 404 });
 	await removeNote(bare, await person(), note?.id ?? '');

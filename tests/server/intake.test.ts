@@ -10,7 +10,14 @@ import { lookAtAnswers, looksAt, mindOf } from '$lib/server/health/looks';
 import { answersOf, changesOf } from '$lib/server/health/records';
 import { changeChallenge } from '$lib/server/challenge/change';
 import { challengeOf, inputOf } from '$lib/server/challenge/challenge';
-import { askAgain, finishIntake, intakeOf, nothingChanged, saveSection } from '$lib/server/people/intake';
+import {
+	askAgain,
+	askWeekly,
+	finishIntake,
+	intakeOf,
+	nothingChanged,
+	saveSection
+} from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
 import { enrolmentById, asPerson } from '$lib/server/people/enrolments';
 import { randomIds } from '$lib/server/platform/ids';
@@ -152,6 +159,31 @@ describe('the questions before the start', () => {
 		expect((await me()).asksAgain).toBe(false);
 	});
 
+	it('are asked for again a week after they were given or asked for, while a challenge that does so runs', async () => {
+		const weekly = async (asksWeekly: boolean) => {
+			const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+			await changeChallenge(context, challenge, { ...inputOf(challenge), asksWeekly });
+		};
+		await finish();
+		const after = (hours: number) =>
+			context.at(new Date(Date.parse('2026-11-25T12:00:00Z') + hours * 3_600_000).toISOString());
+		after(7 * 24);
+		expect(await askWeekly(context)).toBe(0);
+		await weekly(true);
+		after(7 * 24 - 1);
+		expect(await askWeekly(context)).toBe(0);
+		after(7 * 24);
+		// The two who never answered are asked that already.
+		expect(await askWeekly(context)).toBe(1);
+		expect((await me()).asksAgain).toBe(true);
+		expect(await askWeekly(context)).toBe(0);
+		// The challenge of two weeks is over on the 7th.
+		after(15 * 24);
+		expect(await askWeekly(context)).toBe(0);
+		context.at('2026-11-25T12:00:00Z');
+		await weekly(false);
+	});
+
 	it('keep weeks of a pregnancy going when they are looked over later', async () => {
 		await finish({ body: { ...ANSWERS.body, expecting: 'pregnant', pregnantWeek: 12 } });
 		const later = Date.parse('2026-12-10T12:00:00Z');
@@ -176,7 +208,16 @@ describe('a hold', () => {
 			status: 409,
 			message: expect.stringMatching(/Nothing is released/) as string
 		});
-		await recordClearance(context, await own(), { who: 'Dr Lindqvist', note: 'fine', until: '2026-11-26' });
+		const document = randomIds.uuid();
+		await context.db.query(
+			`insert into document (id, participant_id, name, kind, bytes, at) values ($1, $2, 'yes.pdf', 'pdf', 9, now())`,
+			[document, id()]
+		);
+		const said = { who: 'Dr Lindqvist', note: 'fine', until: '2026-11-26', document };
+		await recordClearance(context, await own(), said);
+		expect((await clearancesOf(context.db, id()))[0]?.document).toEqual({ id: document, name: 'yes.pdf' });
+		await context.db.query('delete from document where id = $1', [document]);
+		expect((await clearancesOf(context.db, id()))[0]?.document).toBeNull();
 		expect(await state(3)).toBe('open');
 		expect((await openDay(context, await me(), 3)).session?.name).toBe('Small');
 		context.at('2026-11-26T22:59:00Z');
@@ -223,6 +264,12 @@ describe('a hold', () => {
 	});
 
 	it('takes no clearance that is over, says nothing or is asked for by nobody', async () => {
+		// A paper that is not theirs says nothing about them.
+		expect(
+			await refusal(
+				recordClearance(context, await own(), { who: 'Dr L', until: '', document: randomIds.uuid() })
+			)
+		).toMatchObject({ status: 404 });
 		expect(await refusal(recordClearance(context, await own(), { who: 'Dr L', until: '' }))).toMatchObject({
 			status: 409
 		});

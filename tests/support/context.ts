@@ -68,6 +68,7 @@ export const FRAME = {
 	partial: 'share',
 	afterClose: 'store',
 	lateJoiners: 'group',
+	asksWeekly: false,
 	catchUpDays: 0,
 	waitsForAnswers: false
 };

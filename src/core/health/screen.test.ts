@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { WELL } from '../../../tests/support/health';
-import { LIMITATIONS } from '../kit';
+import { LIMITATIONS, SUPPORT } from '../kit';
 import {
 	AGE_BANDS,
 	conditionsOn,
@@ -69,15 +69,26 @@ describe('the screening', () => {
 			'The hip has hurt before: begin with a smaller range and watch it.'
 		]);
 		expect(screen(said({ hurts: [{ place: 'hip', how: 'now' }] }), TODAY).cautions).toEqual([
-			'A smaller range without pain; see a professional if pain is sharp or lasts.'
+			'A smaller range without pain.',
+			'See a professional if pain is sharp or lasts.'
 		]);
+	});
+
+	it('says the same thing once, however many reasons there are for it', () => {
+		const { cautions } = screen(
+			said({ age: '65 or over', stance: 'with a support', balance: 'unsure' }),
+			TODAY
+		);
+		expect(cautions.filter((one) => one === SUPPORT)).toHaveLength(1);
+		expect(cautions.filter((one) => /chair|worktop/.test(one))).toEqual([SUPPORT]);
 	});
 
 	it('keeps in mind what was said in other words, poor balance, and who is not used to training', () => {
 		expect(
 			screen(said({ hurtsElsewhere: 'left elbow', balance: 'unsure', active: false }), TODAY).cautions
 		).toEqual([
-			'A chair, wall or worktop within reach; no single-leg work without it.',
+			SUPPORT,
+			'No single-leg work without something to hold.',
 			'Also told: “left elbow”',
 			'Not used to training: easy at first, more week by week.'
 		]);

@@ -1,5 +1,5 @@
 /** Whether somebody may begin, or a professional is asked first. Nothing here diagnoses. */
-import { adviceFor } from '../kit';
+import { adviceFor, SUPPORT } from '../kit';
 import {
 	conditionsOn,
 	EARLY_AFTER_BIRTH,
@@ -91,9 +91,8 @@ function reasonsOn(answers: HealthAnswers, date: string): ScreenReason[] {
  */
 export function screen(answers: HealthAnswers, date: string): Screening {
 	const reasons = reasonsOn(answers, date);
-	const cautions = conditionsOn(answers, date).map(adviceFor);
-	if (answers.balance === 'unsure')
-		cautions.push('A chair, wall or worktop within reach; no single-leg work without it.');
+	const cautions = conditionsOn(answers, date).flatMap(adviceFor);
+	if (answers.balance === 'unsure') cautions.push(SUPPORT, 'No single-leg work without something to hold.');
 	for (const { place, how } of answers.hurts)
 		if (how === 'before')
 			cautions.push(`The ${place} has hurt before: begin with a smaller range and watch it.`);

@@ -59,8 +59,11 @@ describe('what a condition keeps people from', () => {
 		expect(CONDITIONS.filter(talksRatherThanCounts)).toHaveLength(3);
 	});
 
-	it('each has a sentence to keep in mind', () => {
-		for (const condition of CONDITIONS) expect(adviceFor(condition)).toMatch(/^[A-Z].*\.$/);
+	it('each has sentences to keep in mind', () => {
+		for (const condition of CONDITIONS) {
+			expect(adviceFor(condition).length).toBeGreaterThan(0);
+			for (const sentence of adviceFor(condition)) expect(sentence).toMatch(/^[A-Z][^.]*\.$/);
+		}
 	});
 });
 

@@ -17,6 +17,7 @@ export {
 } from './kit';
 export {
 	adviceFor,
+	SUPPORT,
 	CONDITIONS,
 	limitsOf,
 	talksRatherThanCounts,

@@ -15,7 +15,7 @@ export const CONSENT = {
 	version: 1,
 	text: [
 		'Your answers are kept so that your coach can choose exercises that suit you.',
-		'Health answers, what hurts and your check-ins are seen by your coach and by you, and by nobody else in the group.',
+		'Health answers, what hurts and your check-ins are seen by the coaches of your challenge and by you, and by nobody else.',
 		'You see here who has looked at your health answers. You can take all your data out, and have it deleted, at any time.',
 		'Nothing here is medical advice. When in doubt, ask a doctor before you train.'
 	]

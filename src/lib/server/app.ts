@@ -17,6 +17,7 @@ import { randomIds } from './platform/ids';
 import { Threads } from './threads/threads';
 import { fitJob } from './fit/ahead';
 import { weeksJob } from './health/answers';
+import { askWeeklyJob } from './people/intake';
 import { healthUntilJob } from './privacy/health-until';
 import { purgeJob } from './upkeep/purge';
 
@@ -89,6 +90,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 	await jobs.register(purgeJob(app));
 	await jobs.register(fitJob(app));
 	await jobs.register(weeksJob(app));
+	await jobs.register(askWeeklyJob(app));
 	await jobs.register(healthUntilJob(app));
 	await jobs.register(backupJob(makeBackup, config.backups.kept));
 	return app;

@@ -25,6 +25,7 @@
 		lateJoiners: string;
 		catchUpDays: number;
 		waitsForAnswers: boolean;
+		asksWeekly: boolean;
 		template?: string;
 	};
 	interface Props {
@@ -265,6 +266,15 @@
 						<span class="quiet block text-[13px]"
 							>Nothing is released to anybody before they have answered; a warning sign waits for a clearance
 							in any case</span
+						></span
+					></label
+				>
+				<label class="mt-2 flex items-start gap-2"
+					><input type="checkbox" class="checkbox checkbox-sm mt-0.5" bind:checked={$form.asksWeekly} />
+					<span
+						>Ask once a week whether anything has changed
+						<span class="quiet block text-[13px]"
+							>Who takes part and has not answered for seven days is asked on their own page</span
 						></span
 					></label
 				>

@@ -53,6 +53,6 @@
 		>
 		{#if form?.documentFault}<p class="field-fault" role="alert">{form.documentFault}</p>{/if}
 		<button class="btn btn-sm btn-outline self-start">Add document</button>
-		<p class="quiet text-[13px]">You alone see it.</p>
+		<p class="quiet text-[13px]">Coaches of this challenge alone see it.</p>
 	</form>
 </details>

@@ -9,6 +9,7 @@
 		id: string;
 		who: string;
 		note: string | null;
+		document: { id: string; name: string } | null;
 		from: number;
 		until: number | null;
 		takenBack: number | null;
@@ -27,6 +28,8 @@
 		answeredAt: number | null;
 		asked: boolean;
 		clearances: readonly Clearance[];
+		/** Papers of theirs, of which one may say that they are cleared. */
+		documents: readonly { id: string; name: string }[];
 		form: { message?: string } | null;
 	}
 	let {
@@ -41,6 +44,7 @@
 		answeredAt,
 		asked,
 		clearances,
+		documents,
 		form
 	}: Props = $props();
 	const HOLDS = {
@@ -96,6 +100,11 @@
 						<b>{isGood(one) ? 'Cleared' : one.takenBack === null ? 'Was cleared' : 'Taken back'}</b> by {one.who},
 						{dayAndTimeIn(coachZone, one.from)}{one.until === null ? '' : `, until ${lastDay(one.until)}`}
 						{#if one.note}<span class="quiet block">“{one.note}”</span>{/if}
+						{#if one.document}<a
+								class="link-quiet block"
+								href="{base}/documents/{one.document.id}"
+								download={one.document.name}>On paper: {one.document.name}</a
+							>{/if}
 					</span>
 					{#if isGood(one)}<form method="post" action="?/takeBack" use:enhance>
 							<input type="hidden" name="clearance" value={one.id} /><button class="link-quiet"
@@ -119,6 +128,14 @@
 			>
 			<label>Good until <input name="until" type="date" class="input input-sm w-full" /></label>
 			<label>Note <input name="note" class="input input-sm w-full" maxlength="1000" /></label>
+			{#if documents.length > 0}<label class="sm:col-span-2"
+					>The paper that says so <select name="document" class="select select-sm w-full">
+						<option value="">none</option>
+						{#each documents as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+					</select></label
+				>{:else}<p class="quiet text-[13px] sm:col-span-2">
+					On paper? Add it under Documents first; then it can be named here.
+				</p>{/if}
 			{#if form?.message}<p class="field-fault sm:col-span-2" role="alert">{form.message}</p>{/if}
 			<button class="btn btn-sm btn-primary justify-self-start">Record clearance</button>
 		</form>

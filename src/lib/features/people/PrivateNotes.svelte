@@ -1,11 +1,19 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { dayAndTimeIn } from '$lib/format';
+	import RichText from '$lib/ui/RichText.svelte';
 
-	/** What the coach notes for herself about somebody. */
+	interface Note {
+		id: string;
+		body: string;
+		html: string | null;
+		at: number;
+		changedAt: number | null;
+	}
+	/** What coaches note for themselves about somebody. */
 	interface Props {
 		name: string;
-		notes: readonly { id: string; body: string; at: number }[];
+		notes: readonly Note[];
 		zone: string;
 		form: { noteFault?: string } | null;
 	}
@@ -13,6 +21,20 @@
 	let find = $state('');
 	const wanted = $derived(find.trim().toLowerCase());
 	const shown = $derived(notes.filter(({ body }) => !wanted || body.toLowerCase().includes(wanted)));
+	/** The note that is being changed; null: a new one. */
+	let editing: Note | null = $state.raw(null);
+	let html = $state('');
+	/** Begins the editor anew. */
+	let turn = $state(0);
+	function edit(note: Note | null) {
+		editing = note;
+		turn++;
+	}
+	const escaped = (text: string) =>
+		text
+			.split('\n')
+			.map((line) => `<p>${line.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</p>`)
+			.join('');
 </script>
 
 <section class="panel flex flex-col gap-2 p-4" aria-labelledby="notes">
@@ -25,23 +47,41 @@
 				bind:value={find}
 			/>{/if}
 	</div>
-	<form method="post" action="?/addNote" use:enhance class="flex flex-col gap-2 text-sm">
-		<textarea
-			name="body"
-			rows="2"
-			maxlength="4000"
-			class="textarea textarea-sm w-full"
-			placeholder="For you alone; {name} does not see it"
-			aria-label="A new note"></textarea>
+	<form
+		method="post"
+		action="?/addNote"
+		use:enhance={() =>
+			async ({ result, update }) => {
+				await update({ reset: false });
+				if (result.type === 'success') edit(null);
+			}}
+		class="flex flex-col gap-2 text-sm"
+	>
+		{#if editing}<input type="hidden" name="note" value={editing.id} />{/if}
+		{#key turn}<RichText
+				html={editing ? (editing.html ?? escaped(editing.body)) : ''}
+				label={editing ? 'The note' : 'A new note'}
+				placeholder="For coaches alone; {name} does not see it"
+				bind:value={html}
+			/>{/key}
 		{#if form?.noteFault}<p class="field-fault" role="alert">{form.noteFault}</p>{/if}
-		<button class="btn btn-sm btn-outline self-start">Add note</button>
+		<div class="flex gap-2">
+			<button class="btn btn-sm btn-outline self-start">{editing ? 'Save note' : 'Add note'}</button>
+			{#if editing}<button type="button" class="btn btn-sm btn-ghost" onclick={() => edit(null)}
+					>Cancel</button
+				>{/if}
+		</div>
 	</form>
 	<ul class="text-sm">
 		{#each shown as one (one.id)}
 			<li class="border-base-300 border-t py-1.5">
-				<p class="whitespace-pre-line break-words">{one.body}</p>
+				{#if one.html}
+					<!-- eslint-disable-next-line svelte/no-at-html-tags -- made tidy by the server before it is kept -->
+					<div class="rich break-words">{@html one.html}</div>
+				{:else}<p class="break-words whitespace-pre-line">{one.body}</p>{/if}
 				<form method="post" action="?/removeNote" use:enhance class="quiet flex gap-3 text-[13px]">
-					{dayAndTimeIn(zone, one.at)}
+					{dayAndTimeIn(zone, one.at)}{one.changedAt === null ? '' : ', changed'}
+					<button type="button" class="link-quiet" onclick={() => edit(one)}>Edit</button>
 					<input type="hidden" name="note" value={one.id} /><button class="link-quiet">Delete</button>
 				</form>
 			</li>

@@ -85,7 +85,7 @@
 			<p class="remark remark-info mt-2">
 				<b>{capital(condition)}</b>: {limitsOf(condition).join(', ')}{limitsOf(condition).length > 0
 					? '. '
-					: ''}{adviceFor(condition)}
+					: ''}{adviceFor(condition).join(' ')}
 			</p>
 		{/each}
 		{#if audience.conditions.length > 0}

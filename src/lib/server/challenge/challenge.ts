@@ -33,6 +33,8 @@ export interface Challenge {
 	catchUpDays: number;
 	/** Whether nothing is released to anybody before they have answered the health questions. */
 	waitsForAnswers: boolean;
+	/** Whether everybody is asked once a week whether anything has changed. */
+	asksWeekly: boolean;
 	/** The level that the plan is made for; null: the usual one. */
 	audienceLevel: Level | null;
 }
@@ -48,7 +50,7 @@ const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.nam
 	ch.starts_on as "startsOn", ch.days, (ch.days + 6) / 7 as weeks, ch.training_days as "trainingDays",
 	ch.budget_minutes as "budgetMinutes", ch.release_zone as "releaseZone", ch.opens_at as "opensAt",
 	ch.late_hours as "lateHours", ch.late_worth as "lateWorth", ch.partial, ch.after_close as "afterClose",
-	ch.late_joiners as "lateJoiners", ch.catch_up_days as "catchUpDays", ch.waits_for_answers as "waitsForAnswers",
+	ch.late_joiners as "lateJoiners", ch.catch_up_days as "catchUpDays", ch.waits_for_answers as "waitsForAnswers", ch.asks_weekly as "asksWeekly",
 	ch.plan -> 'audience' ->> 'level' as "audienceLevel"`;
 const FROM = 'from challenge ch join coach co on co.id = ch.coach_id';
 /** Challenges with what a coach, $1, is in them. */
@@ -112,5 +114,6 @@ export const inputOf = (challenge: Challenge): ChallengeInput => ({
 	afterClose: challenge.afterClose,
 	lateJoiners: challenge.lateJoiners,
 	catchUpDays: challenge.catchUpDays,
-	waitsForAnswers: challenge.waitsForAnswers
+	waitsForAnswers: challenge.waitsForAnswers,
+	asksWeekly: challenge.asksWeekly
 });

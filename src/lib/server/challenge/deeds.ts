@@ -25,7 +25,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'POST /people/[person]/intake/answers': 'Filled in the questions for somebody',
 	'PUT /people/[person]/intake/answers': null,
 	'/people/[person]?addDocument': 'Added a document',
-	'/people/[person]?addNote': 'Wrote a private note',
+	'/people/[person]?addNote': 'Wrote or changed a private note',
 	'/people/[person]?ask': 'Asked for the questions again',
 	'/people/[person]?back': 'Took somebody back',
 	'/people/[person]?change': 'Changed what is known of somebody',

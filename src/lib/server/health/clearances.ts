@@ -15,6 +15,8 @@ export interface RecordedClearance {
 	id: string;
 	who: string;
 	note: string | null;
+	/** The paper on which it was given. */
+	document: { id: string; name: string } | null;
 	/** Keys of the reasons that it is about. */
 	covers: ScreenReason['key'][];
 	from: number;
@@ -25,8 +27,10 @@ export interface RecordedClearance {
 /** Clearances of somebody, the newest first. */
 export const clearancesOf = (db: Queries, id: ParticipantId): Promise<RecordedClearance[]> =>
 	db.query(
-		`select id, who, note, covers, from_at as "from", until_at as until, taken_back_at as "takenBack"
-		 from clearance where participant_id = $1 order by from_at desc, id`,
+		`select c.id, c.who, c.note, c.covers, c.from_at as "from", c.until_at as until, c.taken_back_at as "takenBack",
+			case when d.id is not null then jsonb_build_object('id', d.id, 'name', d.name) end as document
+		 from clearance c left join document d on d.id = c.document_id
+		 where c.participant_id = $1 order by c.from_at desc, c.id`,
 		[id]
 	);
 
@@ -35,7 +39,7 @@ export const clearancesOf = (db: Queries, id: ParticipantId): Promise<RecordedCl
  * @throws Refusal 400; 409 where nothing is asked
  */
 export async function recordClearance(context: Context, person: OwnPerson, raw: unknown): Promise<void> {
-	const { who, note, until } = validate(clearanceSchema, raw);
+	const { who, note, until, document } = validate(clearanceSchema, raw);
 	const now = context.clock.now();
 	const today = dateIn(person.zone, now);
 	if (until && !isDate(until))
@@ -47,12 +51,19 @@ export async function recordClearance(context: Context, person: OwnPerson, raw: 
 			{ field: 'until', message: 'a day from today on' }
 		]);
 	await context.db.transaction(async (tx) => {
+		if (document) {
+			const there = await tx.query('select 1 from document where participant_id = $1 and id = $2', [
+				person.participantId,
+				idOf(document, 'document')
+			]);
+			if (there.length === 0) throw notFound('document');
+		}
 		const answers = await answersOf(tx, person.participantId);
 		const covers = answers ? screen(answers, today).reasons.map(({ key }) => key) : [];
 		if (covers.length === 0)
 			throw new Refusal(409, `${person.name}’s answers ask for no clearance. Nothing was recorded.`);
 		await tx.query(
-			'insert into clearance (id, participant_id, who, note, covers, from_at, until_at) values ($1, $2, $3, $4, $5, $6, $7)',
+			'insert into clearance (id, participant_id, who, note, covers, from_at, until_at, document_id) values ($1, $2, $3, $4, $5, $6, $7, $8)',
 			[
 				context.ids.uuid(),
 				person.participantId,
@@ -60,7 +71,8 @@ export async function recordClearance(context: Context, person: OwnPerson, raw: 
 				note,
 				covers,
 				instant(now),
-				until ? instant(instantOf(addDays(until, 1), 0, person.zone)) : null
+				until ? instant(instantOf(addDays(until, 1), 0, person.zone)) : null,
+				document || null
 			]
 		);
 		await noteChange(tx, person.participantId, 'coach', `Clearance recorded, by ${who}`, now);

@@ -27,6 +27,7 @@ import { answersOf, noteChange, type MadeBy } from '../health/records';
 import type { Context } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';
 import type { ParticipantId } from '../platform/ids';
+import type { Job } from '../platform/jobs';
 import { validate } from '../web/validate';
 import { zonesAfter } from './enrolments';
 
@@ -262,6 +263,36 @@ export async function nothingChanged({ db, clock }: Context, id: ParticipantId):
 	if (done.length === 0) throw new Refusal(409, 'The questions have not been answered yet.');
 	await noteChange(db, id, 'participant', 'Nothing has changed', now);
 }
+
+/** Days after which somebody is asked again. */
+const WEEK = 7;
+
+/**
+ * Asks those again who are in a challenge that runs and asks weekly, and who neither answered nor were asked for a week.
+ * Whoever has not answered the first time is asked that already. @returns how many it asked
+ */
+export async function askWeekly({ db, clock }: Pick<Context, 'db' | 'clock'>): Promise<number> {
+	const now = clock.now();
+	const asked = await db.query(
+		`update participant p set asked_at = $1
+		 where greatest(p.answered_at, p.asked_at) <= $2 and p.answered_at is not null and exists (
+			select from enrolment e join challenge ch on ch.id = e.challenge_id
+			where e.participant_id = p.id and e.left_at is null and ch.asks_weekly
+				and $3::date between ch.starts_on and ch.starts_on + ch.days - 1)
+		 returning p.id`,
+		[instant(now), instant(now - WEEK * 86_400_000), dateIn('UTC', now)]
+	);
+	return asked.length;
+}
+
+export const askWeeklyJob = (context: Pick<Context, 'db' | 'clock'>): Job<object> => ({
+	name: 'ask-weekly',
+	what: 'Asks everybody once a week whether anything has changed',
+	every: '23 * * * *',
+	run: async () => {
+		await askWeekly(context);
+	}
+});
 
 /** Asks somebody to look over what they answered. */
 export async function askAgain({ db, clock }: Context, id: ParticipantId): Promise<void> {

@@ -26,7 +26,8 @@ const frameOf = (challenge: Challenge): BundleFrame => ({
 	afterClose: challenge.afterClose,
 	lateJoiners: challenge.lateJoiners,
 	...(challenge.catchUpDays > 0 && { catchUpDays: challenge.catchUpDays }),
-	waitsForAnswers: challenge.waitsForAnswers
+	waitsForAnswers: challenge.waitsForAnswers,
+	asksWeekly: challenge.asksWeekly
 });
 
 interface Version {

@@ -12,7 +12,7 @@ import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
 import { addDocument, documentsOf, removeDocument } from '$lib/server/health/documents';
 import { companyOf } from '$lib/server/people/teams';
-import { addNote, notesOf, removeNote } from '$lib/server/people/notes';
+import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
 import { askAgain } from '$lib/server/people/intake';
@@ -149,10 +149,14 @@ export const actions: Actions = {
 		await orError(removeDocument(event.locals.app, await person(event), formText(form, 'document')));
 		return { changed: true };
 	},
+	/** A note, or one that there is as it is to be now. */
 	addNote: async (event) => {
 		const form = await event.request.formData();
+		const raw = { body: formText(form, 'body'), html: formText(form, 'html') };
+		const id = formText(form, 'note');
+		const own = await person(event);
 		const done = await orFail(
-			addNote(event.locals.app, await person(event), { body: formText(form, 'body') })
+			id ? changeNote(event.locals.app, own, id, raw) : addNote(event.locals.app, own, raw)
 		);
 		return 'failed' in done
 			? fail(done.failed.status, { noteFault: done.failed.data.message })

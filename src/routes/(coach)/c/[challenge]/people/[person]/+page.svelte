@@ -47,6 +47,7 @@
 		answeredAt={person.answeredAt}
 		asked={data.mind.asked}
 		clearances={data.mind.clearances}
+		documents={data.documents}
 		{form}
 	/>
 	{#if form && 'looked' in form && form.looked}<HealthShown

@@ -167,6 +167,7 @@ describe('roles', () => {
 		name: 'Noor',
 		zone: 'Asia/Tehran',
 		earlierZones: [],
+		units: 'kg' as const,
 		participantId: newId<'participant'>(randomIds),
 		suited: { level: 'beginner' as const, kit: [], limits: [], answered: false, since: 0 },
 		holds: [],

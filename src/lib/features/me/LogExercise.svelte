@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Minus from '@lucide/svelte/icons/minus';
+	import { weightIn, type Units } from '$core/kit/units';
 	import Plus from '@lucide/svelte/icons/plus';
 
 	/** The sets of one exercise: as planned with one tap, or set by set where it differed. */
@@ -15,14 +16,16 @@
 		expected: number[];
 		amounts: number[];
 		kg: number | null;
+		/** In which the load is read and typed. */
+		units: Units;
 		loaded: boolean;
 	}
-	let { exercise, at, unit, asked, load, expected, amounts, kg, loaded }: Props = $props();
+	let { exercise, at, unit, asked, load, expected, amounts, kg, units, loaded }: Props = $props();
 	type Way = 'planned' | 'other' | 'out';
 	// svelte-ignore state_referenced_locally
 	let done = $state(amounts.map(String));
 	// svelte-ignore state_referenced_locally
-	let kilograms = $state(kg === null ? '' : String(kg));
+	let weight = $state(kg === null ? '' : String(weightIn(kg, units)));
 	// svelte-ignore state_referenced_locally
 	let way = $state<Way>(
 		amounts.every((amount, i) => amount === expected[i])
@@ -102,16 +105,17 @@
 			{/each}
 			{#if loaded}<label class="flex items-center gap-1.5"
 					>with <input
-						name="kg.{at}"
+						name="{units}.{at}"
 						inputmode="decimal"
 						class="input h-11 w-16 px-1 text-center text-[17px]"
-						bind:value={kilograms}
-						aria-label="Load of {exercise}, kg"
-					/> kg</label
+						bind:value={weight}
+						aria-label="Load of {exercise}, {units}"
+					/>
+					{units}</label
 				>{/if}
 		</div>
 	{:else}
 		{#each done as amount, i (i)}<input type="hidden" name="set.{at}.{i + 1}" value={amount} />{/each}
-		{#if loaded}<input type="hidden" name="kg.{at}" value={kilograms} />{/if}
+		{#if loaded}<input type="hidden" name="{units}.{at}" value={weight} />{/if}
 	{/if}
 </fieldset>

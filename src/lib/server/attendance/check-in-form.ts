@@ -1,3 +1,4 @@
+import { kgFrom, UNITS } from '$core/kit';
 import type { LoggedSet } from '$core/day';
 
 const text = (form: FormData, name: string): string | null => {
@@ -8,20 +9,28 @@ const text = (form: FormData, name: string): string | null => {
 /** `12,5` is a number as well where a comma is on the keyboard. */
 const figure = (value: string): number => Number(value.trim().replace(',', '.'));
 
-/** Fields `set.<block>.<part>.<set>` with the amount, and `kg.<block>.<part>` with the load of an exercise. */
+/** The load of an exercise, typed in kilograms as `kg.<block>.<part>` or in pounds as `lb.<block>.<part>`; null: none. */
+function kgOf(form: FormData, at: string): number | null {
+	for (const unit of UNITS) {
+		const typed = text(form, `${unit}.${at}`);
+		if (typed !== null) return unit === 'kg' ? figure(typed) : kgFrom(figure(typed), unit);
+	}
+	return null;
+}
+
+/** Fields `set.<block>.<part>.<set>` with the amount, and the load of an exercise. */
 function setsOf(form: FormData): LoggedSet[] {
 	const sets: LoggedSet[] = [];
 	for (const [name, value] of form) {
 		const at = /^set\.(\d+)\.(\d+)\.(\d+)$/.exec(name);
 		if (!at || typeof value !== 'string') continue;
 		const [block, part, set] = [Number(at[1]), Number(at[2]), Number(at[3])];
-		const kg = text(form, `kg.${block}.${part}`);
 		sets.push({
 			block,
 			part,
 			set,
 			amount: value.trim() === '' ? 0 : figure(value),
-			kg: kg === null ? null : figure(kg)
+			kg: kgOf(form, `${block}.${part}`)
 		});
 	}
 	return sets;

@@ -1,4 +1,5 @@
 import type { EarlierZone } from '$core/calendar';
+import type { Units } from '$core/kit';
 import type { Hold } from '$core/health';
 import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
@@ -16,6 +17,8 @@ export interface Person {
 	zone: string;
 	earlierZones: EarlierZone[];
 	participantId: ParticipantId;
+	/** In which they read loads. */
+	units: Units;
 	/** What decides which session suits them. */
 	suited: Suited;
 	/** Times at which nothing is released to them. */

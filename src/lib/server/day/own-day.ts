@@ -13,7 +13,7 @@ import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
 import type { CatchUp } from '$core/calendar';
 import { holdAt, type Hold } from '$core/health';
-import type { Limitation } from '$core/kit';
+import { readIn, type Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';
 import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
 import type { Person } from '../auth/link';
@@ -210,8 +210,8 @@ function outlineFor(outline: Outline, limits: readonly Limitation[]): Outline {
 	};
 }
 
-/** A day for a page that is read: what only a check-in needs stays here. */
-export function forReading({ session, checkin, ...day }: OwnDay) {
+/** A day for a page that somebody reads, in their units: what only a check-in needs stays here. */
+export function forReading({ session, checkin, ...day }: OwnDay, { units }: Pick<Person, 'units'>) {
 	return {
 		...day,
 		checkin: checkin && {
@@ -224,8 +224,8 @@ export function forReading({ session, checkin, ...day }: OwnDay) {
 		},
 		session: session && {
 			name: session.name,
-			outline: session.outline,
-			changes: session.changes,
+			outline: readIn(session.outline, units),
+			changes: readIn(session.changes, units),
 			pieces: session.pieces.map(({ dayPart, from, blocks, credit }) => ({
 				dayPart,
 				from,

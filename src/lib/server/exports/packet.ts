@@ -3,6 +3,7 @@ import { outlineOf, type Outline } from '$core/analysis';
 import { dateOfDay, dayInZone, type DayKind } from '$core/calendar';
 import { personalSession } from '$core/day';
 import type { Suits } from '$core/fit';
+import { readIn } from '$core/kit';
 import { figureOf, figureSvg } from '$core/figures';
 import { testText } from '$core/plan';
 import type { PrescribedExercise, Session } from '$core/session';
@@ -127,7 +128,13 @@ async function packet(
 		const at = done.get(day)?.at ?? clock.now();
 		const fitted = { suits: reader.suitsAt(at), overrides: overrides.filter(heldAt(at)) };
 		const own = personalSession(version.body, day, fitted, practice);
-		return own && { name: version.name, outline: outlineOf(own.session, practice), asked: own.asked };
+		return (
+			own && {
+				name: version.name,
+				outline: readIn(outlineOf(own.session, practice), person?.units ?? 'kg'),
+				asked: own.asked
+			}
+		);
 	};
 	const printed: PacketDay[] = [];
 	for (const { day, kind, cancelled, versionId } of days) {

@@ -81,6 +81,7 @@ export const asPerson = (one: Enrolment): Person => ({
 	challengeId: one.challengeId,
 	name: one.name,
 	zone: one.zone,
+	units: one.units,
 	earlierZones: one.earlierZones,
 	suited: one.suited,
 	holds: one.holds,

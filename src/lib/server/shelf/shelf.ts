@@ -1,4 +1,5 @@
 /** Sessions that participants may take when they like, beside the plan. */
+import { readIn } from '$core/kit';
 import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
 import { project } from '../attendance/projection';
 import type { Person } from '../auth/link';
@@ -123,7 +124,13 @@ export async function shelfSession(context: Context, person: Person, id: string)
 	const now = context.clock.now();
 	const own = await ownSessionOf(context.db, standing, person, standing.today ?? 1, versionId, now);
 	if (!own) throw notFound('session');
-	return { sessionId, name, counts, outline: own.outline, changes: own.changes };
+	return {
+		sessionId,
+		name,
+		counts,
+		outline: readIn(own.outline, person.units),
+		changes: readIn(own.changes, person.units)
+	};
 }
 
 /**

@@ -26,7 +26,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const milestones = milestonesOf(plan);
 	return {
 		challenge: { name: challenge.name, goal: challenge.goal, lateWorth: challenge.lateWorth },
-		day: shown && forReading(shown),
+		day: shown && forReading(shown, person),
 		date: shown ? dateOfDay(shown.day, challenge.startsOn, shiftDays) : null,
 		/** When the next day opens: all that is said of it. */
 		nextOpens: next?.window.opens ?? null,

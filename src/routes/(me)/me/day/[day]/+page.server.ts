@@ -6,9 +6,10 @@ import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
-	const day = await orError(openDay(locals.app, personIn(locals), Number(params.day)));
+	const person = personIn(locals);
+	const day = await orError(openDay(locals.app, person, Number(params.day)));
 	if (day.kind === 'rest') redirect(303, '/me');
-	return { day: forReading(day) };
+	return { day: forReading(day, person) };
 };
 
 export const actions: Actions = { tick };

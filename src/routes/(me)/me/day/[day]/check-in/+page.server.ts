@@ -15,6 +15,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const { afterClose, lateWorth, lateHours } = standing.challenge;
 	return {
 		day: { ...day, session: day.session },
+		units: person.units,
 		id: app.ids.uuid(),
 		policy: { afterClose, lateWorth, lateHours }
 	};

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { amountsText, howText, unitOf } from '$core/session/amount';
+	import { readIn } from '$core/kit/units';
 	import { askedOf } from '$core/session/prescription';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
@@ -110,7 +111,8 @@
 						]
 							.filter(Boolean)
 							.join(' ')}
-						load={howText(exercise)}
+						load={readIn(howText(exercise), data.units)}
+						units={data.units}
 						expected={Array.from({ length: exercise.sets }, (_, i) => askedOf(exercise, i + 1))}
 						amounts={Array.from({ length: exercise.sets }, (_, i) =>
 							amount(exercise.block, exercise.part, i + 1, askedOf(exercise, i + 1))

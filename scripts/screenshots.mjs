@@ -95,10 +95,13 @@ const href = await desk.page
 	.getByRole('link', { name: 'Hut Season, six weeks', exact: true })
 	.getAttribute('href');
 const challenge = (href ?? '').replace('/desk', '');
-for (const place of ['desk', 'roll', 'plan', 'people']) {
+for (const place of ['desk', 'roll', 'plan']) {
 	await desk.go(`${challenge}/${place}`);
 	await desk.shoot(place);
 }
+await desk.go(`${challenge}/people/teams`);
+await desk.shoot('teams');
+await desk.go(`${challenge}/people`);
 const person = await desk.page.getByRole('link', { name: 'Halvard Eik' }).getAttribute('href');
 await desk.go(person ?? '');
 await desk.shoot('person');

@@ -42,9 +42,10 @@ describe('teams', () => {
 		]);
 		expect(first.buddies.map((group) => [...group].sort())).toEqual([[oslo, auckland].sort()]);
 		expect(first.wishes).toEqual([wish('apart', oslo, auckland)]);
+		const { name } = world.people[0]!;
 		expect(await companyOf(context.db, auckland)).toEqual({
 			team: 'Valley',
-			buddies: [world.people[0]!.name.split(' ')[0]]
+			buddies: [{ id: oslo, name, shown: name.split(' ')[0] }]
 		});
 		expect(await companyOf(context.db, bogota)).toEqual({ team: 'Ridge', buddies: [] });
 		await save({ teams: [{ name: 'Valley', people: [oslo] }] });

@@ -14,6 +14,7 @@ const TERMS: [term: string, means: string][] = [
 	],
 	['AMRAP', 'As many rounds as possible in a fixed time. The rounds are the result.'],
 	['Block', 'A part of a session in one format: straight sets, a superset, a circuit, an EMOM and so on.'],
+	['Buddies', 'Two who train at about the same hour and are of about the same level, for each other.'],
 	['Catch-up window', 'How long after its day a result still comes in. What is late counts less.'],
 	['Check-in', 'What a participant sends for a day: how much was done, how hard it was, how they are.'],
 	[
@@ -70,8 +71,10 @@ const TERMS: [term: string, means: string][] = [
 	],
 	['Superset', 'Two or three exercises back to back, with the long rest after the last.'],
 	['Tabata', 'Eight times twenty seconds on and ten off (Tabata et al. 1996).'],
+	['Team', 'People of one group, divided by level, by time zone or so that no team is stronger.'],
 	['Tempo', 'Seconds down, held, up, held: 3-1-1-0. X is as fast as it can be done well.'],
-	['Test day', 'A day on which what can be measured is measured, rested and in the same order each time.']
+	['Test day', 'A day on which what can be measured is measured, rested and in the same order each time.'],
+	['Viewer', 'Somebody who looks on: roll, plan and group, and nothing of anybody’s health.']
 ];
 
 const idOf = (term: string): string => term.toLowerCase().replace(/[^a-z]+/g, '-');

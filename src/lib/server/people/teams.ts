@@ -133,14 +133,22 @@ function requireOnce(people: readonly string[], here: ReadonlySet<string>, what:
 		throw new Refusal(400, `Somebody who is ${what} is not in the challenge any more. Open the page anew.`);
 }
 
-/** Whom somebody is with: their team, and their buddies by the names that they chose for others to see. */
-export async function companyOf(
-	db: Queries,
-	id: EnrolmentId
-): Promise<{ team: string | null; buddies: string[] }> {
+export interface Company {
+	team: string | null;
+	buddies: {
+		id: EnrolmentId;
+		name: string;
+		/** The name that they chose for others to see, or the first of theirs. */
+		shown: string;
+	}[];
+}
+
+/** Whom somebody is with. */
+export async function companyOf(db: Queries, id: EnrolmentId): Promise<Company> {
 	return only(
-		await db.query<{ team: string | null; buddies: string[] }>(
-			`select t.name as team, coalesce((select jsonb_agg(coalesce(p.display_name, split_part(p.name, ' ', 1)) order by p.name)
+		await db.query<Company>(
+			`select t.name as team, coalesce((select jsonb_agg(jsonb_build_object('id', o.id, 'name', p.name,
+					'shown', coalesce(p.display_name, split_part(p.name, ' ', 1))) order by p.name)
 				from enrolment o join participant p on p.id = o.participant_id
 				where o.challenge_id = e.challenge_id and o.buddies = e.buddies and o.id <> e.id and o.left_at is null), '[]') as buddies
 			 from enrolment e left join team t on t.id = e.team_id where e.id = $1`,

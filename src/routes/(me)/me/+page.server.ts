@@ -11,7 +11,15 @@ import { companyOf } from '$lib/server/people/teams';
 import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
+import type { Queries } from '$lib/server/db/database';
+import type { EnrolmentId } from '$lib/server/platform/ids';
 import type { Actions, PageServerLoad } from './$types';
+
+/** Their team and buddies, by the names that those chose for others to see. */
+async function ownCompany(db: Queries, id: EnrolmentId) {
+	const { team, buddies } = await companyOf(db, id);
+	return { team, buddies: buddies.map(({ shown }) => shown) };
+}
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const { app } = locals;
@@ -39,7 +47,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
-		company: await companyOf(app.db, person.enrolmentId),
+		company: await ownCompany(app.db, person.enrolmentId),
 		others: person.elsewhere ? await otherChallengesOf(app, person) : [],
 		/** What keeps sessions from them, and whether the questions are to be answered. */
 		hold: standing.hold?.reason ?? null,

@@ -67,7 +67,12 @@
 				{#if data.company.team}<dt class="quiet">Team</dt>
 					<dd>{data.company.team}</dd>{/if}
 				{#if data.company.buddies.length > 0}<dt class="quiet">Buddies</dt>
-					<dd>{data.company.buddies.join(', ')}</dd>{/if}
+					<dd class="flex flex-wrap gap-x-3">
+						{#each data.company.buddies as one (one.id)}<a
+								class="link-quiet"
+								href="/c/{data.challenge.id}/people/{one.id}">{one.name}</a
+							>{/each}
+					</dd>{/if}
 				{#if person.goals}<dt class="quiet">Wants</dt>
 					<dd>“{person.goals}”</dd>{/if}
 			</dl>

@@ -26,6 +26,12 @@
 	$effect(() => {
 		if (answer?.list !== undefined) list = answer.list;
 	});
+	/** Columns that no field is taken from. */
+	const unused = $derived(
+		(preview?.headings ?? []).filter(
+			(heading, i) => heading.trim() && !Object.values(preview?.match ?? {}).includes(i)
+		)
+	);
 	const bad = $derived(preview?.lines.filter((line) => line.row === null) ?? []);
 	/** The cells that can be corrected, by the names of their fields. */
 	const asTheyWere = $derived(
@@ -142,6 +148,7 @@
 						>
 						{preview.bad === 1 ? 'has' : 'have'} problems{/if}.
 					{#each preview.notes as note (note)}<span class="quiet">{note} </span>{/each}
+					{#if unused.length > 0}<span class="quiet">Not taken: {unused.join(', ')}.</span>{/if}
 				</p>
 				<form
 					method="post"

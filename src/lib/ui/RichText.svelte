@@ -34,6 +34,8 @@
 			if (gone || !box) return;
 			editor = new Made({
 				element: box,
+				// Styles come from our own sheet alone.
+				injectCSS: false,
 				content: html,
 				extensions: [
 					StarterKit.configure({ heading: { levels: [3] }, code: false, codeBlock: false, link: false })

@@ -1,4 +1,5 @@
 import { mixed, object, string } from 'yup';
+import { UNITS, type Units } from '$core/kit';
 import { INVITED_ROLES, type InvitedRole } from '$core/people';
 import { email, name, zone } from './values';
 
@@ -27,7 +28,11 @@ export const newCoachSchema = object({
 export const profileSchema = object({
 	email: email('an email address is needed'),
 	name: coachName(),
-	zone: zone()
+	zone: zone(),
+	/** In which they read loads. */
+	units: mixed<Units>()
+		.oneOf([...UNITS], 'kilograms or pounds')
+		.default('kg')
 });
 
 const role = () =>

@@ -159,6 +159,7 @@ describe('roles', () => {
 		name: 'Runa',
 		zone: 'Europe/Oslo',
 		operator: true,
+		units: 'kg',
 		login: { id: randomIds.uuid(), provenAt: 0 }
 	};
 	const NOOR = {

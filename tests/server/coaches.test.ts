@@ -174,6 +174,9 @@ describe('a coach’s own account', () => {
 		const secret = await makeReset(context, coach.id);
 		const change = (more: object) =>
 			changeProfile(context, coach, { name: 'Eeva Lind', email: coach.email, zone: 'Riga', ...more });
+		expect(await change({ units: 'lb' })).toBeNull();
+		expect(await coachById(context, coach.id)).toMatchObject({ units: 'lb' });
+		expect((await refusal(change({ units: 'stone' }))).faults).toMatchObject([{ field: 'units' }]);
 		expect(await change({})).toBeNull();
 		expect(await coachById(context, coach.id)).toMatchObject({ name: 'Eeva Lind', zone: 'Europe/Riga' });
 		expect(await resetOf(context, secret)).not.toBeNull();

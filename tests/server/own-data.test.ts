@@ -15,6 +15,8 @@ import { planOf } from '$lib/server/plan/plan-days';
 import { deleteHealth, healthUntilOf, setHealthUntil } from '$lib/server/privacy/health-until';
 import { forget, keptOf, ownDataOf } from '$lib/server/privacy/own-data';
 import { randomIds } from '$lib/server/platform/ids';
+import { deedsOf, recordDeed } from '$lib/server/challenge/deeds';
+import { saveTeams, teamsOf } from '$lib/server/people/teams';
 import { ownPersonOf, sharedWorld } from '../support/context';
 import { ANSWERS } from '../support/intake';
 import { refusal } from '../support/refusal';
@@ -76,7 +78,31 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 	const [document] = await documentsOf(context.db, oslo!.participantId);
 	const file = `${document?.id}.pdf`;
 	expect(await filesIn(join(config.dataDirectory, 'documents')).read(file)).not.toBeNull();
+	const pair = [oslo!.enrolmentId, world.people[1]!.enrolmentId];
+	await saveTeams(context, world.challenge, {
+		revision: 0,
+		teams: [{ name: 'Ridge', people: pair }],
+		buddies: [pair],
+		wishes: []
+	});
+	await recordDeed(context, {
+		work: '/people/[person]?clear',
+		challengeId: world.challenge.id,
+		coachId: world.coach.id,
+		enrolmentId: oslo!.enrolmentId,
+		session: null
+	});
+	expect((await ownDataOf(context, oslo!.participantId)).challenges[0]?.company).toEqual({
+		team: 'Ridge',
+		buddies: [world.people[1]!.name.split(' ')[0]]
+	});
 	await forget({ ...context, config }, oslo!.participantId);
+	expect((await teamsOf(context.db, world.challenge.id)).teams[0]?.people).toEqual([pair[1]]);
+	// What a coach did stays hers; about whom it was does not.
+	const { db } = context;
+	expect(await deedsOf(db, world.challenge.id, { coachId: null, before: null })).toMatchObject([
+		{ what: 'Recorded a clearance', person: null }
+	]);
 	expect(await filesIn(join(config.dataDirectory, 'documents')).read(file)).toBeNull();
 	const tables = await context.db.query<{ name: string }>(
 		"select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'"

@@ -29,6 +29,9 @@ describe('what somebody reads', () => {
 		});
 		expect(readIn(read, 'kg')).toBe(read);
 	});
+	it('is found in maps as well', () => {
+		expect(readIn(new Map([['a', ['8 kg']]]), 'lb')).toEqual(new Map([['a', ['17.5 lb']]]));
+	});
 	it('keeps the words of the coach, names, and what is no load', () => {
 		const read = {
 			note: 'Carry 20 kg home',

@@ -32,6 +32,8 @@ function inPounds(value: unknown): unknown {
 			loads.replace(/\d+(?:\.\d+)?/g, (kg) => String(weightIn(Number(kg), 'lb'))).replace(/kg$/, 'lb')
 		);
 	if (Array.isArray(value)) return value.map(inPounds);
+	if (value instanceof Map)
+		return new Map([...value].map(([key, of]: [unknown, unknown]) => [key, inPounds(of)]));
 	if (typeof value !== 'object' || value === null) return value;
 	return Object.fromEntries(
 		Object.entries(value).map(([key, of]) => [key, OWN_WORDS.has(key) ? of : inPounds(of)])

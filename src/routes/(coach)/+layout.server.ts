@@ -12,7 +12,8 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 			name: coach.name,
 			email: coach.email,
 			zone: coach.zone,
-			operator: coach.operator
+			operator: coach.operator,
+			units: coach.units
 		},
 		now: app.clock.now(),
 		demo: app.demoClock ? { moved: app.demoClock.moved } : null,

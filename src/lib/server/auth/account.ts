@@ -64,18 +64,19 @@ export async function changeProfile(
 	coach: { id: CoachId; email: string },
 	raw: unknown
 ): Promise<string | null> {
-	const { email, name, zone } = validate(profileSchema, raw);
+	const { email, name, zone, units } = validate(profileSchema, raw);
 	return db.transaction(async (tx) => {
 		const taken = await tx.query('select 1 from coach where email = $1 and id <> $2', [email, coach.id]);
 		if (taken.length > 0)
 			throw new Refusal(409, 'Somebody else signs in with this address.', [
 				{ field: 'email', message: 'an address that nobody else signs in with' }
 			]);
-		await tx.query('update coach set email = $2, name = $3, zone = $4 where id = $1', [
+		await tx.query('update coach set email = $2, name = $3, zone = $4, units = $5 where id = $1', [
 			coach.id,
 			email,
 			name,
-			zone
+			zone,
+			units
 		]);
 		if (email === coach.email) return null;
 		await tx.query('delete from password_reset where coach_id = $1', [coach.id]);

@@ -1,4 +1,5 @@
 import { newCoachSchema } from '$contracts/coach';
+import type { Units } from '$core/kit';
 import type { Context } from '../platform/context';
 import { instant } from '../db/database';
 import { Refusal } from '../platform/errors';
@@ -14,6 +15,8 @@ export interface Coach {
 	zone: string;
 	/** Whether they look after the installation. */
 	operator: boolean;
+	/** In which they read loads. */
+	units: Units;
 }
 
 /**
@@ -26,7 +29,7 @@ export async function createCoach(
 	operator = true
 ): Promise<Coach> {
 	const { email, name, zone, password } = validate(newCoachSchema, input);
-	const coach = { id: newId<'coach'>(ids), email, name, zone, operator };
+	const coach = { id: newId<'coach'>(ids), email, name, zone, operator, units: 'kg' as const };
 	const made = await db.query(
 		`insert into coach (id, email, name, zone, password_hash, created_at, operator) values ($1, $2, $3, $4, $5, $6, $7)
 		 on conflict (email) do nothing returning id`,
@@ -37,9 +40,10 @@ export async function createCoach(
 }
 
 export async function coachById({ db }: Pick<Context, 'db'>, id: CoachId): Promise<Coach | null> {
-	const [found] = await db.query<Coach>('select id, email, name, zone, operator from coach where id = $1', [
-		id
-	]);
+	const [found] = await db.query<Coach>(
+		'select id, email, name, zone, operator, units from coach where id = $1',
+		[id]
+	);
 	return found ?? null;
 }
 
@@ -55,7 +59,7 @@ export async function passwordChangedAt({ db }: Pick<Context, 'db'>, id: CoachId
 /** The coach of an address, however it is written; null when nobody has it. */
 export async function coachByEmail({ db }: Pick<Context, 'db'>, email: string): Promise<Coach | null> {
 	const [found] = await db.query<Coach>(
-		'select id, email, name, zone, operator from coach where email = $1',
+		'select id, email, name, zone, operator, units from coach where email = $1',
 		[email.trim().toLowerCase()]
 	);
 	return found ?? null;

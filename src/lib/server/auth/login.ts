@@ -138,7 +138,7 @@ export async function coachOf(
 	const now = clock.now();
 	const [login] = await db.query<LoginRow>(
 		`select l.id as login_id, l.token_hash, l.rotated_at, l.proven_at, l.expires_at, l.arrived,
-			c.id, c.email, c.name, c.zone, c.operator
+			c.id, c.email, c.name, c.zone, c.operator, c.units
 		 from coach_login l join coach c on c.id = l.coach_id
 		 where (l.token_hash = $1 or l.previous_hash = $1) and not l.awaits_code`,
 		[hash]
@@ -157,6 +157,7 @@ export async function coachOf(
 		name: login.name,
 		zone: login.zone,
 		operator: login.operator,
+		units: login.units,
 		login: { id: login.login_id, provenAt: login.proven_at }
 	};
 	if (!old && !login.arrived)

@@ -143,6 +143,15 @@ export interface Company {
 	}[];
 }
 
+/** Their team and buddies as somebody sees them themselves: by the names that those chose for others to see. */
+export async function ownCompany(
+	db: Queries,
+	id: EnrolmentId
+): Promise<{ team: string | null; buddies: string[] }> {
+	const { team, buddies } = await companyOf(db, id);
+	return { team, buddies: buddies.map(({ shown }) => shown) };
+}
+
 /** Whom somebody is with. */
 export async function companyOf(db: Queries, id: EnrolmentId): Promise<Company> {
 	return only(

@@ -1,6 +1,7 @@
 /** Everything that is kept of one person, for themselves: taken out, and deleted. */
 import type { Person } from '../auth/link';
 import { project } from '../attendance/projection';
+import { ownCompany } from '../people/teams';
 import { instant, only, type Queries } from '../db/database';
 import { endDays } from '../people/leave';
 import { documentsOf, removeFiles } from '../health/documents';
@@ -36,6 +37,8 @@ export interface OwnData {
 		startsOn: string;
 		days: number;
 		enrolment: Record<string, unknown>;
+		/** Their team, and their buddies by the names that those chose. */
+		company: { team: string | null; buddies: string[] };
 		checkins: Record<string, unknown>[];
 		records: Record<(typeof OF_ENROLMENT)[number], Record<string, unknown>[]>;
 	}[];
@@ -55,7 +58,16 @@ const rowsOf = async (
 	).map(({ row }) => row);
 
 /** What nobody but the server has a use for. */
-const SECRET = ['link_hash', 'feed_hash', 'coach_id', 'calendar', 'strip', 'extras'] as const;
+const SECRET = [
+	'link_hash',
+	'feed_hash',
+	'coach_id',
+	'calendar',
+	'strip',
+	'extras',
+	'team_id',
+	'buddies'
+] as const;
 const without = (row: Record<string, unknown>): Record<string, unknown> =>
 	Object.fromEntries(Object.entries(row).filter(([key]) => !SECRET.some((one) => one === key)));
 
@@ -89,6 +101,7 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
 		challenges.push({
 			...challenge,
 			enrolment: without(enrolment ?? {}),
+			company: await ownCompany(db, enrolmentId),
 			checkins: checkins.map(({ row }) => row),
 			records: own
 		});
@@ -125,6 +138,9 @@ export async function forget(
 		await tx.query('delete from intake_draft where participant_id = $1', [id]);
 		await tx.query('delete from health where participant_id = $1', [id]);
 		await tx.query('delete from override where enrolment_id = any($1::uuid[])', [ids]);
+		// What coaches did stays theirs; whom it was about does not.
+		await tx.query('update deed set enrolment_id = null where enrolment_id = any($1::uuid[])', [ids]);
+		await tx.query('update enrolment set team_id = null, buddies = null where id = any($1::uuid[])', [ids]);
 		await tx.query(
 			'delete from set_log where checkin_id in (select id from checkin where enrolment_id = any($1::uuid[]))',
 			[ids]

@@ -28,7 +28,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		confirmed: url.searchParams.has('confirmed'),
 		/** What was typed before the password was asked for. */
 		typed: Object.fromEntries(
-			['name', 'email', 'zone'].flatMap((field) => {
+			['name', 'email', 'zone', 'units'].flatMap((field) => {
 				const value = url.searchParams.get(field);
 				return value === null ? [] : [[field, value.slice(0, 254)]];
 			})
@@ -86,7 +86,8 @@ export const actions: Actions = {
 		const typed = {
 			name: formText(form, 'name'),
 			email: formText(form, 'email'),
-			zone: formText(form, 'zone')
+			zone: formText(form, 'zone'),
+			units: formText(form, 'units')
 		};
 		// Whoever has the address can set a password: it is changed by somebody who knows the one there is.
 		if (typed.email.trim().toLowerCase() !== coach.email)

@@ -55,6 +55,17 @@
 			faultOf={(field) => faultAt('profile', field)}
 			hint="Times on your pages are in this zone."
 		/>
+		<Field
+			label="Loads in"
+			id="units"
+			fault={faultAt('profile', 'units')}
+			hint="In call sheets, who gets what, and a session as somebody gets it; Build shows kilograms and takes both"
+		>
+			<select id="units" name="units" class="select select-sm w-full" value={typed.units ?? data.coach.units}>
+				<option value="kg">kilograms</option>
+				<option value="lb">pounds</option>
+			</select>
+		</Field>
 		<div class="flex items-center gap-3 sm:col-span-3">
 			<button class="btn btn-sm btn-outline">Save</button>
 			{#if failedAt('profile') && !answer?.faults?.length}<p class="field-fault" role="alert">

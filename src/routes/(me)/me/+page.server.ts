@@ -7,19 +7,11 @@ import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
 import { shelfOn } from '$lib/server/shelf/shelf';
 import { upFor } from '$lib/server/challenge/announcements';
-import { companyOf } from '$lib/server/people/teams';
+import { ownCompany } from '$lib/server/people/teams';
 import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
-import type { Queries } from '$lib/server/db/database';
-import type { EnrolmentId } from '$lib/server/platform/ids';
 import type { Actions, PageServerLoad } from './$types';
-
-/** Their team and buddies, by the names that those chose for others to see. */
-async function ownCompany(db: Queries, id: EnrolmentId) {
-	const { team, buddies } = await companyOf(db, id);
-	return { team, buddies: buddies.map(({ shown }) => shown) };
-}
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const { app } = locals;

@@ -1,5 +1,7 @@
+import { readIn } from '$core/kit';
 import { matrixOf } from '$lib/server/fit/fit';
 import { ownChallenge } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
@@ -8,7 +10,7 @@ export const load: PageServerLoad = async (event) => {
 	const challenge = await ownChallenge(event);
 	return {
 		fitDay: day ?? 1,
-		matrix: await matrixOf(app, challenge, day ?? 1, asOf),
+		matrix: readIn(await matrixOf(app, challenge, day ?? 1, asOf), coachIn(event.locals).units),
 		/** Days with a session to look at, beside this one. */
 		training: rail.filter(({ kind }) => kind !== 'rest').map((one) => one.day)
 	};

@@ -1,7 +1,9 @@
+import { readIn } from '$core/kit';
 import { paperAnswer } from '$lib/server/web/paper';
 import { orError } from '$lib/server/web/http';
 import { callSheet } from '$lib/server/session/call-sheet';
 import { ownChallenge } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {
@@ -9,5 +11,6 @@ export const GET: RequestHandler = async (event) => {
 	const { coachId } = await ownChallenge(event);
 	const countdowns = url.searchParams.get('countdowns') !== 'no';
 	const sheet = await orError(callSheet(locals.app.db, coachId, params.session, countdowns));
-	return paperAnswer(locals, { kind: 'call sheet', sheet }, `${sheet.name}, call sheet.pdf`);
+	const read = readIn(sheet, coachIn(locals).units);
+	return paperAnswer(locals, { kind: 'call sheet', sheet: read }, `${sheet.name}, call sheet.pdf`);
 };

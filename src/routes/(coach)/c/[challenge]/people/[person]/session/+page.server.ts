@@ -1,5 +1,7 @@
+import { readIn } from '$core/kit';
 import { sessionAs } from '$lib/server/fit/fit';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
@@ -10,7 +12,7 @@ export const load: PageServerLoad = async (event) => {
 	return {
 		person: { id: person.id, name: person.name, level: person.level, answered: person.answeredAt !== null },
 		fitDay: day ?? 1,
-		as: await sessionAs(app, challenge, person, day ?? 1),
+		as: readIn(await sessionAs(app, challenge, person, day ?? 1), coachIn(event.locals).units),
 		training: rail.filter(({ kind }) => kind !== 'rest').map((one) => one.day)
 	};
 };

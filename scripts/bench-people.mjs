@@ -1,5 +1,5 @@
 // How a large group is taken in and looked at, measured in the browser.
-import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
+import { asCoach, at } from './bench-browser.mjs';
 
 const KITS = [
 	'mat; chair',
@@ -64,30 +64,7 @@ const TWENTY = [
  *   to a thousand links, to the matrix of three hundred people, and of a frame while it is scrolled
  */
 export async function people(base) {
-	const { chromium } = await import('@playwright/test');
-	const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
-	try {
-		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-		const { email, password } = await (await fetch(`${base}/api/demo/sign-in`)).json();
-		const settled = () => page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
-		await page.goto(`${base}/sign-in`);
-		await settled();
-		await page.getByLabel('Email address').fill(email);
-		await page.getByLabel('Password').fill(password);
-		await page.getByRole('button', { name: 'Sign in' }).click();
-		await page.waitForURL('**/challenges');
-
-		/** @param {string} name */
-		const challenge = async (name) => {
-			await page.goto(`${base}/challenges/new`);
-			await settled();
-			await page.getByRole('radio', { name: /^12 weeks|^Twelve weeks|three days/ }).check();
-			await page.getByLabel('Name').fill(`${name} ${Date.now()}`);
-			await page.getByLabel('Goal').fill('A group on one page');
-			await page.getByRole('button', { name: 'Make the challenge' }).click();
-			await page.waitForURL('**/plan');
-			return new URL(page.url()).pathname.replace(/\/plan$/, '');
-		};
+	return asCoach(base, { width: 1280, height: 800 }, async ({ page, settled, makeChallenge }) => {
 		/**
 		 * @param {string} path
 		 * @param {number} count
@@ -113,9 +90,9 @@ export async function people(base) {
 				return performance.now() - began;
 			});
 		};
-		const thousand = await enrol(await challenge('Thousand'), 1000, `k${Date.now()}-`);
+		const thousand = await enrol(await makeChallenge('Thousand'), 1000, `k${Date.now()}-`);
 
-		const path = await challenge('Three hundred');
+		const path = await makeChallenge('Three hundred');
 		await enrol(path, 300, `m${Date.now()}-`);
 		await page.goto(`${base}${path}/build/new`);
 		await settled();
@@ -180,8 +157,6 @@ export async function people(base) {
 				})
 		);
 		opens.sort((a, b) => a - b);
-		const at = (/** @type {number[]} */ sorted, /** @type {number} */ share) =>
-			sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
 		return {
 			enrol: thousand,
 			open: at(opens, 0.5),
@@ -189,7 +164,5 @@ export async function people(base) {
 			slow: at(frames, 0.95),
 			columns
 		};
-	} finally {
-		await browser.close();
-	}
+	});
 }

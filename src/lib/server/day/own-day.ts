@@ -40,6 +40,8 @@ export interface Standing extends Group {
 	differs: boolean;
 	/** What keeps sessions from them now; null: nothing does. */
 	hold: Hold | null;
+	/** Their team, and their buddies by the names that those chose for others to see. */
+	company: { team: string | null; buddies: string[] };
 	/** The newest day that has opened; null before the first. */
 	today: number | null;
 }
@@ -50,6 +52,7 @@ interface OwnRow {
 	shiftDays: number;
 	fromDay: number;
 	catchUp: CatchUp | null;
+	company: Standing['company'];
 	differs: boolean;
 	revision: number;
 }
@@ -61,7 +64,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		])
 	);
 	if (!standing) throw notFound('person');
-	const { revision, differs, ...own } = standing;
+	const { revision, differs, company, ...own } = standing;
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
 	const days = daysOf(
@@ -79,6 +82,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		shiftDays: own.shiftDays,
 		differs,
 		hold: holdAt(person.holds, now),
+		company,
 		today: opened > 0 ? opened : null
 	};
 }

@@ -7,7 +7,6 @@ import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
 import { shelfOn } from '$lib/server/shelf/shelf';
 import { upFor } from '$lib/server/challenge/announcements';
-import { ownCompany } from '$lib/server/people/teams';
 import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
@@ -39,7 +38,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
-		company: await ownCompany(app.db, person.enrolmentId),
+		company: standing.company,
 		others: person.elsewhere ? await otherChallengesOf(app, person) : [],
 		/** What keeps sessions from them, and whether the questions are to be answered. */
 		hold: standing.hold?.reason ?? null,

@@ -1,27 +1,35 @@
 /** Calendar dates as `YYYY-MM-DD`, without time or zone. */
-import { Temporal } from 'temporal-polyfill';
 
-function plain(date: string): Temporal.PlainDate {
-	if (!isDate(date))
-		throw new RangeError(`date: “${date}” is no day of the calendar; YYYY-MM-DD is expected`);
-	return Temporal.PlainDate.from(date);
+const DAY = 86_400_000;
+
+/** Milliseconds from 1 January 1970 to the midnight that begins a date, as if it were UTC; null where there is no such date. */
+export function utcOf(date: string): number | null {
+	if (!/^\d{4}-\d{2}-\d{2}$/.test(date)) return null;
+	const ms = Date.parse(`${date}T00:00:00Z`);
+	// 30 February does not come back as it was.
+	return Number.isNaN(ms) || dateOf(ms) !== date ? null : ms;
+}
+
+const dateOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
+/** @throws RangeError for a date that does not exist */
+function plain(date: string): number {
+	const ms = utcOf(date);
+	if (ms === null) throw new RangeError(`date: “${date}” is no day of the calendar; YYYY-MM-DD is expected`);
+	return ms;
 }
 
 /** Whether a text is a date that exists: 30 February does not. */
-export function isDate(text: string): boolean {
-	if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
-	try {
-		return Temporal.PlainDate.from(text, { overflow: 'reject' }).toString() === text;
-	} catch {
-		return false;
-	}
+export const isDate = (text: string): boolean => utcOf(text) !== null;
+
+/** The date `days` later (earlier when negative). @throws RangeError for parts of days */
+export function addDays(date: string, days: number): string {
+	if (!Number.isInteger(days)) throw new RangeError(`days: ${days} is no whole number`);
+	return dateOf(plain(date) + days * DAY);
 }
 
-/** The date `days` later (earlier when negative). */
-export const addDays = (date: string, days: number): string => plain(date).add({ days }).toString();
-
 /** Whole days from one date to another; negative when `to` lies before. */
-export const daysBetween = (from: string, to: string): number => plain(from).until(plain(to)).days;
+export const daysBetween = (from: string, to: string): number => (plain(to) - plain(from)) / DAY;
 
-/** 1 Monday … 7 Sunday (ISO 8601). */
-export const weekdayOf = (date: string): number => plain(date).dayOfWeek;
+/** 1 Monday … 7 Sunday (ISO 8601); 1 January 1970 was a Thursday. */
+export const weekdayOf = (date: string): number => ((((plain(date) / DAY + 3) % 7) + 7) % 7) + 1;

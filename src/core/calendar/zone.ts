@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { utcOf } from './dates';
 
 /** Whether a text names a zone of the IANA time zone database. */
 export function isZone(zone: string): boolean {
@@ -12,6 +13,41 @@ export function isZone(zone: string): boolean {
 	}
 }
 
+/** A time in which a zone's clocks are not changed. Epoch milliseconds, `to` not with it; the offset in milliseconds east. */
+interface Span {
+	from: number;
+	to: number;
+	offset: number;
+}
+
+const DAY = 86_400_000;
+/** How far around an instant changes are looked for. */
+const FAR = 300 * DAY;
+/** Zones whose spans are kept: more than there are, as long as nobody makes up ways to write them. */
+const MOST_ZONES = 1000;
+const spans = new Map<string, Span[]>();
+
+/** The span around an instant. Looked up once: the library takes a while for each, and a group asks for the same ones. */
+function spanAt(zone: string, instant: number): Span {
+	const known = spans.get(zone)?.find(({ from, to }) => from <= instant && instant < to);
+	if (known) return known;
+	// From earlier on, change by change: looking back takes the library fifty times as long.
+	let now = Temporal.Instant.fromEpochMilliseconds(Math.floor(instant) - FAR).toZonedDateTimeISO(zone);
+	let next = now.getTimeZoneTransition('next');
+	while (next && next.epochMilliseconds <= instant) {
+		now = next;
+		next = now.getTimeZoneTransition('next');
+	}
+	const span = {
+		from: now.epochMilliseconds,
+		to: Math.min(next?.epochMilliseconds ?? Infinity, instant + FAR),
+		offset: now.offsetNanoseconds / 1e6
+	};
+	if (spans.size >= MOST_ZONES) spans.clear();
+	spans.set(zone, [...(spans.get(zone) ?? []), span]);
+	return span;
+}
+
 /**
  * The instant at which a local clock shows a time.
  *
@@ -23,6 +59,14 @@ export function isZone(zone: string): boolean {
  * @throws RangeError for a zone or date that does not exist
  */
 export function instantOf(date: string, minutes: number, zone: string): number {
+	const midnight = utcOf(date);
+	if (midnight !== null && Number.isInteger(minutes) && minutes >= 0 && minutes < 24 * 60) {
+		const utc = midnight + minutes * 60_000;
+		const { from, to, offset } = spanAt(zone, utc);
+		const instant = utc - offset;
+		// Two days from any change of the clocks a time is shown once: no zone is further than that from another.
+		if (instant >= from + 2 * DAY && instant < to - 2 * DAY) return instant;
+	}
 	const local = Temporal.PlainDate.from(date).toPlainDateTime({
 		hour: Math.floor(minutes / 60),
 		minute: minutes % 60
@@ -36,13 +80,13 @@ export function instantOf(date: string, minutes: number, zone: string): number {
 
 /** The calendar date that a zone shows at an instant. */
 export function dateIn(zone: string, instant: number): string {
-	return Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+	return new Date(instant + spanAt(zone, instant).offset).toISOString().slice(0, 10);
 }
 
 /** Minutes after midnight that a zone's clocks show at an instant. */
 export function minutesIn(zone: string, instant: number): number {
-	const zoned = Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone);
-	return zoned.hour * 60 + zoned.minute;
+	const local = Math.floor((instant + spanAt(zone, instant).offset) / 60_000);
+	return ((local % (24 * 60)) + 24 * 60) % (24 * 60);
 }
 
 /** A change of a zone's clocks. Offsets are seconds east of Greenwich. */

@@ -32,14 +32,13 @@ export {
 	type RosterRow
 } from './roster';
 export { zoneNamed } from './zone-named';
-export { INVITED_ROLES, ROLE_SAYS, ROLES, VIEWERS_SEE, type InvitedRole, type Role } from './role';
+export { INVITED_ROLES, ROLE_SAYS, VIEWERS_SEE, type InvitedRole, type Role } from './role';
 export {
 	brokenIn,
 	divideInto,
 	outside,
 	pairBuddies,
 	TEAM_WAYS,
-	type Divided,
 	type Mate,
 	type TeamWay,
 	type TeamWish

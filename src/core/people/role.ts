@@ -1,10 +1,9 @@
-/** What somebody may do in a challenge, the least first. */
-export const ROLES = ['viewer', 'coach', 'owner'] as const;
-export type Role = (typeof ROLES)[number];
-
 /** What somebody can be invited as: there is one owner. */
 export const INVITED_ROLES = ['coach', 'viewer'] as const;
 export type InvitedRole = (typeof INVITED_ROLES)[number];
+
+/** What somebody may do in a challenge. */
+export type Role = InvitedRole | 'owner';
 
 /** What a viewer is told who asks for more. */
 export const VIEWERS_SEE =

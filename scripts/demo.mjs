@@ -58,9 +58,13 @@ try {
 	const { url } = await serve({ host: process.env.HOST ?? 'localhost', port });
 	writeFileSync(stampFile, today);
 	const answer = await fetch(`${url}/api/demo/sign-in`);
-	const { email, password, links } = await answer.json();
+	const { email, password, links, helpers } = await answer.json();
 	console.log(`\n  Cadrex with the demo data: ${url}\n`);
 	console.log(`  Coach             ${email}   ${password}`);
+	for (const helper of helpers)
+		console.log(
+			`  ${helper.role === 'viewer' ? 'A viewer     ' : 'Second coach '}     ${helper.email}   the same password`
+		);
 	for (const [name, secret] of Object.entries(links))
 		console.log(`  ${name.padEnd(18)}${url}/join/${secret}`);
 	console.log('\n  Open a participant’s link in a private window to be coach and participant at once.');

@@ -15,8 +15,9 @@ import {
 	takeUp,
 	withdraw
 } from '$lib/server/challenge/coaches';
-import { deedsOf, DEEDS_SHOWN, recordDeed } from '$lib/server/challenge/deeds';
+import { deedsOf, DEEDS_KEPT, DEEDS_SHOWN, recordDeed } from '$lib/server/challenge/deeds';
 import { randomIds } from '$lib/server/platform/ids';
+import { purgeSignIns } from '$lib/server/upkeep/purge';
 import { makeCoach, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
@@ -166,6 +167,35 @@ describe('what was done', () => {
 		expect(await of()).toHaveLength(DEEDS_SHOWN);
 		expect(await of({ coachId: 'nonsense' })).toHaveLength(DEEDS_SHOWN);
 	});
+});
+
+it('what has ended and what is old is deleted, and nothing else', async () => {
+	const { db } = context;
+	context.at('2026-11-25T12:00:00Z');
+	await db.query('delete from invitation');
+	await db.query('delete from deed');
+	await asking('viewer', 'Early');
+	const began = Date.parse('2026-12-20T12:00:00Z');
+	context.at(new Date(began).toISOString());
+	await asking('viewer', 'Open');
+	await recordDeed(context, {
+		work: '/plan?save',
+		challengeId: world.challenge.id,
+		coachId: world.coach.id,
+		enrolmentId: null,
+		session: null
+	});
+	const deeds = () => deedsOf(db, world.challenge.id, { coachId: null, before: null });
+	context.at(new Date(began + 86_400_000).toISOString());
+	await purgeSignIns(context);
+	expect(await db.query('select for_whom from invitation')).toEqual([{ for_whom: 'Open' }]);
+	context.at(new Date(began + DEEDS_KEPT * 86_400_000 - 1).toISOString());
+	await purgeSignIns(context);
+	expect(await deeds()).toHaveLength(1);
+	context.at(new Date(began + DEEDS_KEPT * 86_400_000).toISOString());
+	await purgeSignIns(context);
+	expect(await deeds()).toHaveLength(0);
+	context.at('2026-11-25T12:00:00Z');
 });
 
 describe('a coach’s own account', () => {

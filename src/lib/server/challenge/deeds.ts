@@ -113,6 +113,9 @@ export interface Deed {
 	session: string | null;
 }
 
+/** Days for which it is kept who did what. */
+export const DEEDS_KEPT = 400;
+
 /** Shown at once. */
 export const DEEDS_SHOWN = 50;
 

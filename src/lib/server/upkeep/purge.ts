@@ -1,11 +1,12 @@
 import type { Context } from '../platform/context';
 import type { Job } from '../platform/jobs';
 import { EVENTS_KEPT } from '../auth/events';
+import { DEEDS_KEPT } from '../challenge/deeds';
 import { instant } from '../db/database';
 
 /**
- * Deletes the sign-ins of coaches and participants that ended by themselves, links that set a password and were not used,
- * and security events that have been kept long enough.
+ * Deletes the sign-ins of coaches and participants that ended by themselves, links that set a password or invite and were
+ * not used, and security events and records of who did what that have been kept long enough.
  * @returns how many sign-ins
  */
 export async function purgeSignIns({ db, clock }: Pick<Context, 'db' | 'clock'>): Promise<number> {
@@ -15,6 +16,8 @@ export async function purgeSignIns({ db, clock }: Pick<Context, 'db' | 'clock'>)
 		now
 	]);
 	await db.query('delete from password_reset where expires_at <= $1', [now]);
+	await db.query('delete from invitation where expires_at <= $1', [now]);
+	await db.query('delete from deed where at <= $1', [instant(clock.now() - DEEDS_KEPT * 86_400_000)]);
 	await db.query('delete from security_event where at <= $1', [
 		instant(clock.now() - EVENTS_KEPT * 86_400_000)
 	]);
@@ -23,7 +26,7 @@ export async function purgeSignIns({ db, clock }: Pick<Context, 'db' | 'clock'>)
 
 export const purgeJob = (context: Pick<Context, 'db' | 'clock'>): Job<object> => ({
 	name: 'purge-sign-ins',
-	what: 'Deletes sign-ins that have ended and old security events',
+	what: 'Deletes sign-ins and invitations that have ended, and old records',
 	every: '17 3 * * *',
 	run: async () => {
 		await purgeSignIns(context);

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { DEMO_HELPERS } from '$demo/company';
 import { DEMO_COACH, type DemoStamp } from '$demo/seed';
 import { readSetting } from '$lib/server/platform/settings';
 import type { RequestHandler } from './$types';
@@ -7,5 +8,6 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ locals }) => {
 	const stamp = locals.app.config.demo ? await readSetting<DemoStamp>(locals.app.db, 'demo') : null;
 	if (!stamp) error(404, 'There is no such page here.');
-	return Response.json({ ...DEMO_COACH, links: stamp.links });
+	const helpers = DEMO_HELPERS.map(({ email, role }) => ({ email, role }));
+	return Response.json({ ...DEMO_COACH, links: stamp.links, helpers });
 };

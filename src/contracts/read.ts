@@ -7,6 +7,23 @@ export const MOST_FAULTS = 50;
 export type ReadAs<T> = { value: T; faults: null } | { value: null; faults: FieldFault[] };
 
 /**
+ * A field whose name is that of something every object has: no contract has such a field, and a schema that looks one up
+ * finds what is no schema. Null where there is none.
+ */
+function nameFault(input: unknown): FieldFault | null {
+	const open: unknown[] = [input];
+	while (open.length > 0) {
+		const next = open.pop();
+		if (typeof next !== 'object' || next === null) continue;
+		for (const [name, value] of Object.entries(next)) {
+			if (name in Object.prototype) return { field: name, message: `there is no field called ${name}` };
+			if (typeof value === 'object' && value !== null) open.push(value);
+		}
+	}
+	return null;
+}
+
+/**
  * Reads input from outside by its contract: its sizes first and alone, then everything in it.
  * @returns the value, or up to {@link MOST_FAULTS} faults
  */
@@ -15,8 +32,8 @@ export function readAs<T>(
 	input: unknown,
 	how: { stripUnknown?: boolean; strict?: boolean } = {}
 ): ReadAs<T> {
-	const tooLarge = sizeFault(schema, input);
-	if (tooLarge) return { value: null, faults: [tooLarge] };
+	const first = sizeFault(schema, input) ?? nameFault(input);
+	if (first) return { value: null, faults: [first] };
 	try {
 		const value = schema.validateSync(input, { abortEarly: false, disableStackTrace: true, ...how });
 		return { value, faults: null };

@@ -162,6 +162,8 @@ function afterCut(base: string, to: string, log: readonly Op[], count: number, c
 		op: Extract<Op, { kind: 'make' | 'remove' | 'rename' }>;
 		sure: boolean;
 		file: OnDisk | undefined;
+		/** What had the name that another file was given. */
+		before?: OnDisk | undefined;
 	}[] = [];
 	const fileAt = (path: string): OnDisk => {
 		const known = files.get(path);
@@ -193,13 +195,13 @@ function afterCut(base: string, to: string, log: readonly Op[], count: number, c
 				break;
 			case 'rename': {
 				const file = fileAt(op.path);
-				names.push({ op, sure: false, file });
+				names.push({ op, sure: false, file, before: files.get(op.to) });
 				files.set(op.to, file);
 				files.delete(op.path);
 			}
 		}
 	/** Names that this cut left as they were before; what they hold stays under the old ones. */
-	for (const { op, sure, file } of names) {
+	for (const { op, sure, file, before } of names) {
 		const happens = sure || chance() < 0.5;
 		const path = join(to, op.path);
 		if (op.kind === 'make') {
@@ -215,7 +217,10 @@ function afterCut(base: string, to: string, log: readonly Op[], count: number, c
 		} else if (happens) {
 			if (existsSync(path)) renameSync(path, join(to, op.to));
 		} else if (file) {
-			if (files.get(op.to) === file) files.delete(op.to);
+			if (files.get(op.to) === file) {
+				if (before) files.set(op.to, before);
+				else files.delete(op.to);
+			}
 			writeFileSync(path, file.after(chance));
 		}
 	}

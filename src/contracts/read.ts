@@ -6,6 +6,9 @@ export const MOST_FAULTS = 50;
 
 export type ReadAs<T> = { value: T; faults: null } | { value: null; faults: FieldFault[] };
 
+/** Whether a name is that of something every object has by itself. */
+export const isOfEveryObject = (name: string): boolean => name in Object.prototype;
+
 /**
  * A field whose name is that of something every object has: no contract has such a field, and a schema that looks one up
  * finds what is no schema. Null where there is none.
@@ -16,7 +19,7 @@ function nameFault(input: unknown): FieldFault | null {
 		const next = open.pop();
 		if (typeof next !== 'object' || next === null) continue;
 		for (const [name, value] of Object.entries(next)) {
-			if (name in Object.prototype) return { field: name, message: `there is no field called ${name}` };
+			if (isOfEveryObject(name)) return { field: name, message: `there is no field called ${name}` };
 			if (typeof value === 'object' && value !== null) open.push(value);
 		}
 	}

@@ -1,4 +1,5 @@
 import { stringify } from 'devalue';
+import { isOfEveryObject } from '$contracts/read';
 import { Refusal } from '../platform/errors';
 
 const KB = 1024;
@@ -67,6 +68,10 @@ async function withForm(request: Request): Promise<Request> {
 	} catch {
 		throw new Refusal(400, 'What was sent is no form that can be read; nothing was saved.');
 	}
+	// What is made of it is an object, which has such names already; no form of ours has them.
+	const odd = [...form.keys()].find(isOfEveryObject);
+	if (odd !== undefined)
+		throw new Refusal(400, `There is no field called ${odd.slice(0, 20)}; nothing was saved.`);
 	return Object.defineProperty(request, 'formData', { value: () => Promise.resolve(form) });
 }
 

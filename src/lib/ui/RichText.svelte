@@ -5,6 +5,7 @@
 	import ListOrdered from '@lucide/svelte/icons/list-ordered';
 	import { onMount } from 'svelte';
 	import type { Editor } from '@tiptap/core';
+	import { htmlOfText } from './rich-text';
 
 	/** A text that can be set: bold, italic, lists. Without scripts it is a plain field of the name `body`. */
 	interface Props {
@@ -22,6 +23,9 @@
 	/** Counts what happens in the editor, so that buttons show what holds at the cursor. */
 	let turn = $state(0);
 	let empty = $state(true);
+	/** What was typed before the editor was there: it begins with that. */
+	let plain = $state('');
+	let field: HTMLTextAreaElement | undefined = $state();
 
 	onMount(() => {
 		let gone = false;
@@ -36,7 +40,8 @@
 				element: box,
 				// Styles come from our own sheet alone.
 				injectCSS: false,
-				content: html,
+				content: plain ? htmlOfText(plain) : html,
+				autofocus: document.activeElement === field ? 'end' : false,
 				extensions: [
 					StarterKit.configure({ heading: { levels: [3] }, code: false, codeBlock: false, link: false })
 				],
@@ -102,6 +107,8 @@
 		</div>
 	{:else}
 		<textarea
+			bind:this={field}
+			bind:value={plain}
 			name="body"
 			rows="2"
 			maxlength="4000"

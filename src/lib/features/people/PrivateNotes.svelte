@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { dayAndTimeIn } from '$lib/format';
+	import { htmlOfText } from '$lib/ui/rich-text';
 	import RichText from '$lib/ui/RichText.svelte';
 
 	interface Note {
@@ -30,11 +31,6 @@
 		editing = note;
 		turn++;
 	}
-	const escaped = (text: string) =>
-		text
-			.split('\n')
-			.map((line) => `<p>${line.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</p>`)
-			.join('');
 </script>
 
 <section class="panel flex flex-col gap-2 p-4" aria-labelledby="notes">
@@ -59,7 +55,7 @@
 	>
 		{#if editing}<input type="hidden" name="note" value={editing.id} />{/if}
 		{#key turn}<RichText
-				html={editing ? (editing.html ?? escaped(editing.body)) : ''}
+				html={editing ? (editing.html ?? htmlOfText(editing.body)) : ''}
 				label={editing ? 'The note' : 'A new note'}
 				placeholder="For coaches alone; {name} does not see it"
 				bind:value={html}

@@ -5,7 +5,7 @@
 
 <ul class="flex flex-col gap-1 text-sm">
 	{#each rows as { name, people } (name)}
-		<li class="grid grid-cols-[minmax(0,9.5rem)_minmax(0,1fr)_2rem] items-center gap-2">
+		<li class="grid grid-cols-[minmax(0,11.5rem)_minmax(0,1fr)_2rem] items-center gap-2">
 			<span class="truncate" title={name}>{name}</span>
 			<span class="bg-base-300 block h-2 rounded-sm"
 				><span class="bg-primary block h-2 rounded-sm" style="width:{of > 0 ? (100 * people) / of : 0}%"

@@ -45,6 +45,8 @@ export interface Enrolment {
 	askedAt: number | null;
 	holds: Hold[];
 	suited: Suited;
+	/** The id of their team; null: none. */
+	team: string | null;
 	/** When they left the challenge; null: they are in it. */
 	leftAt: number | null;
 	fromDay: number;
@@ -70,7 +72,7 @@ const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		p.kit, p.kit_unread as "kitUnread", coalesce(h.limits, '{}') as limits, coalesce(h.added, '{}') as "addedLimits",
 		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", p.asked_at as "askedAt", e.holds,
 		${SUITED} as suited,
-		e.left_at as "leftAt", e.from_day as "fromDay", e.shift_days as "shiftDays", e.catch_up as "catchUp", e.strip, e.extras, e.last_seen as "lastSeen",
+		e.team_id as team, e.left_at as "leftAt", e.from_day as "fromDay", e.shift_days as "shiftDays", e.catch_up as "catchUp", e.strip, e.extras, e.last_seen as "lastSeen",
 		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
 	from enrolment e join participant p on p.id = e.participant_id left join health h on h.participant_id = p.id`;
 

@@ -34,7 +34,7 @@ interface Placed {
 }
 
 /** Who is in which team and has which buddies; those who left are in none. */
-export const placesIn = (db: Queries, id: ChallengeId): Promise<Placed[]> =>
+const placesIn = (db: Queries, id: ChallengeId): Promise<Placed[]> =>
 	db.query(
 		`select e.id, e.team_id as team, e.buddies from enrolment e join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and e.left_at is null order by p.name, e.id`,
@@ -157,7 +157,7 @@ export async function companyOf(db: Queries, id: EnrolmentId): Promise<Company> 
 	return only(
 		await db.query<Company>(
 			`select t.name as team, coalesce((select jsonb_agg(jsonb_build_object('id', o.id, 'name', p.name,
-					'shown', coalesce(p.display_name, split_part(p.name, ' ', 1))) order by p.name)
+					'shown', shown_name(p)) order by p.name)
 				from enrolment o join participant p on p.id = o.participant_id
 				where o.challenge_id = e.challenge_id and o.buddies = e.buddies and o.id <> e.id and o.left_at is null), '[]') as buddies
 			 from enrolment e left join team t on t.id = e.team_id where e.id = $1`,

@@ -5,7 +5,7 @@ import { orFail } from '$lib/server/web/http';
 import { excuse } from '$lib/server/attendance/excuses';
 import { rollIn } from '$lib/server/attendance/of-request';
 import { houseOf } from '$lib/server/practice/practice';
-import { placesIn, teamsIn } from '$lib/server/people/teams';
+import { teamsIn } from '$lib/server/people/teams';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -14,8 +14,6 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { rows, group, totals } = await rollIn(locals, challenge, asOf);
 	const house = await houseOf(locals.app.db, challenge.coachId);
 	const teams = await teamsIn(locals.app.db, challenge.id);
-	const placed = await placesIn(locals.app.db, challenge.id);
-	const teamOf = new Map(placed.map(({ id, team }) => [id, team]));
 	return {
 		teams,
 		group,
@@ -25,7 +23,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 			name: person.name,
 			zone: person.zone,
 			level: person.level,
-			team: teamOf.get(person.id) ?? null,
+			team: person.team,
 			fromDay: person.fromDay,
 			lastSeen: person.lastSeen !== null && person.lastSeen <= asOf ? person.lastSeen : null,
 			days: packDays(challenge.role === 'viewer' ? withoutHealth(days) : days),

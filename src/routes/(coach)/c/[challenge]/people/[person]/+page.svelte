@@ -66,7 +66,9 @@
 				<dd>{person.trainsAt === null ? 'no fixed hour' : `${timeOfDay(person.trainsAt)} by their clock`}</dd>
 				{#if data.company.team}<dt class="quiet">Team</dt>
 					<dd>{data.company.team}</dd>{/if}
-				{#if data.company.buddies.length > 0}<dt class="quiet">Buddies</dt>
+				{#if data.company.buddies.length > 0}<dt class="quiet">
+						{data.company.buddies.length === 1 ? 'Buddy' : 'Buddies'}
+					</dt>
 					<dd class="flex flex-wrap gap-x-3">
 						{#each data.company.buddies as one (one.id)}<a
 								class="link-quiet"

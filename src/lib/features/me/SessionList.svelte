@@ -11,6 +11,8 @@
 		outline: Outline;
 		name: string;
 		changes?: readonly PersonalChange[];
+		/** Whose it is, for a coach who looks at it; left out: of whoever reads. */
+		whose?: string | null;
 		/** The day that it is of, where it is one's. */
 		day?: number;
 		/** Pieces of it that are ticked off one by one, each with its last block. */
@@ -18,7 +20,7 @@
 		/** Whether pieces can still be ticked off. */
 		open?: boolean;
 	}
-	let { outline, name, changes = [], day = 0, pieces = [], open = true }: Props = $props();
+	let { outline, name, changes = [], whose = null, day = 0, pieces = [], open = true }: Props = $props();
 	const endOf = (block: number) => pieces.find(({ last }) => last === block);
 	const pieceName = (piece: (typeof pieces)[number]) => piece.dayPart ?? `piece ${pieces.indexOf(piece) + 1}`;
 	const done = $derived(pieces.filter((piece) => piece.done).length);
@@ -30,7 +32,7 @@
 		<h2 class="text-2xl">{name}</h2>
 		<p>
 			<b>{minutes[0] === minutes[1] ? minutes[0] : `${minutes[0]} to ${minutes[1]}`} min</b>
-			<span class="quiet">at your own pace, {clockText(outline.work)} of it work</span>
+			<span class="quiet">at {whose ? 'their' : 'your'} own pace, {clockText(outline.work)} of it work</span>
 		</p>
 		<p class="quiet text-[15px]">{outline.counting}</p>
 		{#if pieces.length > 1}<p class="mt-1">
@@ -40,7 +42,7 @@
 	</div>
 	{#if changes.length > 0}
 		<div class="remark">
-			<h3 class="mb-1">Changed for you</h3>
+			<h3 class="mb-1">Changed for {whose ?? 'you'}</h3>
 			<ul class="flex flex-col gap-1">
 				{#each changes as change (change.from + change.to)}<li>
 						{change.from} → <b>{change.to}</b> <span class="quiet">{change.why}</span>

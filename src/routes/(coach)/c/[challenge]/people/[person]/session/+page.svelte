@@ -47,5 +47,7 @@
 	<div class="panel mb-4 p-3">
 		<Timeline session={own.session} timeline={own.timeline} budgetMinutes={data.as.minutes} />
 	</div>
-	<div class="max-w-2xl"><SessionList outline={own.outline} name={data.as.name} changes={own.changes} /></div>
+	<div class="max-w-2xl">
+		<SessionList outline={own.outline} name={data.as.name} changes={own.changes} whose={first} />
+	</div>
 {/if}

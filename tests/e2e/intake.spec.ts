@@ -103,7 +103,7 @@ test('who gets what is seen for everybody, filtered, and as one person gets it',
 	await beside.getByRole('link', { name: 'The session as Halvard gets it' }).click();
 	await ready(page);
 	await expect(page.getByRole('heading', { name: /as Halvard gets it/ })).toBeVisible();
-	await expect(page.getByText('Changed for you')).toBeVisible();
+	await expect(page.getByText('Changed for Halvard')).toBeVisible();
 	await noBarriers(page, 'a session as one person gets it');
 });
 

@@ -187,7 +187,8 @@ export async function restore(file: string, where: Where): Promise<Manifest> {
 		}
 		return manifest;
 	} finally {
-		await rm(beside, { recursive: true, force: true });
+		// Of a backup that is torn some files may still be on their way when its end is missed.
+		await rm(beside, { recursive: true, force: true, maxRetries: 10, retryDelay: 50 });
 	}
 }
 

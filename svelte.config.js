@@ -7,6 +7,8 @@ export default {
 	compilerOptions: { runes: ({ filename }) => (filename.includes('node_modules') ? undefined : true) },
 	kit: {
 		adapter: adapter(),
+		// Participants' pages register it: a coach's desk is not kept on any device.
+		serviceWorker: { register: false },
 		alias: { $core: 'src/core', $contracts: 'src/contracts', $demo: 'src/demo' },
 		// Everything the page needs comes from this application. Style attributes are allowed because the
 		// server writes plate heights and timeline widths into the HTML before any script runs.

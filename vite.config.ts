@@ -7,6 +7,11 @@ import { peggy } from './vite.peggy.mjs';
 const globalSetup = ['tests/support/global-setup.ts'];
 /** Measures how long others wait: nothing else may be at work meanwhile. */
 const ALONE = ['tests/faults/hostile.test.ts'];
+/**
+ * Goes by a clock of its own, and needs a process of its own for that: whatever files before it left running would be wound on
+ * with it, an hour of its work within a test.
+ */
+const CLOCK = ['src/**/*.clock.test.ts'];
 
 function suites() {
 	// `npm run soak` has a file of its own.
@@ -18,10 +23,11 @@ function suites() {
 		{
 			name: 'all',
 			include: ['src/**/*.test.ts', 'tests/{reference,server,faults,house}/**/*.test.ts'],
-			exclude: ALONE,
+			exclude: [...ALONE, ...CLOCK],
 			globalSetup,
 			sequence: { groupOrder: 1 }
 		},
+		{ name: 'clock', include: CLOCK, globalSetup, isolate: true, sequence: { groupOrder: 1 } },
 		{ name: 'alone', include: ALONE, globalSetup, maxWorkers: 1, sequence: { groupOrder: 2 } }
 	];
 }

@@ -14,6 +14,7 @@ ensureInstalled();
 const { cookieOfLink, serving } = await import('./bench-serving.mjs');
 const { building, planning } = await import('./bench-coach.mjs');
 const { people } = await import('./bench-people.mjs');
+const { running } = await import('./bench-run.mjs');
 ensureBuilt();
 
 /** @returns {Figure[]} */
@@ -96,10 +97,11 @@ rmSync(directory, { recursive: true, force: true });
 const first = await startDemo();
 await first.stop();
 const second = await startDemo();
-const [weight, build, plan, group, served] = await (async () => {
+const [weight, run, build, plan, group, served] = await (async () => {
 	try {
 		return /** @type {const} */ ([
 			await scriptWeight(),
+			await running(BASE),
 			await building(BASE),
 			await planning(BASE),
 			await people(BASE),
@@ -157,6 +159,34 @@ figures.push({
 	unit: 'ms',
 	bound: 17,
 	detail: `95th percentile ${group.slow.toFixed(1)} ms of 235 frames`
+});
+figures.push({
+	name: 'a call of a session against its timeline over three minutes, the furthest',
+	value: run.calls.worst,
+	unit: 'ms',
+	bound: 50,
+	detail: `${run.calls.calls} calls, by the clock of another process`
+});
+figures.push({
+	name: 'a tap in a session to the frame with the next step, median',
+	value: run.taps[Math.floor(run.taps.length / 2)] ?? NaN,
+	unit: 'ms',
+	bound: 50,
+	detail: `longest of ${run.taps.length}: ${(run.taps.at(-1) ?? NaN).toFixed(0)} ms`
+});
+figures.push({
+	name: 'largest paint of today at a quarter of the processor, median',
+	value: run.paint / 1000,
+	unit: 's',
+	bound: 1.5,
+	detail: 'five times, nothing kept from before'
+});
+figures.push({
+	name: 'the roll while fifty people check in at once, the slowest',
+	value: run.fifty.roll.at(-1) ?? NaN,
+	unit: 'ms',
+	bound: 300,
+	detail: `${run.fifty.roll.length} times; all fifty in ${run.fifty.within.toFixed(0)} ms, the slowest ${(run.fifty.checkIns.at(-1) ?? NaN).toFixed(0)} ms`
 });
 figures.push({
 	name: 'second demo start to the first page',

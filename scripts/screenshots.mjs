@@ -14,25 +14,6 @@ rmSync(process.env.CADREX_DATA, { recursive: true, force: true });
 await import('./demo.mjs');
 const { chromium } = await import('@playwright/test');
 
-/** A session as a coach has it in a note of hers. */
-const PASTED = `Tuesday, hut legs
-
-Warm-up
-- 3 min march
-- 10 hip circles each side
-
-Main
-A1 Goblet squat 3x10 @ 8/12/16 kg
-A2 Push-ups 3x8-12
-Rest 75 s
-
-3 rounds:
-- 10 swings 10kg
-- 8 step ups each leg
-
-Evening
-30 s calf stretch each side, 60 s child's pose`;
-
 const BASE = `http://localhost:${process.env.PORT}`;
 const directory = join(ROOT, 'docs', 'screenshots');
 rmSync(directory, { recursive: true, force: true });
@@ -59,7 +40,7 @@ async function window(viewport, userAgent) {
 		/** @param {string} path */
 		go: async (path) => {
 			await page.goto(BASE + path);
-			await page.waitForLoadState('networkidle');
+			await page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
 		},
 		/** @param {string} name */
 		shoot: (name) => page.screenshot({ path: join(directory, `${name}.png`) }),
@@ -99,25 +80,32 @@ for (const place of ['desk', 'roll', 'plan']) {
 	await desk.go(`${challenge}/${place}`);
 	await desk.shoot(place);
 }
+await desk.go(`${challenge}/reach`);
+await desk.page
+	.getByRole('link', { name: /Yelena Dravec/ })
+	.first()
+	.click();
+await desk.page.getByLabel('Write to Yelena').waitFor();
+await desk.shoot('reach');
 await desk.go(`${challenge}/people/teams`);
 await desk.shoot('teams');
 await desk.go(`${challenge}/people`);
 const person = await desk.page.getByRole('link', { name: 'Halvard Eik' }).getAttribute('href');
 await desk.go(person ?? '');
 await desk.shoot('person');
-await desk.go(`${person}/session?day=26`);
-await desk.shoot('session-as');
 await desk.go(`${challenge}/people/fit?day=26`);
 await desk.page.getByRole('button', { name: 'Anahí Quispe' }).click();
 await desk.shoot('fit');
 await desk.go(`${challenge}/people/group`);
 await desk.shoot('group');
-await desk.go(`${challenge}/plan`);
-await desk.page.getByRole('button', { name: 'Week 5' }).click();
-await desk.page.getByRole('button', { name: 'What it comes to' }).click();
-await desk.page.setViewportSize({ width: 1280, height: 1000 });
-await desk.shoot('plan-week');
-await desk.page.setViewportSize({ width: 1280, height: 800 });
+await desk.go(`${challenge}/lead/26`);
+await desk.page.keyboard.press(' ');
+while ((await desk.page.getByText('EMOM').count()) === 0) {
+	await desk.page.keyboard.press('ArrowRight');
+	await desk.page.waitForTimeout(400);
+}
+await desk.page.keyboard.press(' ');
+await desk.shoot('lead');
 await desk.go(`${challenge}/plan?show=progression`);
 await desk.page.getByRole('button', { name: /^Overhead press/ }).click();
 await desk.shoot('progression');
@@ -139,13 +127,6 @@ await desk.shoot('build');
 await desk.page.setViewportSize({ width: 1280, height: 800 });
 await desk.go(`${challenge}/build/library`);
 await desk.shoot('library');
-await desk.go(`${challenge}/build/new`);
-await desk.page.getByRole('button', { name: 'As text' }).click();
-await desk.page.getByLabel('The session as text').fill(PASTED);
-await desk.page.getByText('is taken as the name of the session').waitFor();
-await desk.page.setViewportSize({ width: 1280, height: 1000 });
-await desk.shoot('build-pasted');
-await desk.page.setViewportSize({ width: 1280, height: 800 });
 await desk.go(`${session}/call-sheet`);
 await desk.shoot('call-sheet');
 const sheet = join(ROOT, 'build-cli', 'figures.html');
@@ -174,12 +155,46 @@ await phone.go('/me/calendar');
 const calendar = await phone.picture();
 await phone.go('/me/shelf');
 await phone.page.getByRole('link', { name: 'Desk breaks' }).click();
-await phone.page.waitForLoadState('networkidle');
+await phone.page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
 const shelf = await phone.picture();
 await phone.go('/me/day/24/check-in');
 await phone.page.getByText('Partly', { exact: true }).click();
 await phone.page.getByRole('button', { name: 'changed' }).nth(3).click();
 await sideBySide('me', [today, exercise, await phone.picture(), shelf, calendar]);
+
+await phone.go('/me/day/22/run');
+const before = await phone.picture();
+await phone.page.getByText('Take a strap along').click();
+await phone.page.getByLabel('Your age').fill('34');
+await phone.page.getByLabel('At rest, if known').fill('58');
+await phone.page.getByRole('button', { name: /Simulated strap/ }).click();
+await phone.page.getByText('connected', { exact: true }).waitFor();
+await phone.page.getByRole('button', { name: 'Start' }).click();
+const done = phone.page.getByRole('button', { name: 'Done', exact: true });
+while ((await done.count()) === 0) {
+	await phone.page.keyboard.press('ArrowRight');
+	await phone.page.waitForTimeout(400);
+}
+const work = await phone.picture();
+await phone.page.getByRole('button', { name: 'More', exact: true }).click();
+await phone.page.getByRole('button', { name: 'This hurts' }).click();
+await phone.page.getByRole('button', { name: 'wrist' }).click();
+const hurts = await phone.picture();
+await phone.page.getByRole('button', { name: 'Close' }).click();
+await done.click();
+await phone.page.getByRole('button', { name: 'As shown' }).waitFor();
+const rest = await phone.picture();
+await phone.page.getByRole('button', { name: 'More', exact: true }).click();
+await phone.page.getByRole('button', { name: 'End the session here' }).click();
+await phone.page.getByText('Part of it done').waitFor();
+const over = await phone.picture();
+await phone.page.getByRole('link', { name: 'Check in' }).click();
+await phone.page.getByText('Partly', { exact: true }).waitFor();
+await phone.page.getByText('As planned', { exact: true }).click();
+await phone.page.getByRole('button', { name: 'Send' }).click();
+await phone.page.waitForURL('**/result');
+await phone.page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
+await sideBySide('run', [before, work, hurts, rest, over, await phone.picture()]);
 
 await phone.go('/me/intake');
 await phone.page.getByRole('button', { name: 'Something has changed' }).click();

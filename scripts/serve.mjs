@@ -58,6 +58,8 @@ export async function serve({ host, port }) {
 	process.emit(/** @type {any} */ ('cadrex:listening'), /** @type {any} */ (own));
 	const close = async () => {
 		const closed = new Promise((resolve) => server.close(resolve));
+		// What is held open for as long as a page looks does not come to its end by itself.
+		process.emit(/** @type {any} */ ('cadrex:ending'));
 		// What is being answered is answered to its end; a connection that then waits for more is closed.
 		const idle = setInterval(() => server.closeIdleConnections(), 50);
 		const late = setTimeout(() => server.closeAllConnections(), PATIENCE);

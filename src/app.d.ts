@@ -12,6 +12,10 @@ declare global {
 		interface Error {
 			message: string;
 		}
+		interface PageData {
+			/** Pages that a participant's device should keep. */
+			keep?: string[];
+		}
 		/** What the server hands on of the connection; there is none in development. */
 		interface Platform {
 			req: IncomingMessage;

@@ -24,6 +24,7 @@ export const init: ServerInit = async () => {
 	if (app.config.demo) await startDemo(app);
 	// The server says where it listens; whoever may read the data directory can then give it commands.
 	process.on('cadrex:listening' as 'message', (url) => void app.control?.open(String(url)));
+	process.on('cadrex:ending' as 'beforeExit', () => app.live.end());
 	process.on(
 		'sveltekit:shutdown',
 		() => void closeApp(app).finally(() => process.emit('cadrex:closed' as 'beforeExit', 0))

@@ -46,7 +46,11 @@ export const houseSchema = object({
 	hardAWeek: whole('hard cardio sessions', 0, 7),
 	dullAfter: whole('the sessions looked back', 1, 40),
 	silentFrom: whole('the days without a check-in', 1, 14),
-	fadingFrom: whole('the points of adherence lost', 5, 100)
+	fadingFrom: whole('the points of adherence lost', 5, 100),
+	laterBy: whole('the hours by which somebody checks in later', 1, 24),
+	hardEffort: whole('the effort that is too hard', 5, 10),
+	againAfter: whole('the days until somebody comes up again', 1, 28),
+	finishFrom: whole('the share of all work', 10, 100)
 });
 
 export type HouseFields = Assert<Same<keyof typeof houseSchema.fields, keyof HouseRules>>;

@@ -1,8 +1,11 @@
 import { createHash } from 'node:crypto';
 import { fullLog, type LoggedSet } from '$core/day';
+import { stepWords } from '$core/run';
 import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '$lib/server/auth/link';
 import { challengeById } from '$lib/server/challenge/challenge';
+import { dayToRun } from '$lib/server/day/run';
+import { tellPresence } from '$lib/server/live/presence';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { rebuild } from '$lib/server/attendance/projection';
 import { fixedClock } from '$lib/server/platform/clock';
@@ -16,7 +19,7 @@ import type { ChallengeId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
 import { planOf } from '$lib/server/plan/plan-days';
 import { versionById } from '$lib/server/session/sessions';
-import { PEOPLE } from './people.data';
+import { LINKED, PEOPLE } from './people.data';
 import { checkinOn, type DemoCheckin } from './story';
 
 interface Event extends Omit<DemoCheckin, 'share'> {
@@ -100,12 +103,56 @@ export async function liveUntil(context: Context, from: number, to: number): Pro
 	return written;
 }
 
+const MINUTE = 60_000;
+/** Minutes around an instant in which people of the demo train, or have just done so. */
+const AROUND = { before: 15, after: 45 } as const;
+
+/** Lets those who are about to check in be in their session: their phones tell where they are. */
+export async function trainAt(context: Context, now: number): Promise<void> {
+	const challenges = await context.db.query<{ id: ChallengeId }>('select id from challenge');
+	for (const { id } of challenges) {
+		const events = await eventsOf(context, id, now - AROUND.before * MINUTE, now + AROUND.after * MINUTE);
+		// Whoever tries the demo may be one of those with a link, and in a session of their own.
+		for (const { person, day, at } of events.filter((one) => !LINKED.includes(one.person.name)))
+			try {
+				await tellWhere(context, person, day, at - MINUTE, now);
+			} catch (error) {
+				// What is held or not open to them leads nowhere.
+				if (!(error instanceof Refusal)) throw error;
+			}
+	}
+}
+
+/** Tells where somebody is who ends their session at an instant; nothing before they begin. */
+async function tellWhere(
+	context: Context,
+	person: Person,
+	day: number,
+	end: number,
+	now: number
+): Promise<void> {
+	const { course } = await dayToRun(context, person, day);
+	const gone = now - (end - course.seconds * 1000);
+	if (gone < 0) return;
+	let begins = 0;
+	const step = course.steps.find(({ seconds }) => (begins += seconds * 1000) > gone);
+	const told = step
+		? { phase: 'going', what: step.kind === 'work' ? stepWords(course, step).slice(0, 120) : 'resting' }
+		: { phase: 'over', what: null };
+	const share = Math.min(1, gone / Math.max(1, course.seconds * 1000));
+	await tellPresence({ ...context, clock: fixedClock(Math.min(now, end)) }, person, { day, share, ...told });
+}
+
 /** Undoes what came in after an instant: the clock goes back to the real time. */
 export async function forgetAfter(context: Context, now: number): Promise<void> {
 	await context.db.transaction(async (tx) => {
 		await tx.query('delete from checkin where received_at > $1', [instant(now)]);
 		await tx.query('update checkin set replaced_at = null where replaced_at > $1', [instant(now)]);
 		await tx.query('delete from excuse where at > $1', [instant(now)]);
+		await tx.query('delete from presence where at > $1', [instant(now)]);
+		for (const table of ['reach', 'message'] as const)
+			await tx.query(`delete from ${table} where at > $1`, [instant(now)]);
+		await tx.query('delete from session_again where received_at > $1', [instant(now)]);
 	});
 	await rebuild(context);
 }

@@ -332,3 +332,6 @@ export const PEOPLE: DemoPerson[] = [
 
 export const mailOf = (name: string): string =>
 	`${name.split(' ')[0]?.normalize('NFD').replace(/[^\w]/g, '').toLowerCase() ?? 'someone'}@hutseason.example`;
+
+/** Those whose links are printed: one who does well, one with a sore knee, one on the far side of the world. */
+export const LINKED: readonly string[] = ['Oren Falkestad', 'Noor Bastani', 'Aroha Pene'];

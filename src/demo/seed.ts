@@ -25,8 +25,9 @@ import { createExercise } from '$lib/server/exercise/exercises';
 import { practiceOf } from '$lib/server/practice/practice';
 import { createSession, saveSession, type Saved } from '$lib/server/session/sessions';
 import { putOnShelf, takeFromShelf } from '$lib/server/shelf/shelf';
-import { mailOf, PEOPLE, type DemoPerson } from './people.data';
+import { LINKED, mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
+import { writeReaches } from './reach';
 import { inviteHelpers, makeHelpers, noteDeed, writeTeams } from './company';
 import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
 import {
@@ -42,9 +43,6 @@ import {
 
 /** How to get into the demo; printed by `npm run demo`. */
 export const DEMO_COACH = { email: 'runa@hutseason.example', password: 'carry the first load' } as const;
-
-/** Those whose links are printed: one who does well, one with a sore knee, one on the far side of the world. */
-const LINKED = ['Oren Falkestad', 'Noor Bastani', 'Aroha Pene'];
 
 const DAY = 86_400_000;
 const COACH_ZONE = 'Europe/Oslo';
@@ -309,7 +307,7 @@ async function writeRunning(
 	sessions: Sessions,
 	monday: string,
 	now: number
-): Promise<Map<string, string>> {
+): Promise<{ links: Map<string, string>; challenge: OwnedChallenge }> {
 	const startsOn = addDays(monday, -21);
 	const challenge = await makeChallenge(context, coach, {
 		name: 'Hut Season, six weeks',
@@ -342,7 +340,7 @@ async function writeRunning(
 		await postAnnouncement({ ...context, clock: halfway }, challenge, { text: HALFWAY });
 		await noteDeed(context, challenge, coach.id, { work: '/plan/export?announce', at: halfway.now() });
 	}
-	return links;
+	return { links, challenge };
 }
 
 async function writeFinished(
@@ -410,11 +408,13 @@ export async function writeDemo(app: Pick<App, 'db' | 'clock'>): Promise<DemoSta
 		clock: fixedClock(instantOf(addDays(monday, -70), 600, COACH_ZONE))
 	};
 	const coach = await createCoach(context, { ...DEMO_COACH, name: 'Runa Hallgren', zone: COACH_ZONE });
-	const helpers = makeHelpers(context, DEMO_COACH.password);
+	const makingHelpers = makeHelpers(context, DEMO_COACH.password);
 	const sessions = await writeSessions(context, coach);
 	await writeFinished(context, coach, sessions, monday, now);
-	const links = await writeRunning(context, coach, await helpers, sessions, monday, now);
+	const helpers = await makingHelpers;
+	const { links, challenge } = await writeRunning(context, coach, helpers, sessions, monday, now);
 	await writePlanned(context, coach, sessions, monday, now);
 	await liveUntil({ ...context, clock: app.clock }, 0, now);
+	await writeReaches(context, challenge, { coach: coach.id, helper: helpers[0]?.id ?? coach.id }, now);
 	return { links: Object.fromEntries(LINKED.map((name) => [name, links.get(name) ?? ''])) };
 }

@@ -2,7 +2,7 @@ import type { App } from '$lib/server/app';
 import { anyCoach } from '$lib/server/auth/coach';
 import { CannotStart } from '$lib/server/platform/cannot-start';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
-import { forgetAfter, liveUntil } from './live';
+import { forgetAfter, liveUntil, trainAt } from './live';
 import { fitEverywhere } from '$lib/server/fit/ahead';
 import { writeDemo } from './seed';
 
@@ -36,6 +36,11 @@ export class DemoWorld {
 			await this.remember(now);
 			return written;
 		});
+	}
+
+	/** Lets those train whose hour it is. */
+	train(): Promise<void> {
+		return this.inTurn(() => trainAt(this.app, this.app.clock.now()));
 	}
 
 	/** Undoes what was lived beyond now, after the clock went back. */
@@ -86,6 +91,7 @@ export async function startDemo(app: App): Promise<DemoWorld> {
 	await world.catchUp();
 	// Nobody waits for it: pages are there at once, and what does not fit a moment later.
 	void fitEverywhere(app).catch((cause: unknown) => app.log.error({ err: cause }, 'the demo was not fitted'));
+	void world.train().catch((cause: unknown) => app.log.error({ err: cause }, 'nobody of the demo trains'));
 	await app.jobs.register({
 		name: 'demo-people',
 		what: 'Lets the people of the demo live on to the time of its clock',
@@ -93,6 +99,7 @@ export async function startDemo(app: App): Promise<DemoWorld> {
 		retries: 0,
 		run: async () => {
 			await world?.catchUp();
+			await world?.train();
 		}
 	});
 	return world;

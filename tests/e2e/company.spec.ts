@@ -105,7 +105,7 @@ test('teams are divided anew, changed by hand and by keys, and shown on the roll
 	await expect(pass).toHaveCount(0);
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(pass).toBeVisible();
-	await page.getByLabel('Move Oren Falkestad to').selectOption('to Pass hut');
+	await page.getByLabel('Move Oren Falkestad to').selectOption('to Lower hut');
 	await page.getByLabel('Move Oren Falkestad to').selectOption('to no team');
 	await expect(
 		page.getByRole('region', { name: 'Without a team' }).getByText('Oren Falkestad')

@@ -38,7 +38,8 @@ test('a day of two sessions is ticked off one by one, and told of in the end', a
 	await ready(phone);
 	await phone.getByRole('group', { name: 'How hard was it' }).getByText('7', { exact: true }).click();
 	await phone.getByRole('button', { name: /Send|Correct|Check in/ }).click();
-	await phone.waitForURL('**/me');
+	await phone.waitForURL('**/result');
+	await phone.getByRole('link', { name: 'To today' }).click();
 	await expect(phone.getByRole('link', { name: 'Correct it' })).toBeVisible();
 	await context.close();
 

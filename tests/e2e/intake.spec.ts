@@ -1,5 +1,6 @@
 /** The questions before the start, the hold, and who gets what. */
 import { answerQuestions, asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { paceOf, secondsOf } from './pace';
 
 test('answers given without a connection are sent later; a warning sign holds until the coach records a clearance', async ({
 	page,
@@ -161,8 +162,15 @@ test('somebody joins on the page of a challenge, and takes out and deletes what 
 	await phone.getByLabel('Email address').fill('tindra@hutseason.example');
 	await phone.getByRole('button', { name: 'Join' }).click();
 	await phone.waitForURL('**/me/intake');
+	await ready(phone);
+	const pace = await paceOf(phone);
 	await answerQuestions(phone, { level: 'Trained', dumbbells: 8 });
 	await expect(phone.getByText('You can start.')).toBeVisible();
+	// Everything read, everything tapped: under four minutes.
+	const took = await pace();
+	expect(took.words).toBeGreaterThan(300);
+	expect(took.taps).toBeGreaterThan(25);
+	expect(secondsOf(took)).toBeLessThan(240);
 
 	// The last place is taken: whoever comes now waits.
 	const later = await (await browser.newContext({ baseURL: site })).newPage();

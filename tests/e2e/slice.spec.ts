@@ -118,7 +118,7 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 		await me.getByLabel('What hurts').fill('left wrist, 2 of 10');
 		await expect(me.getByText('let a doctor or physiotherapist look at it')).toBeVisible();
 		await me.getByRole('button', { name: 'Send' }).click();
-		await me.waitForURL('**/me');
+		await me.waitForURL('**/result');
 		// Six sets (two in the warm-up, three squats, one stretch), five and a half done.
 		await expect(me.getByText('92 % of the work')).toBeVisible();
 	});
@@ -139,7 +139,10 @@ test('from sign-in to the roll: a challenge is made, filled, followed and seen',
 
 	await test.step('the coach sees it on the desk and the roll', async () => {
 		await page.getByRole('link', { name: 'Desk' }).click();
-		await expect(page.getByText('left wrist, 2 of 10')).toBeVisible();
+		await expect(page.getByText('Hurts: left wrist, 2 of 10')).toBeVisible();
+		await expect(page.getByRole('region', { name: 'Reach out' })).toContainText(
+			/Vesna Radko.*Pain reported\.\s+“left wrist, 2 of 10”/
+		);
 		await page.getByRole('link', { name: 'Roll' }).click();
 		const row = page.getByRole('row', { name: /Vesna Radko/ });
 		await expect(row).toContainText('92 %');
@@ -159,8 +162,9 @@ test('a correction takes the place of what was sent, and a check-in sent twice s
 	await ready(me);
 	await me.getByText('Not at all', { exact: true }).click();
 	await me.getByRole('button', { name: 'Send' }).click();
-	await me.waitForURL('**/me');
+	await me.waitForURL('**/result');
 	await expect(me.getByText('nothing done')).toBeVisible();
+	await me.getByRole('link', { name: 'To today' }).click();
 	await me.getByRole('link', { name: 'Correct it' }).click();
 	await ready(me);
 	await me.getByText('As planned', { exact: true }).click();
@@ -180,6 +184,17 @@ test('what was typed stays when the server refuses it', async ({ page, demo }) =
 	await expect(page.getByRole('alert')).toContainText('Sleep is 0 to 24 hours');
 	await expect(page.getByLabel('Note to your coach')).toHaveValue('the pass was closed');
 	await expect(page.getByLabel('Sleep last night')).toHaveValue('30');
+	// The same where something stands already and is corrected.
+	await page.getByLabel('Sleep last night').fill('7');
+	await page.getByRole('button', { name: 'Send' }).click();
+	await page.waitForURL('**/result');
+	await page.goto('/me/day/24/check-in');
+	await ready(page);
+	await page.getByLabel('Sleep last night').fill('30');
+	await page.getByRole('button', { name: 'Send' }).click();
+	await expect(page.getByRole('alert')).toContainText('Sleep is 0 to 24 hours');
+	await expect(page.getByLabel('Sleep last night')).toHaveValue('30');
+	await expect(page.getByLabel('Note to your coach')).toHaveValue('the pass was closed');
 });
 
 test('an excuse given on the roll shows as one and can be taken back', async ({ page, demo }) => {
@@ -263,10 +278,10 @@ test('without a connection the check-in is kept, and sent again it counts once',
 	await page.getByLabel('Note to your coach').fill('sent from the ridge');
 	await context.setOffline(true);
 	await page.getByRole('button', { name: 'Send' }).click();
-	await expect(page.getByRole('alert')).toContainText('did not get through');
-	await expect(page.getByLabel('Note to your coach')).toHaveValue('sent from the ridge');
+	await expect(page.getByText('Kept on this device')).toBeVisible();
 	await context.setOffline(false);
-	await page.getByRole('button', { name: 'Send' }).click();
+	await expect(page.getByText(/waiting on this device/)).toHaveCount(0);
+	await page.getByRole('link', { name: 'To today', exact: true }).click();
 	await page.waitForURL('**/me');
 	await expect(page.getByRole('status')).toContainText('all done');
 	expect(complaints.splice(0).every((text) => text.includes('ERR_INTERNET_DISCONNECTED'))).toBe(true);

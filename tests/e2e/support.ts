@@ -191,8 +191,10 @@ export async function openPlace(page: Page, place: string): Promise<void> {
 	await page.getByRole('link', { name: 'Hut Season, six weeks' }).click();
 	await page.waitForURL('**/desk');
 	if (place !== 'desk') {
-		await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click();
-		await page.waitForURL(`**/${place.toLowerCase()}*`);
+		const link = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place });
+		const to = await link.getAttribute('href');
+		await link.click();
+		await page.waitForURL(`**${to}*`);
 	}
 	await ready(page);
 }

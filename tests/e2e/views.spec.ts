@@ -93,6 +93,9 @@ test('the coach works by keyboard alone: sign in, go about, look back, find', as
 	await page.waitForURL('**/desk');
 	await ready(page);
 	await page.keyboard.press('2');
+	await page.waitForURL('**/reach');
+	await ready(page);
+	await page.keyboard.press('3');
 	await page.waitForURL('**/roll');
 	await ready(page);
 	await page.keyboard.press('[');
@@ -113,7 +116,7 @@ test('the coach works by keyboard alone: sign in, go about, look back, find', as
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
 	await page.keyboard.press('Escape');
-	await page.keyboard.press('3');
+	await page.keyboard.press('4');
 	await page.waitForURL('**/plan');
 });
 

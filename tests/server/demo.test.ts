@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { adherence } from '$core/attendance';
 import { weekdayOf } from '$core/calendar';
-import { forgetAfter, liveUntil } from '$demo/live';
+import { forgetAfter, liveUntil, trainAt } from '$demo/live';
 import { writeDemo } from '$demo/seed';
 import { accountNoticeJob, resetJob } from '$lib/server/auth/letters';
 import { exercisesCsv } from '$lib/server/exercise/exercise-file';
@@ -11,6 +11,7 @@ import { pdfOf } from '$lib/server/exports/pdf/pdf';
 import { challengeSheet } from '$lib/server/exports/plan-sheet';
 import { enrolmentOf, enrolmentsOf } from '$lib/server/people/enrolments';
 import type { Letter, Mail } from '$lib/server/platform/mail';
+import { presentIn } from '$lib/server/live/presence';
 import { practiceOf } from '$lib/server/practice/practice';
 import { callSheet } from '$lib/server/session/call-sheet';
 import { sessionText } from '$lib/server/session/session-file';
@@ -113,6 +114,30 @@ describe('the demo world', () => {
 		const [first] = (await rollAt(one, NOW)).rows;
 		await rebuild({ db: one });
 		expect((await rollAt(one, NOW)).rows[0]?.person.strip).toEqual(first?.person.strip);
+	});
+});
+
+describe('whoever trains at this moment', () => {
+	it('is in the session until they check in, and nowhere before', async () => {
+		const [challenge] = (await challenges(one)).filter(({ weeks }) => weeks === 6);
+		const at = (now: number) => ({ db: one, ids: randomIds, clock: { now: () => now } });
+		const seen = new Map<string, string[]>();
+		for (let minute = 0; minute <= 120; minute += 20) {
+			const now = NOW + minute * 60_000;
+			await liveUntil(at(now), now - 20 * 60_000, now);
+			await trainAt(at(now), now);
+			for (const { name, phase, share, what } of await presentIn(one, challenge!.id, now)) {
+				expect(share).toBeGreaterThanOrEqual(0);
+				expect(what === null).toBe(phase === 'over');
+				const before = seen.get(name) ?? [];
+				if (before.at(-1) !== phase) seen.set(name, [...before, phase]);
+			}
+		}
+		const ways = [...seen.values()].map((phases) => phases.join(', '));
+		expect(ways.filter((way) => way === 'going, over').length).toBeGreaterThan(0);
+		await forgetAfter(at(NOW), NOW);
+		const left = await presentIn(one, challenge!.id, NOW + HOUR);
+		expect(left.every(({ at }) => at <= NOW)).toBe(true);
 	});
 });
 

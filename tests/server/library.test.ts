@@ -1,4 +1,4 @@
-import { beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { libraryOf, STANDARD } from '$core/exercise';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession } from '$core/session';
@@ -27,6 +27,7 @@ beforeAll(async () => {
 	);
 	[coach, other] = (await Promise.all(coaches)) as [Coach, Coach];
 });
+afterAll(() => context.db.close());
 
 const BEAM = {
 	name: 'Beam lift',

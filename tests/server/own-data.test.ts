@@ -16,6 +16,7 @@ import { deleteHealth, healthUntilOf, setHealthUntil } from '$lib/server/privacy
 import { forget, keptOf, ownDataOf } from '$lib/server/privacy/own-data';
 import { randomIds } from '$lib/server/platform/ids';
 import { deedsOf, recordDeed } from '$lib/server/challenge/deeds';
+import { noteReach } from '$lib/server/reach/reaches';
 import { saveTeams, teamsOf } from '$lib/server/people/teams';
 import { ownPersonOf, sharedWorld } from '../support/context';
 import { ANSWERS } from '../support/intake';
@@ -91,6 +92,10 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 		coachId: world.coach.id,
 		enrolmentId: oslo!.enrolmentId,
 		session: null
+	});
+	await noteReach(context, world.challenge, person, world.coach.id, ['pain'], {
+		way: 'called',
+		note: 'Person 1 says the knee gave way'
 	});
 	expect((await ownDataOf(context, oslo!.participantId)).challenges[0]?.company).toEqual({
 		team: 'Ridge',

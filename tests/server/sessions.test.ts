@@ -1,4 +1,4 @@
-import { beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { compileSession } from '$core/session';
 import { createCoach, type Coach } from '$lib/server/auth/coach';
 import type { SessionId } from '$lib/server/platform/ids';
@@ -51,6 +51,7 @@ beforeAll(async () => {
 		})
 	).id;
 });
+afterAll(() => context.db.close());
 describe('what goes with a session', () => {
 	it('is kept with it, tags once each', async () => {
 		const session = await sessionOf(context.db, coach.id, id);

@@ -1,5 +1,6 @@
-export { adherence, madeUp, together, type Adherence } from './adherence';
+export { adherence, isDue, madeUp, together, type Adherence } from './adherence';
 export { extrasOf, type ExtraEntry, type Extras } from './extras';
 export { packDays, unpackDays, withoutHealth } from './day-code';
+export { projectFinish, type FinishChance } from './finish';
 export { foldAttendance, type AttendanceRecords } from './fold';
 export { attendanceOf, isFading, isSilent, type Attendance } from './summary';

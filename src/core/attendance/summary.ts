@@ -1,6 +1,6 @@
 import type { DueWindow } from '../calendar';
 import type { PersonDay } from '../day';
-import { entryOf, type DayResult, type Strip } from '../day';
+import { checkinTimes, entryOf, type DayResult, type Strip } from '../day';
 import type { HouseRules } from '../practice';
 import { adherence, isDue, madeUp, type Adherence } from './adherence';
 import { extrasOf, type ExtraEntry, type Extras } from './extras';
@@ -9,23 +9,25 @@ export interface Attendance {
 	/** With what sessions from the shelf make up for. */
 	adherence: Adherence;
 	extras: Extras;
+	/** What was due, and done of it, in the last 7 days and in the 7 before. */
+	weeks: { recent: Adherence; before: Adherence };
 	/** Adherence over the last 7 days less that over the 7 before, in points; null without both. */
 	trend: number | null;
 	/** Due days without a check-in or a session from the shelf, counted back from the last due one. */
 	silent: number;
+	/** When something had last come in from them; null: never. Epoch milliseconds. */
+	lastSeen: number | null;
 }
 
 const DAY = 86_400_000;
 const WEEK = 7 * DAY;
 
-/** The share done in the last 7 days against that of the 7 before, as seen from `now`. */
-function trendOf(days: readonly (DayResult & { window: DueWindow })[], now: number): number | null {
+/** The last 7 days and the 7 before, as seen from `now`. */
+function weeksTo(days: readonly (DayResult & { window: DueWindow })[], now: number): Attendance['weeks'] {
 	const within = (from: number, to: number) =>
-		adherence(days.filter(({ window }) => window.due > from && window.due <= to)).rate;
+		adherence(days.filter(({ window }) => window.due > from && window.due <= to));
 	// A day done before it is due belongs to the week that it falls into.
-	const recent = within(now - WEEK, now + DAY);
-	const before = within(now - 2 * WEEK, now - WEEK);
-	return recent === null || before === null ? null : (recent - before) * 100;
+	return { recent: within(now - WEEK, now + DAY), before: within(now - 2 * WEEK, now - WEEK) };
 }
 
 function silentDays(days: readonly PersonDay[], strip: Strip, lastExtra: number | null, now: number): number {
@@ -41,6 +43,13 @@ function silentDays(days: readonly PersonDay[], strip: Strip, lastExtra: number 
 	return silent;
 }
 
+/** The last that had come in, of a day or from the shelf. */
+const lastOf = (strip: Strip, lastExtra: number | null, now: number): number | null =>
+	checkinTimes(strip).reduce<number | null>(
+		(last, at) => (at <= now && at > (last ?? 0) ? at : last),
+		lastExtra
+	);
+
 /** What a person's days add up to at an instant. */
 export function attendanceOf(
 	days: readonly PersonDay[],
@@ -48,11 +57,15 @@ export function attendanceOf(
 	now: number
 ): Attendance {
 	const extras = extrasOf(entries, now);
+	const weeks = weeksTo(days, now);
+	const [recent, before] = [weeks.recent.rate, weeks.before.rate];
 	return {
 		adherence: madeUp(adherence(days), extras.credit),
 		extras,
-		trend: trendOf(days, now),
-		silent: silentDays(days, strip, extras.last, now)
+		weeks,
+		trend: recent === null || before === null ? null : (recent - before) * 100,
+		silent: silentDays(days, strip, extras.last, now),
+		lastSeen: lastOf(strip, extras.last, now)
 	};
 }
 

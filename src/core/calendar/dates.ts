@@ -2,15 +2,32 @@
 
 const DAY = 86_400_000;
 
+/** Dates that are kept, each way: a group asks for the same few hundred in every zone. */
+const MOST_KEPT = 4000;
+const msOf = new Map<string, number>();
+const dateAt = new Map<number, string>();
+
+function keep<K, V>(kept: Map<K, V>, key: K, value: V): V {
+	if (kept.size >= MOST_KEPT) kept.clear();
+	kept.set(key, value);
+	return value;
+}
+
 /** Milliseconds from 1 January 1970 to the midnight that begins a date, as if it were UTC; null where there is no such date. */
 export function utcOf(date: string): number | null {
+	const known = msOf.get(date);
+	if (known !== undefined) return known;
 	if (!/^\d{4}-\d{2}-\d{2}$/.test(date)) return null;
 	const ms = Date.parse(`${date}T00:00:00Z`);
 	// 30 February does not come back as it was.
-	return Number.isNaN(ms) || dateOf(ms) !== date ? null : ms;
+	if (Number.isNaN(ms) || new Date(ms).toISOString().slice(0, 10) !== date) return null;
+	return keep(msOf, date, ms);
 }
 
-const dateOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+/** The date of a midnight. */
+function dateOf(ms: number): string {
+	return dateAt.get(ms) ?? keep(dateAt, ms, new Date(ms).toISOString().slice(0, 10));
+}
 
 /** @throws RangeError for a date that does not exist */
 function plain(date: string): number {

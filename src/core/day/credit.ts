@@ -8,6 +8,26 @@ export interface LoggedSet {
 	set: number;
 	amount: number;
 	kg: number | null;
+	/** Each side by itself, where they were not alike. */
+	left?: number | null;
+	right?: number | null;
+	/** 0…10, where it was said. */
+	effort?: number | null;
+	/** The form of the exercise that was done in its place. */
+	used?: string | null;
+}
+
+/** A log with what was done later in the day added to it, set by set: the parts of a day are summed. */
+export function addedTo(before: readonly LoggedSet[], more: readonly LoggedSet[]): LoggedSet[] {
+	const key = ({ block, part, set }: LoggedSet) => `${block}.${part}.${set}`;
+	const later = new Map(more.map((set) => [key(set), set]));
+	const both = before.map((set): LoggedSet => {
+		const added = later.get(key(set));
+		later.delete(key(set));
+		if (!added || added.amount === 0) return set;
+		return set.amount === 0 ? added : { ...set, ...added, amount: set.amount + added.amount };
+	});
+	return [...both, ...later.values()];
 }
 
 /**

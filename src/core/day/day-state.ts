@@ -23,6 +23,47 @@ export type Standing = (typeof STANDINGS)[number];
 export const standingAt = ({ due, closes }: DueWindow, now: number): Standing =>
 	now < due ? 'on time' : now < closes ? 'late' : 'after close';
 
+/** Hours for which a device may keep a result that still counts from when it was done (our own choice, no source). */
+const KEPT_HOURS = 48;
+
+/**
+ * An instant that a device tells, by the clock of whoever takes it in: what lies between it and sending is right whatever the
+ * device takes the time to be. Epoch milliseconds, never after `receivedAt`.
+ */
+export const instantOfDevice = (told: number, sentAt: number | null, receivedAt: number): number =>
+	receivedAt - Math.max(0, (sentAt ?? receivedAt) - told);
+
+/** When a result was done and when it came in, by the same clock. Epoch milliseconds. */
+export interface Arrival {
+	/** Within the window of its day; null: as it came in. */
+	doneAt: number | null;
+	receivedAt: number;
+}
+
+/** A result that says when it was done: outside of the window of its day that tells nothing. */
+export const arrivalIn = (
+	{ opens, closes }: DueWindow,
+	doneAt: number | null,
+	receivedAt: number
+): Arrival => ({
+	doneAt: doneAt !== null && doneAt >= opens && doneAt < closes ? doneAt : null,
+	receivedAt
+});
+
+/**
+ * The standing of a result that a device may have kept for want of a connection: for two days it counts from when it was done.
+ * @returns `offered`: done before its day closed and come in after it, later than that: the coach decides
+ */
+export function standingOfArrival(
+	window: DueWindow,
+	{ doneAt, receivedAt }: Arrival
+): { standing: Standing; offered: boolean } {
+	if (doneAt !== null && receivedAt - doneAt <= KEPT_HOURS * 3_600_000)
+		return { standing: standingAt(window, doneAt), offered: false };
+	const standing = standingAt(window, receivedAt);
+	return { standing, offered: doneAt !== null && standing === 'after close' };
+}
+
 /** What is known of one person's day: what came in for it, or why nothing has to. */
 export interface DayEntry {
 	kind: 'check-in' | 'excuse' | 'pause' | 'cancelled';

@@ -1,6 +1,10 @@
-export { creditOf, fullLog, type LoggedSet } from './credit';
+export { addedTo, creditOf, fullLog, type LoggedSet } from './credit';
 export {
+	arrivalIn,
+	instantOfDevice,
 	standingAt,
+	standingOfArrival,
+	type Arrival,
 	type CreditPolicy,
 	type DayEntry,
 	type DayResult,
@@ -12,5 +16,5 @@ export { personalSession, type PersonalChange, type PersonalSession, type Unfit 
 export { personDay, type PersonDay } from './person-day';
 export { fitDays, type FitCase, type FitResult } from './fit-days';
 export { fitRow, plannedParts, type FitRow, type PlannedPart } from './fit-row';
-export { entryOf, packEntry, type Strip } from './strip';
+export { checkinTimes, entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';

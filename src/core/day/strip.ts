@@ -36,3 +36,7 @@ export function entryOf(strip: Strip, day: number): DayEntry | null {
 	const standing = kind === 'check-in' ? (late ? LATENESS[late] : 'on time') : null;
 	return { kind, credit, at, pain: pain === 1, standing };
 }
+
+/** When check-ins came in, of all days; epoch milliseconds. */
+export const checkinTimes = (strip: Strip): number[] =>
+	Object.values(strip).flatMap(([letter, , at]) => (KINDS[letter] === 'check-in' ? at : []));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
-import { readKit, type Limitation } from '../kit';
+import { limitsOf, readKit, type Limitation } from '../kit';
 import type { Level } from '../people';
 import { fitPart, startingLoad, suitsOf, usualKg, type Suits } from '.';
 
@@ -144,6 +144,52 @@ describe('fitPart', () => {
 	it('holds one weight where two alike were asked for and there are none', () => {
 		const found = fit('3 x 10 squat @ 2 x 8 kg', { own: 'backpack 8 kg' });
 		expect(found).toMatchObject({ kind: 'as planned' });
+	});
+
+	it('wants as many alike as are held', () => {
+		const own = 'dumbbell 8 kg; pair of dumbbells 6 kg';
+		expect(fit('3 x 10 overhead press @ 8 kg', { own })).toMatchObject({ part: { kg: 6 } });
+		expect(fit('3 x 10 squat @ 2 x 8 kg', { own })).toMatchObject({ part: { kg: 6, weights: 2 } });
+		expect(fit('3 x 10 curl @ 8 kg', { own: 'dumbbell 8 kg' })).toMatchObject({ kind: 'changed' });
+		expect(fit('3 x 10 one-arm row @ 8 kg', { own })).toEqual({ kind: 'as planned' });
+	});
+
+	it('takes the heaviest backpack up to what is asked, or the lightest', () => {
+		const squat = (own: string) => fit('3 x 10 squat @ 12 kg', { own });
+		expect(squat('backpack 9 kg; backpack 5 kg; backpack 14 kg')).toMatchObject({
+			part: { kg: 9 },
+			why: 'the heaviest at hand up to what is asked'
+		});
+		expect(squat('backpack 12 kg; backpack 9 kg')).toEqual({ kind: 'as planned' });
+		expect(squat('backpack 16 kg; backpack 14 kg')).toMatchObject({
+			part: { kg: 14 },
+			why: 'the lightest at hand'
+		});
+		const two = fit('3 x 10 squat @ 2 x 8 kg', { own: 'backpack 10 kg' });
+		expect(two).toMatchObject({ kind: 'changed', to: '10 kg', part: { kg: 10 } });
+		expect(two.kind === 'changed' && 'weights' in two.part).toBe(false);
+		expect(fit('3 x 10 backpack squat @ 12 kg', { own: 'backpack' })).toEqual({ kind: 'as planned' });
+	});
+
+	it('takes what the coach named for it: for what hurts first, and at will where it is not at hand', () => {
+		const line = '3 x 8 goblet squat @ 12 kg, or wall sit, if the knee hurts: glute bridge';
+		const sore = { limits: limitsOf('sore knee') };
+		expect(fit(line, sore)).toMatchObject({
+			part: { exercise: 'Glute bridge' },
+			why: expect.stringContaining('the coach’s own choice for it') as string
+		});
+		expect(fit(line, { own: 'mat' })).toMatchObject({ part: { exercise: 'Wall sit' } });
+		// What is meant for a knee is not done because a weight is missing.
+		expect(
+			fit('3 x 8 goblet squat @ 12 kg, if the knee hurts: glute bridge', { own: 'mat' })
+		).not.toMatchObject({
+			part: { exercise: 'Glute bridge' }
+		});
+		// What they cannot do either is passed over.
+		const other = fit('3 x 8 squat, if the knee hurts: glute bridge', {
+			limits: [...sore.limits, 'no floor']
+		});
+		expect(other).not.toMatchObject({ part: { exercise: 'Glute bridge' } });
 	});
 
 	it('makes it easier for whoever is under the level of the plan', () => {

@@ -134,3 +134,17 @@ export function limitsOn(answers: HealthAnswers, date: string): Limitation[] {
 	}
 	return [...limits];
 }
+
+/**
+ * Whether heart rates say how hard somebody works, by what is known of them. In pregnancy and the first weeks after a birth the
+ * talk test does (ACOG Committee Opinion 804), with a heart that is ill or told of, what a doctor says, and under 18 the bands of
+ * grown-ups do not hold.
+ */
+export function isRateGuide(answers: HealthAnswers | null, date: string): boolean {
+	if (!answers) return true;
+	const since = weeksSinceBirthOn(answers, date);
+	const expecting = pregnantWeekOn(answers, date) !== null || (since !== null && since < 12);
+	const heart = answers.yes.some((key) => key === 'disease' || key === 'chest' || key === 'heartbeat');
+	const young = answers.age === 'under 16' || answers.age === '16 to 17';
+	return !expecting && !heart && !young;
+}

@@ -2,6 +2,7 @@ export {
 	AGE_BANDS,
 	BALANCES,
 	FLOOR_WAYS,
+	isRateGuide,
 	limitsOn,
 	pregnantWeekOn,
 	SCREEN_KEYS,

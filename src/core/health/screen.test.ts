@@ -5,6 +5,7 @@ import { LIMITATIONS, SUPPORT } from '../kit';
 import {
 	AGE_BANDS,
 	conditionsOn,
+	isRateGuide,
 	limitsOn,
 	pregnantWeekOn,
 	SCREEN_KEYS,
@@ -195,5 +196,23 @@ describe('what must not be asked of somebody', () => {
 				}
 			)
 		);
+	});
+});
+
+describe('the heart rate as a guide', () => {
+	const guides = (more: Partial<HealthAnswers>, date = TODAY) => isRateGuide(said(more), date);
+	it('is one for who is well, and for who has said nothing', () => {
+		expect([guides({}), isRateGuide(null, TODAY), guides({ yes: ['operation'] })]).toEqual([
+			true,
+			true,
+			true
+		]);
+	});
+	it('is none in pregnancy, soon after a birth, with a heart that is told of, and under 18', () => {
+		expect(guides({ pregnantWeek: 20 })).toBe(false);
+		expect([guides({ birthWeeks: 11 }), guides({ birthWeeks: 12 })]).toEqual([false, true]);
+		for (const key of ['disease', 'chest', 'heartbeat'] as const)
+			expect(guides({ yes: [key] }), key).toBe(false);
+		expect(AGE_BANDS.map((age) => guides({ age }))).toEqual([false, false, true, true, true]);
 	});
 });

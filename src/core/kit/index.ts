@@ -34,4 +34,4 @@ export {
 	type Limitation
 } from './limits';
 export { kitText, ownedText, readKit } from './read-kit';
-export { KG_PER_LB, kgFrom, readIn, UNITS, type Units } from './units';
+export { KG_PER_LB, kgFrom, kgTyped, readIn, UNITS, weightIn, type Units } from './units';

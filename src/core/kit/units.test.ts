@@ -1,6 +1,6 @@
 /** Pounds and kilograms against NIST SP 811 (2008), appendix B.8: 1 lb (avoirdupois) = 4.535924 E-01 kg. */
 import { describe, expect, it } from 'vitest';
-import { kgFrom, readIn, weightIn } from './units';
+import { kgFrom, kgTyped, readIn, weightIn } from './units';
 
 describe('a weight', () => {
 	it('comes from pounds as NIST SP 811 has it, to 10 g', () => {
@@ -12,6 +12,12 @@ describe('a weight', () => {
 		expect(weightIn(12, 'lb')).toBe(26.5);
 		expect(weightIn(12, 'kg')).toBe(12);
 		for (let lb = 1; lb <= 120; lb += 0.5) expect(weightIn(kgFrom(lb, 'lb'), 'lb')).toBe(lb);
+	});
+	it('that is sent back as it was read is what it was', () => {
+		for (let kg = 0.5; kg <= 60; kg += 0.5) expect(kgTyped(weightIn(kg, 'lb'), 'lb', kg)).toBe(kg);
+		expect(kgTyped(27, 'lb', 12)).toBe(12.25);
+		expect(kgTyped(26.5, 'lb', null)).toBe(12.02);
+		expect(kgTyped(26.5, 'kg', 12)).toBe(26.5);
 	});
 });
 

@@ -12,6 +12,13 @@ export const kgFrom = (value: number, unit: Units): number =>
 export const weightIn = (kg: number, units: Units): number =>
 	units === 'kg' ? kg : Math.round((kg / KG_PER_LB) * 2) / 2;
 
+/**
+ * Kilograms of a weight as somebody typed it. What they read and left as it was is what it was before it was rounded for them:
+ * 12 kg, read and sent back as 26.5 lb, stay 12 kg.
+ */
+export const kgTyped = (value: number, units: Units, read: number | null): number =>
+	read !== null && value === weightIn(read, units) ? read : kgFrom(value, units);
+
 /** Loads as every text of a session writes them: `12 kg`, `8/12/16 kg`, `10 to 12 kg`. */
 const LOADS = /\d+(?:\.\d+)?(?:(?:\/|-| to )\d+(?:\.\d+)?)* kg\b/g;
 

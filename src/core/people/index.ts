@@ -7,6 +7,8 @@ export {
 	type Against,
 	type Audience
 } from './audience';
+export { byName } from './by-name';
+export { calledBy } from './called-by';
 export {
 	bodyContradictions,
 	CONSENT,

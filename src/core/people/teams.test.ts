@@ -200,3 +200,52 @@ it('a wish is broken by the teams that there are, however they came about', () =
 	];
 	expect(brokenIn(teams, wishes)).toEqual([apart('a', 'b'), together('a', 'c')]);
 });
+
+/** Every way to divide eight people into two teams of four, and what each costs, worked out by itself. */
+describe('small groups are divided as well as they can be', () => {
+	const DAY = 24 * 60;
+	const halves = (ids: string[]): string[][][] =>
+		Array.from({ length: 2 ** ids.length }, (_, bits) => [
+			ids.filter((_id, i) => bits & (1 << i)),
+			ids.filter((_id, i) => !(bits & (1 << i)))
+		]).filter(([one]) => one?.length === ids.length / 2);
+	const spread = (values: number[]): number =>
+		values.reduce((sum, value) => sum + (value - mean(values)) ** 2, 0);
+	const scatter = (minutes: number[]): number => {
+		const angle = (value: number) => (2 * Math.PI * value) / DAY;
+		const x = minutes.reduce((sum, value) => sum + Math.cos(angle(value)), 0);
+		const y = minutes.reduce((sum, value) => sum + Math.sin(angle(value)), 0);
+		return minutes.length - Math.hypot(x, y);
+	};
+	const known = (team: Mate[]): number[] => team.flatMap(({ done }) => (done === null ? [] : [done]));
+	const costs = {
+		'by level': (team: Mate[]) => spread(team.map(({ level }) => rank(level))),
+		'by time zone': (team: Mate[]) => scatter(team.map(({ dawn }) => dawn)),
+		balanced: (team: Mate[], all: Mate[]) => {
+			const off = mean(team.map(({ level }) => rank(level))) - mean(all.map(({ level }) => rank(level)));
+			const less =
+				known(team).length === 0 || known(all).length === 0 ? 0 : mean(known(team)) - mean(known(all));
+			return team.length * (off * off + 4 * less * less);
+		}
+	};
+
+	it.each(TEAM_WAYS)('%s', (way) => {
+		for (const seed of ['1', '2', '3', '4', '5', '6', '7', '8']) {
+			const all = people(8, seed);
+			const byId = new Map(all.map((one) => [one.id, one]));
+			const costOf = (teams: string[][]) =>
+				teams.reduce(
+					(sum, team) =>
+						sum +
+						costs[way](
+							team.map((id) => byId.get(id)!),
+							all
+						),
+					0
+				);
+			const best = Math.min(...halves(all.map(({ id }) => id)).map(costOf));
+			const { teams } = divideInto(all, way, { teams: 2, seed, wishes: [] });
+			expect([seed, costOf(teams)]).toEqual([seed, expect.closeTo(best, 6)]);
+		}
+	});
+});

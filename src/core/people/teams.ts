@@ -35,6 +35,9 @@ export interface Divided {
 const DAY = 24 * 60;
 /** Tries to better a division; each is a swap or a move. Bounded, so that two thousand people take no longer than fifty. */
 const TRIES = 30_000;
+/** Units up to which a division is begun several times with a share of the tries each, and how often. */
+const SMALL = 60;
+const STARTS = 10;
 
 const rankOf = (level: Level): number => LEVELS.indexOf(level);
 const around = (minutes: number): [number, number] => {
@@ -173,10 +176,11 @@ class Division {
 
 	/** First of all nobody is with whom they are not to be, then teams are of one size, then the way of dividing. */
 	private costOf(a: number, b: number): number {
-		return [a, b].reduce((sum, team) => {
-			const one = this.sums[team]!;
-			return sum + 1e3 * (one.people - this.size) ** 2 + this.cost(one);
-		}, 0);
+		return [a, b].reduce((sum, team) => sum + this.teamCost(this.sums[team]!), 0);
+	}
+
+	private teamCost(one: Sum): number {
+		return 1e3 * (one.people - this.size) ** 2 + this.cost(one);
 	}
 
 	private put(unit: number, team: number): void {
@@ -203,10 +207,16 @@ class Division {
 		if (other !== null) this.put(other, to);
 	}
 
-	better(random: () => number): void {
+	/** What it costs in all: the less, the better. */
+	total(): number {
+		const clashes = this.clashesOf(this.units.map((_, unit) => unit));
+		return this.sums.reduce((sum, one) => sum + this.teamCost(one), 1e6 * clashes);
+	}
+
+	better(random: () => number, tries: number): void {
 		const count = this.units.length;
 		const pick = (most: number): number => Math.min(most - 1, Math.floor(random() * most));
-		for (let i = 0; i < TRIES; i++) {
+		for (let i = 0; i < tries; i++) {
 			const one = pick(count);
 			if (random() < 0.25) this.attempt(one, null, pick(this.teams));
 			else {
@@ -215,6 +225,16 @@ class Division {
 			}
 		}
 	}
+}
+
+/** In any order (Fisher and Yates). */
+function shuffled(all: readonly number[], random: () => number): number[] {
+	const next = [...all];
+	for (let i = next.length - 1; i > 0; i--) {
+		const other = Math.min(i, Math.floor(random() * (i + 1)));
+		[next[i], next[other]] = [next[other]!, next[i]!];
+	}
+	return next;
 }
 
 const byKey =
@@ -249,8 +269,15 @@ function divide(
 	const byLuck = (a: number, b: number): number => luck[a]! - luck[b]!;
 	const sorted = byKey(units, how.key);
 	const order = units.map((_, i) => i).sort((a, b) => sorted(a, b) || byLuck(a, b));
-	const division = new Division(units, teams, how.cost, how.circle, order, how.dealt);
-	division.better(random);
+	// What no swap betters may still not be the best: a small group is begun anew a few times, in any order.
+	const starts = units.length <= SMALL ? STARTS : 1;
+	const [division] = Array.from({ length: starts }, (_, start) => {
+		const begun = start === 0 ? order : shuffled(order, random);
+		const made = new Division(units, teams, how.cost, how.circle, begun, how.dealt);
+		made.better(random, TRIES / starts);
+		return made;
+	}).sort((a, b) => a.total() - b.total());
+	if (!division) throw new RangeError('starts: there is at least one');
 	const team = new Map(
 		units.flatMap(({ mates: of }, unit) => of.map(({ id }): [string, number] => [id, division.teamOf[unit]!]))
 	);

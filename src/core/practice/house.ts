@@ -42,6 +42,14 @@ export interface HouseRules {
 	silentFrom: number;
 	/** Points of adherence by which the last 7 days lie under the 7 before, for somebody to count as fading. */
 	fadingFrom: number;
+	/** Hours by which somebody checks in later than before, for it to be a reason to write. */
+	laterBy: number;
+	/** Effort (0…10) of two sessions running from which they were too hard. */
+	hardEffort: number;
+	/** Days after which somebody who was written to comes up again for the same reason. */
+	againAfter: number;
+	/** Percent of all work from which somebody has finished a challenge. */
+	finishFrom: number;
 }
 
 /**
@@ -68,7 +76,11 @@ export const DEFAULT_HOUSE: HouseRules = {
 	hardAWeek: 2,
 	dullAfter: 8,
 	silentFrom: 2,
-	fadingFrom: 25
+	fadingFrom: 25,
+	laterBy: 6,
+	hardEffort: 9,
+	againAfter: 3,
+	finishFrom: 80
 };
 
 const KNEE_CUES = { 'behind the toes': 'Knees stay behind the toes', 'may pass the toes': 'Heels stay down' };

@@ -71,9 +71,9 @@ export {
 export { askedOf, prescriptionOf, type PrescribedExercise } from './prescription';
 export { equipmentOf, haveReady } from './ready';
 export { concerns, insteadWords, limitsWhen } from './instead';
-export { workOnOneSide } from './rep-time';
+export { secondsPerRep, workOnOneSide } from './rep-time';
 export { passesOf, repeatAround } from './repeats';
 export type { LineFault } from './typed/asked';
 export { startedAs } from './typed/read-line';
 export { formatSessionText, parseSessionText } from './text';
-export type { Segment } from './timeline';
+export type { Segment, SegmentKind, Side } from './timeline';

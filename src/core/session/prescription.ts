@@ -10,6 +10,8 @@ export interface PrescribedExercise {
 	/** Place in the session: index of the block and of the part within it. */
 	block: number;
 	part: number;
+	/** It prepares for the work, or follows it. */
+	around?: true;
 	exercise: string;
 	target: Target;
 	/** Amounts of the sets of one going through, where they differ. */
@@ -33,6 +35,7 @@ export function prescriptionOf(session: Session, practice: Practice): Prescribed
 			return {
 				block: b,
 				part: p,
+				...((block.role === 'warm-up' || block.role === 'cool-down') && { around: true as const }),
 				exercise: part.exercise,
 				target: format.target?.(block, part) ?? part.target,
 				...(part.each && { each: part.each }),

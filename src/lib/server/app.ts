@@ -12,6 +12,7 @@ import { openLog } from './platform/log';
 import { openMail } from './platform/mail';
 import { migrate } from './db/migrate';
 import { openDatabase } from './db/open';
+import { Live } from './live/live';
 import { freeIn, Room, withRoom } from './db/room';
 import { randomIds } from './platform/ids';
 import { Threads } from './threads/threads';
@@ -27,6 +28,8 @@ export interface App extends Context {
 	log: Logger;
 	jobs: Jobs;
 	threads: Threads;
+	/** Tells pages what comes about, as it does. */
+	live: Live;
 	/** Room on the disk of the embedded database; null with a server, which sees to its own. */
 	room: Room | null;
 	/** Tries by address, and at an account whatever the address: its password at the sign-in and after it, its code, links that set a new one. */
@@ -74,6 +77,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		demoClock,
 		jobs,
 		threads: new Threads(config.workers),
+		live: await Live.start(whole),
 		room,
 		limits: {
 			signIn: new TryLimit(db, 'sign-in', config.signInTries, QUARTER_HOUR),
@@ -97,7 +101,9 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 }
 
 /** Ends what is running in the background, then the database. */
-export async function closeApp(app: Pick<App, 'db' | 'jobs' | 'threads' | 'control'>): Promise<void> {
-	await Promise.all([app.jobs.stop(), app.threads.close(), app.control?.close()]);
+export async function closeApp(
+	app: Pick<App, 'db' | 'jobs' | 'threads' | 'control' | 'live'>
+): Promise<void> {
+	await Promise.all([app.jobs.stop(), app.threads.close(), app.live.close(), app.control?.close()]);
 	await app.db.close();
 }

@@ -3,6 +3,7 @@ import type { Role } from '$core/people';
 /** The coach's places in the order of their keys. */
 const PLACES = [
 	{ path: 'desk', name: 'Desk' },
+	{ path: 'reach', name: 'Reach out' },
 	{ path: 'roll', name: 'Roll' },
 	{ path: 'plan', name: 'Plan' },
 	{ path: 'build', name: 'Build' },
@@ -60,10 +61,11 @@ export function coachKeys(role: () => Role, actions: KeyActions): (event: Keyboa
 }
 
 export const KEY_LIST = [
-	{ keys: '1 … 6', does: 'places' },
+	{ keys: '1 … 7', does: 'places' },
 	{ keys: '[  ]', does: 'a day back, a day on' },
 	{ keys: 't', does: 'today' },
-	{ keys: 'n  p', does: 'next and previous person on the roll' },
+	{ keys: 'n  p', does: 'next and previous person, on the roll and under Reach out' },
+	{ keys: 'w', does: 'note what you did about the person shown' },
 	{ keys: 'x', does: 'excuse the person shown' },
 	{ keys: '/', does: 'find' },
 	{ keys: '?', does: 'this list' }

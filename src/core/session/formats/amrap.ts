@@ -51,6 +51,7 @@ export const amrap: Format<Amrap> = {
 			block.parts.forEach((part, i) => out.workUntil(end, part, i, round));
 	},
 
+	clock: () => ({ kind: 'time' }),
 	timesDone: (block, _part, practice) => Math.max(1, Math.floor(expectedRounds(block, practice))),
 	// The time is what is asked for; how many rounds go into it is the result.
 	timesOwed: () => 1,

@@ -96,6 +96,7 @@ export const emom: Format<Emom> = {
 		}
 	},
 
+	clock: ({ every }) => ({ kind: 'starts', every }),
 	timesDone(block, part) {
 		const group = block.groups.findIndex((g) => g.includes(part));
 		if (group < 0) return 0;

@@ -53,6 +53,7 @@ export const forTime: Format<ForTime> = {
 		out.put('rest', end - out.now, { round: block.rounds });
 	},
 
+	clock: ({ rounds }) => ({ kind: 'limit', rounds }),
 	timesDone: (block) => block.rounds,
 	findings(block, practice) {
 		const expected = expectedFinish(block, practice);

@@ -64,6 +64,13 @@ export interface Met {
 	code: string;
 }
 
+/**
+ * A clock that runs over more than one stretch of work: against a `limit` until so many rounds are done, over a fixed `time`, or
+ * from one of the `starts` to the next, so many seconds later.
+ */
+export type BlockClock =
+	{ kind: 'limit'; rounds: number } | { kind: 'time' } | { kind: 'starts'; every: number };
+
 /** What a careful coach would see in a block of this format alone. */
 export interface FormatFinding {
 	rule: string;
@@ -115,6 +122,9 @@ export interface Format<B extends FormatBlock> {
 	/** The block as a line that `read` reads back. `part` writes one exercise. */
 	line(block: B, part: (part: Part) => string): string;
 
+	/** Heart rates that it asks for, beats a minute; left out or null: none. */
+	rate?(block: B): { low: number; high: number } | null;
+
 	readonly fields: readonly Field<B>[];
 	readonly extras?: readonly Extra[];
 	/** What else changes when one number was set: a circuit's exercises go along with its slot. */
@@ -130,6 +140,8 @@ export interface Format<B extends FormatBlock> {
 
 	/** Writes the block's segments in order. */
 	write(block: B, out: TimelineWriter): void;
+	/** The clock by which it is done, where that is not the one of each stretch of work. */
+	clock?(block: B): BlockClock;
 	/** How often each part is expected to be done. */
 	timesDone(block: B, part: number, practice: Practice): number;
 	/** How often the log asks for it, where that is not how often it is expected. */

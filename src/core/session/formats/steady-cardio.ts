@@ -50,6 +50,7 @@ export const steadyCardio: Format<SteadyCardio> = {
 	aerobic: 'always',
 	lifting: false,
 	inTurn: 'always',
+	rate: ({ bpm }) => bpm,
 	easy: ({ bpm }) => bpm === null || bpm.high <= EASY_BPM,
 	extras: [
 		{

@@ -2,6 +2,7 @@
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
 	import { partMark, roleTitle } from '$core/analysis';
+	import { readIn } from '$core/kit';
 	import {
 		clockText,
 		formatLine,
@@ -116,9 +117,9 @@
 				>{/if}
 			<h3>{roleTitle(block)}</h3>
 			<span class="quiet text-sm"
-				>{block.role === 'main' ? '' : `${formatOf(block).label.toLowerCase()} · `}{formatOf(block).summary(
-					block,
-					shop()
+				>{block.role === 'main' ? '' : `${formatOf(block).label.toLowerCase()} · `}{readIn(
+					formatOf(block).summary(block, shop()),
+					shop().units
 				)}</span
 			>
 			<span class="ml-auto flex items-center gap-0.5">

@@ -2,6 +2,7 @@
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import { dragHandle } from 'svelte-dnd-action';
 	import { figureOf } from '$core/figures';
+	import { readIn } from '$core/kit';
 	import { cuesFor } from '$core/practice';
 	import { muchText } from '$core/analysis';
 	import {
@@ -22,6 +23,7 @@
 	} from '$core/session';
 	import Figure from '$lib/ui/Figure.svelte';
 	import InsteadFields from './InsteadFields.svelte';
+	import LoadInput from './LoadInput.svelte';
 	import { workshop } from './workshop';
 	import { readTempo } from './block-fields';
 
@@ -151,7 +153,9 @@
 		>
 		<b class="truncate" title={part.exercise}>{part.exercise}</b>
 		<span class="clock text-sm">{muchText(block, part)}</span>
-		<span class="clock text-sm">{[loadText(part), paceText(part)].filter(Boolean).join(', ')}</span>
+		<span class="clock text-sm"
+			>{readIn([loadText(part), paceText(part)].filter(Boolean).join(', '), shop().units)}</span
+		>
 		<span class={['quiet text-[13px]', !remark && 'truncate']}>
 			{#if remark}<b class="attention">{remark}</b>{:else}{[
 					effortText(part),
@@ -272,19 +276,7 @@
 					/></label
 				>
 			{/if}
-			<label
-				><span class="quiet block text-[13px]">load, kg</span><input
-					type="number"
-					step="0.5"
-					class="input input-sm w-16"
-					value={part.kg}
-					oninput={(event) =>
-						onchange(
-							withKg(event.currentTarget.value === '' ? null : event.currentTarget.valueAsNumber),
-							'kg'
-						)}
-				/></label
-			>
+			<LoadInput label="load" kg={part.kg} width="w-16" onchange={(kg) => onchange(withKg(kg), 'kg')} />
 			{#if part.kg !== null}
 				{@const [low, high] = [part.kgByLevel?.[0] ?? part.kg, part.kgByLevel?.[2] ?? part.kg]}
 				<label class="flex items-center gap-1.5 pb-1.5"
@@ -297,24 +289,8 @@
 					/> by level</label
 				>
 				{#if part.kgByLevel}
-					<label
-						><span class="quiet block text-[13px]">beginners, kg</span><input
-							type="number"
-							step="0.5"
-							class="input input-sm w-20"
-							value={low}
-							oninput={(event) => setByLevel(event.currentTarget.valueAsNumber, high)}
-						/></label
-					>
-					<label
-						><span class="quiet block text-[13px]">trained, kg</span><input
-							type="number"
-							step="0.5"
-							class="input input-sm w-20"
-							value={high}
-							oninput={(event) => setByLevel(low, event.currentTarget.valueAsNumber)}
-						/></label
-					>
+					<LoadInput label="beginners" kg={low} onchange={(kg) => setByLevel(kg ?? Number.NaN, high)} />
+					<LoadInput label="trained" kg={high} onchange={(kg) => setByLevel(low, kg ?? Number.NaN)} />
 				{/if}
 				<label
 					><span class="quiet block text-[13px]">weights</span>

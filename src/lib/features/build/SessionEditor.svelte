@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { ASSUMED_BODY_MASS, energyOf } from '$core/body';
 	import { balanceOf, checkSession, type Group } from '$core/analysis';
+	import { readIn } from '$core/kit';
 	import type { Audience } from '$core/people';
 	import {
 		KIT_PRESETS,
@@ -224,14 +225,14 @@
 		<ChecksPanel
 			session={draft}
 			{faults}
-			{findings}
+			findings={readIn(findings, shop().units)}
 			ontake={(next: Session) => editor.change(next)}
 			onfit={() => (panel = 'fit')}
 			onpoint={(block: number | null) => (pointed = block)}
 		/>
 		{#if draft.blocks.length > 0}<BalancePanel
 				{balance}
-				ready={haveReady(draft, shop())}
+				ready={readIn(haveReady(draft, shop()), shop().units)}
 				kcal={energyOf(draft, timeline, ASSUMED_BODY_MASS)}
 			/>{/if}
 		{#if session}

@@ -7,7 +7,7 @@ import { workshopOf } from './workshop';
 
 const work = {
 	fit: (session: Session, minutes: number, own: readonly Exercise[], house: HouseRules): Fit =>
-		fitToMinutes(session, minutes, workshopOf(own, house))
+		fitToMinutes(session, minutes, workshopOf(own, house, 'kg'))
 };
 export type FitWork = typeof work;
 

@@ -68,7 +68,9 @@
 		const gone = isDate($form.startsOn) ? daysBetween($form.startsOn, today) : 0;
 		if (gone <= 0) return undefined;
 		if (gone >= $form.weeks * 7) return 'It would be over already';
-		return `${counted(gone, 'day')} ago: ${gone === 1 ? 'that day is' : 'those days are'} open at once; who joins now begins on day ${gone + 1}`;
+		const open = `${counted(gone, 'day')} ago: ${gone === 1 ? 'that day is' : 'those days are'} open at once`;
+		const first = $form.lateJoiners === 'own' ? 1 : Math.max(1, gone + 1 - $form.catchUpDays);
+		return `${open}; who joins now begins ${$form.lateJoiners === 'own' ? 'at an own day 1' : `on day ${first}`}`;
 	});
 
 	/** Takes over the frame of a template; its week begins with day 1, whatever weekday that is. */

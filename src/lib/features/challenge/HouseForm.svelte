@@ -59,6 +59,34 @@
 			value: house.fadingFrom,
 			min: 5,
 			max: 100
+		},
+		{
+			name: 'laterBy',
+			label: 'Checks in later than before by, hours',
+			value: house.laterBy,
+			min: 1,
+			max: 24
+		},
+		{
+			name: 'hardEffort',
+			label: 'Too hard from, effort twice running',
+			value: house.hardEffort,
+			min: 5,
+			max: 10
+		},
+		{
+			name: 'againAfter',
+			label: 'Comes up again after, days',
+			value: house.againAfter,
+			min: 1,
+			max: 28
+		},
+		{
+			name: 'finishFrom',
+			label: 'Has finished from, % of all work',
+			value: house.finishFrom,
+			min: 10,
+			max: 100
 		}
 	]);
 </script>

@@ -86,7 +86,7 @@
 	</div>
 {:else}
 	<p class="quiet text-sm">
-		{form.step + 1} of {INTAKE_SECTIONS.length}{form.step === 0 ? ', about three minutes in all' : ''}{forName
+		{form.step + 1} of {INTAKE_SECTIONS.length}{form.step === 0 ? ', about four minutes in all' : ''}{forName
 			? ` · for ${forName}`
 			: ''}
 	</p>

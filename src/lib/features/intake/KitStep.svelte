@@ -2,9 +2,9 @@
 	import X from '@lucide/svelte/icons/x';
 	import {
 		BAND_RANKS,
-		KG_PER_LB,
 		kgFrom,
 		ownedText,
+		readIn,
 		type BandRank,
 		type Owned,
 		type PlainItem,
@@ -92,17 +92,7 @@
 	const weighed = $derived(
 		kit.owned.map((one, i) => ({ one, i })).filter(({ one }) => one.kind !== 'item' && one.kind !== 'band')
 	);
-	/** As they read it: in pounds where they think in pounds. */
-	const shown = (one: Owned): string =>
-		units === 'kg'
-			? ownedText(one)
-			: ownedText(one).replace(/([\d.]+)(?:-([\d.]+))? kg/g, (_, low: string, high?: string) =>
-					[low, high]
-						.filter((kg) => kg !== undefined)
-						.map((kg) => Math.round((Number(kg) / KG_PER_LB) * 2) / 2)
-						.join('-')
-						.concat(' lb')
-				);
+	const shown = (one: Owned): string => readIn(ownedText(one), units);
 	const chip = (on: boolean) => [
 		'min-h-11 rounded border px-3 font-semibold',
 		on ? 'bg-primary text-primary-content border-primary' : 'bg-base-100 border-base-300'

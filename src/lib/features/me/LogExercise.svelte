@@ -118,4 +118,5 @@
 		{#each done as amount, i (i)}<input type="hidden" name="set.{at}.{i + 1}" value={amount} />{/each}
 		{#if loaded}<input type="hidden" name="{units}.{at}" value={weight} />{/if}
 	{/if}
+	{#if loaded && kg !== null}<input type="hidden" name="read.{at}" value={kg} />{/if}
 </fieldset>

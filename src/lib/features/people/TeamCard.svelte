@@ -1,7 +1,7 @@
 <script lang="ts">
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
-	import { LEVELS } from '$core/people';
+	import { byName, LEVELS } from '$core/people';
 	import { counted, percent } from '$lib/format';
 	import { orderWhile } from '$lib/features/build/dragging';
 	import type { Member } from './team-members';
@@ -22,7 +22,7 @@
 	let { name, members, teams, at, onmove, onrename, onremove }: Props = $props();
 
 	let dragged = $state.raw<Member[] | null>(null);
-	const sorted = $derived([...members].sort((a, b) => a.name.localeCompare(b.name, 'en')));
+	const sorted = $derived([...members].sort(byName));
 	const shown = $derived(dragged ?? sorted);
 
 	function finalized(event: CustomEvent<DndEvent<Member>>) {

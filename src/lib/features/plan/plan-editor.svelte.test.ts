@@ -23,7 +23,7 @@ const planOf = (letters: string): Plan => ({
 			: { kind: 'train', session: letter, effort: null, tests: [] }
 	)
 });
-const shop = workshopOf([], DEFAULT_HOUSE);
+const shop = workshopOf([], DEFAULT_HOUSE, 'kg');
 const editorOf = (letters: string, releasedTo = 0) =>
 	new PlanEditor(planOf(letters), () => ({ sessions, shop, budgetMinutes: 30, releasedTo }));
 const resolved = (editor: PlanEditor) => editor.plan.days.map(({ session }) => session ?? '-').join('');

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x';
-	import { enhance } from '$app/forms';
 	import type { Adherence } from '$core/attendance';
 	import type { DayResult } from '$core/day';
-	import type { Role } from '$core/people';
-	import { counted, dayAndTimeIn, dayText, percent, placeOf } from '$lib/format';
+	import { calledBy, type Role } from '$core/people';
+	import ExcuseForm from '$lib/features/people/ExcuseForm.svelte';
+	import { counted, dayAndTimeIn, percent, placeOf } from '$lib/format';
 	import { markText } from '$lib/ui/marks';
 	import Plate from '$lib/ui/Plate.svelte';
 
@@ -32,10 +32,6 @@
 		onclose: () => void;
 	}
 	let { person, challenge, asOf, day, rail, message, excusing = $bindable(), onclose }: Props = $props();
-	let reason: HTMLInputElement | undefined = $state();
-	$effect(() => {
-		if (excusing) reason?.focus();
-	});
 	const today = $derived(day === null ? null : person.days[day - 1]);
 </script>
 
@@ -84,40 +80,8 @@
 	</dl>
 	{#if challenge.role !== 'viewer'}
 		<a class="link-quiet text-sm" href="/c/{challenge.id}/people/{person.id}"
-			>All of {person.name.split(' ')[0]}’s days and notes</a
+			>All of {calledBy(person.name)}’s days and notes</a
 		>
-		<details class="border-base-300 border-t pt-2" bind:open={excusing}>
-			<summary class="cursor-pointer font-semibold">Excuse</summary>
-			<form method="post" action="?/excuse" use:enhance class="mt-2 flex flex-col gap-2">
-				<input type="hidden" name="person" value={person.id} />
-				<div class="flex items-end gap-2">
-					<label class="text-sm"
-						>Day <select name="from" class="select select-sm"
-							>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
-									>{d.day}, {dayText(d.date)}</option
-								>{/each}</select
-						></label
-					>
-				</div>
-				<label class="text-sm"
-					>to day <select name="to" class="select select-sm"
-						>{#each rail as d (d.day)}<option value={d.day} selected={d.day === day}
-								>{d.day}, {dayText(d.date)}</option
-							>{/each}</select
-					></label
-				>
-				<label class="text-sm"
-					>Reason <input
-						bind:this={reason}
-						name="reason"
-						class="input input-sm w-full"
-						maxlength="300"
-						placeholder="travels until Friday"
-					/></label
-				>
-				{#if message}<p class="field-fault" role="alert">{message}</p>{/if}
-				<button class="btn btn-sm btn-outline">Excuse these days</button>
-			</form>
-		</details>
+		<ExcuseForm person={person.id} {day} {rail} {message} bind:open={excusing} />
 	{/if}
 </aside>

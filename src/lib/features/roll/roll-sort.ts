@@ -1,4 +1,5 @@
 import { minutesIn } from '$core/calendar';
+import { byName } from '$core/people';
 
 export const ROLL_SORTS = [
 	{ by: 'name', text: 'by name' },
@@ -31,6 +32,6 @@ export function sortRoll<R extends Row>(rows: R[], by: RollSort, now: number): R
 	// Keys first: a zone's clock is slow to read, and sorting would read it many times.
 	return rows
 		.map((row) => ({ row, value: key[by](row) }))
-		.sort((a, b) => (a.value === b.value ? a.row.name.localeCompare(b.row.name, 'en') : a.value - b.value))
+		.sort((a, b) => (a.value === b.value ? byName(a.row, b.row) : a.value - b.value))
 		.map(({ row }) => row);
 }

@@ -1,9 +1,11 @@
 import { checkinSchema, type CheckinInput } from '$contracts/check-in';
 import {
+	arrivalIn,
 	creditOf,
-	fullLog,
+	instantOfDevice,
 	personDay,
-	standingAt,
+	standingOfArrival,
+	type Arrival,
 	type LoggedSet,
 	type PersonDay,
 	type Standing,
@@ -22,6 +24,9 @@ import { instant, type Queries } from '../db/database';
 import { notFound, Refusal } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
 import { validate } from '../web/validate';
+import { SETS_OF_CHECKIN } from './facts';
+import { takeAgain } from './again';
+import { logOf, runOfBoth, saidOfBoth, type RunInput, type Said } from './parts';
 import { projectOne } from './projection';
 
 export interface Receipt {
@@ -75,6 +80,13 @@ interface Known {
 	enrolmentId: EnrolmentId;
 	credit: number;
 	standing: Standing;
+	sets: LoggedSet[];
+	/** How it went. */
+	said: Said;
+	/** Of the parts that were led. */
+	run: RunInput | null;
+	/** How often something came in for its day. */
+	times: number;
 }
 
 /**
@@ -88,8 +100,11 @@ async function knownOf(
 ): Promise<{ again: Receipt | null; current: Known | null }> {
 	const rows = await tx.query<Known & { stands: boolean }>(
 		`select id, enrolment_id as "enrolmentId", credit, standing,
-			enrolment_id = $2 and day = $3 and replaced_at is null as stands
-		 from checkin where id = $1 or (enrolment_id = $2 and day = $3 and replaced_at is null)`,
+			enrolment_id = $2 and day = $3 and replaced_at is null as stands, ${SETS_OF_CHECKIN} as sets, run,
+			(select count(*)::int from checkin o where o.enrolment_id = $2 and o.day = $3) as times,
+			jsonb_build_object('effort', effort, 'energy', energy, 'sleepHours', sleep_hours, 'hurts', hurts, 'note', note, 'beyond', beyond)
+			as said
+		 from checkin c where id = $1 or (enrolment_id = $2 and day = $3 and replaced_at is null)`,
 		[input.id, person.enrolmentId, input.day]
 	);
 	const same = rows.find(({ id }) => id === input.id);
@@ -101,37 +116,26 @@ async function knownOf(
 	};
 }
 
-/** What was done, set by set; refuses sets that are not asked for. */
-function logOf(input: CheckinInput, asked: PrescribedExercise[]): { log: LoggedSet[]; credit: number } {
-	if (input.done === 'none') return { log: [], credit: 0 };
-	const log = input.sets ?? (input.done === 'all' ? fullLog(asked) : []);
-	const byPlace = new Map(asked.map((exercise) => [`${exercise.block}.${exercise.part}`, exercise]));
-	const seen = new Set<string>();
-	log.forEach((set, i) => {
-		const exercise = byPlace.get(`${set.block}.${set.part}`);
-		const key = `${set.block}.${set.part}.${set.set}`;
-		if (!exercise || set.set > exercise.sets || seen.has(key))
-			throw new Refusal(400, 'The log does not fit the session of this day.', [
-				{
-					field: `sets[${i}]`,
-					message: seen.has(key) ? 'this set stands twice' : 'the session has no such set'
-				}
-			]);
-		seen.add(key);
-	});
-	return { log, credit: creditOf(asked, log) };
-}
-
-function standingOf(challenge: Readonly<Challenge>, { open, window }: PersonDay, now: number): Standing {
+function standingOf(
+	challenge: Readonly<Challenge>,
+	{ open, window }: PersonDay,
+	arrival: Arrival
+): { standing: Standing; offered: boolean } {
 	if (!open) throw notFound('day');
-	const standing = standingAt(window, now);
-	if (standing !== 'after close' || challenge.afterClose === 'store') return standing;
+	const found = standingOfArrival(window, arrival);
+	if (found.standing !== 'after close' || found.offered || challenge.afterClose === 'store') return found;
 	throw new Refusal(
 		409,
 		`This day closed ${challenge.lateHours} hours after its end, and this challenge takes no results after that. ` +
 			'Nothing was stored; write to your coach if there was a reason.'
 	);
 }
+
+/** Whether a result counts for its day. */
+const counts = ({ credit, standing }: Known): boolean => credit > 0 && standing !== 'after close';
+
+/** How often somebody says something of one day: its parts, and what they correct. */
+const MOST_TIMES = 60;
 
 /**
  * Takes what stood for the day until now out of the way; it stays on record.
@@ -148,10 +152,14 @@ async function makeRoom(
 	now: number
 ): Promise<Standing> {
 	if (!current) return standing;
-	if (current.id !== input.replaces)
+	if (current.times >= MOST_TIMES)
+		throw new Refusal(
+			409,
+			`You have sent ${MOST_TIMES} results for this day, and the last one stands. Write to your coach if it is wrong.`
+		);
+	if (current.id !== input.replaces && !input.adds)
 		throw new Refusal(409, 'You have checked in for this day already. Open it to correct what you sent.');
-	const counts = current.credit > 0 && current.standing !== 'after close';
-	if (counts && standing === 'after close')
+	if (counts(current) && standing === 'after close')
 		throw new Refusal(
 			409,
 			'This day has closed, and what you sent for it stands. Write to your coach if it is wrong.'
@@ -160,26 +168,46 @@ async function makeRoom(
 	return current.credit > 0 ? current.standing : standing;
 }
 
+/** A check-in with what it keeps of the one that stood for the day: all of it where it adds to that, and what was led otherwise. */
+const withBefore = (current: Known, input: CheckinInput): CheckinInput =>
+	input.adds
+		? {
+				...input,
+				...saidOfBoth(current.said, input),
+				run: runOfBoth(current.run, input.run)
+			}
+		: { ...input, run: input.run ?? current.run };
+
+/** What is written down of a check-in. */
+interface Made {
+	receipt: Receipt;
+	log: LoggedSet[];
+	prescribed: PrescribedExercise[] | null;
+	startedAt: number | null;
+	arrival: Arrival;
+	offered: boolean;
+	/** What stands for the day and goes on doing so, until the coach takes this in its place; null: this one stands. */
+	besides: Known | null;
+}
+
 async function write(
 	tx: Queries,
 	person: Person,
 	row: DayRow,
 	input: CheckinInput,
-	receipt: Receipt,
-	log: LoggedSet[],
-	prescribed: PrescribedExercise[] | null,
-	now: number
+	{ receipt, log, prescribed, startedAt, arrival, offered, besides }: Made
 ): Promise<void> {
 	const done = receipt.credit >= 1 ? 'all' : receipt.credit > 0 ? 'part' : 'none';
 	// In one statement: each costs the embedded database about a millisecond.
 	await tx.query(
 		`with made as (
 			insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
-				note, received_at, prescribed)
-			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) returning id)
-		 insert into set_log (checkin_id, block, part, set, amount, kg)
-		 select made.id, s.block, s.part, s.set, s.amount, s.kg
-		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8)`,
+				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at)
+			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22) returning id)
+		 insert into set_log (checkin_id, block, part, set, amount, kg, left_side, right_side, effort, used)
+		 select made.id, s.block, s.part, s.set, s.amount, s.kg, s."left", s."right", s.effort, s.used
+		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8,
+			"left" float8, "right" float8, effort int, used text)`,
 		[
 			input.id,
 			person.enrolmentId,
@@ -193,9 +221,16 @@ async function write(
 			input.sleepHours,
 			input.hurts,
 			input.note,
-			instant(now),
+			instant(arrival.receivedAt),
 			prescribed && JSON.stringify(prescribed),
-			JSON.stringify(log)
+			JSON.stringify(log),
+			startedAt === null ? null : instant(startedAt),
+			arrival.doneAt === null ? null : instant(arrival.doneAt),
+			input.run && JSON.stringify(input.run),
+			offered,
+			JSON.stringify(input.beyond),
+			besides?.id ?? null,
+			besides && instant(arrival.receivedAt)
 		]
 	);
 	await projectOne(tx, person.enrolmentId);
@@ -220,20 +255,29 @@ async function take(
 		catchUp: row.catchUp
 	})[input.day - 1];
 	if (!window) throw notFound('day');
-	const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), now);
+	const byOurs = (told: number | null) => (told === null ? null : instantOfDevice(told, input.sentAt, now));
+	const arrival = arrivalIn(window, byOurs(input.doneAt), now);
+	const startedAt = arrivalIn(window, byOurs(input.startedAt), now).doneAt;
+	const at = arrival.doneAt ?? now;
+	const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), at);
 	if (day.state === 'held')
 		throw new Refusal(409, 'Nothing is released to you at the moment, so there is nothing to check in.');
-	const standing = standingOf(challenge, day, now);
+	const { standing, offered } = standingOf(challenge, day, arrival);
 	if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
 	if (!row.body)
 		throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
-	const own = await prescriptionFor(tx, person, input.day, row.body, row.differs, group, now);
+	// What they began with holds, whatever was changed for them while they were at it.
+	const own = await prescriptionFor(tx, person, input.day, row.body, row.differs, group, startedAt ?? at);
 	if (!own)
 		throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
-	const { log, credit } = logOf(input, own.asked);
-	const kept = await makeRoom(tx, current, input, standing, now);
-	const receipt: Receipt = { id: input.id, credit, standing: kept, fresh: true };
-	await write(tx, person, row, input, receipt, log, own.session === row.body ? null : own.asked, now);
+	const log = logOf(input, own.asked, input.adds && current ? current.sets : []);
+	// Done in time and come in too late to be added by itself: the coach decides, and what stands goes on standing.
+	const besides = input.adds && offered && current && counts(current) ? current : null;
+	const kept = besides ? standing : await makeRoom(tx, current, input, standing, now);
+	const receipt: Receipt = { id: input.id, credit: creditOf(own.asked, log), standing: kept, fresh: true };
+	const prescribed = own.session === row.body ? null : own.asked;
+	const told = current ? withBefore(current, input) : input;
+	await write(tx, person, row, told, { receipt, log, prescribed, startedAt, arrival, offered, besides });
 	return receipt;
 }
 
@@ -243,12 +287,18 @@ const TRIES = 5;
 /**
  * Takes a check-in. Sending the same one again changes nothing and is answered as the first time.
  *
- * @throws Refusal 400 with faults; 404 for a day that is not open; 409 when the day is closed or another
+ * @throws Refusal 400 with faults; 401 for a result of somebody else; 404 for a day that is not open; 409 when the day is closed or another
  *   check-in stands for it
  */
 export async function checkIn(context: Context, person: Person, raw: unknown): Promise<Receipt> {
 	const { db, clock } = context;
 	const input = validate(checkinSchema, raw);
+	if (input.enrolment !== null && input.enrolment !== person.enrolmentId)
+		throw new Refusal(
+			401,
+			'This result is somebody else’s. It is sent when that person is back on this device.'
+		);
+	if (input.again) return { id: input.id, standing: 'on time', ...(await takeAgain(context, person, input)) };
 	for (let tries = 0; tries < TRIES; tries++) {
 		const group = await groupNow(context, person.challengeId);
 		const receipt = await db.transaction((tx) => take(tx, group, person, input, clock.now()));

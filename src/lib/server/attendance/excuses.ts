@@ -1,7 +1,8 @@
 import { excuseSchema, pauseSchema, takenBackSchema } from '$contracts/excuse';
+import type { OwnedChallenge } from '../challenge/challenge';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
-import { idOf, notFound } from '../platform/errors';
+import { idOf, notFound, Refusal } from '../platform/errors';
 import type { EnrolmentId } from '../platform/ids';
 import type { OwnPerson } from '../people/enrolments';
 import { validate } from '../web/validate';
@@ -17,6 +18,23 @@ export async function excuse({ db, clock }: Context, person: OwnPerson, raw: unk
 			[person.id, [...new Set(days)], reason, instant(clock.now())]
 		);
 		await daysChanged({ clock }, tx, person.challengeId, [person.id]);
+	});
+}
+
+/** Excuses a person from all days between two, both included, as a form has them. @throws Refusal 400 */
+export async function excuseSpan(
+	context: Context,
+	{ days }: Pick<OwnedChallenge, 'days'>,
+	person: OwnPerson,
+	raw: { from: string; to: string; reason: string }
+): Promise<void> {
+	const from = Number(raw.from);
+	const to = Number(raw.to || raw.from);
+	if (!(from >= 1 && to >= from && to <= days))
+		throw new Refusal(400, `Days go from 1 to ${days}, the first before the last.`);
+	return excuse(context, person, {
+		days: Array.from({ length: to - from + 1 }, (_, i) => from + i),
+		reason: raw.reason
 	});
 }
 

@@ -1,3 +1,4 @@
+import type { CheckinInput } from '$contracts/check-in';
 import type { Standing } from '$core/day';
 
 /** What a check-in says, whoever reads it. */
@@ -14,10 +15,17 @@ export interface CheckinFacts {
 	sleepHours: number | null;
 	hurts: string | null;
 	note: string | null;
+	/** What was done beyond the plan. */
+	beyond: CheckinInput['beyond'];
 	/** Epoch milliseconds. */
 	receivedAt: number;
 }
 
 /** The columns of those, of a table `checkin c`. */
 export const CHECKIN_FACTS = `c.id, c.done, c.credit, c.standing, c.effort, c.energy, c.sleep_hours as "sleepHours",
-	c.hurts, c.note, c.received_at as "receivedAt"`;
+	c.hurts, c.note, c.beyond, c.received_at as "receivedAt"`;
+
+/** The sets of a table `checkin c`, as one column. */
+export const SETS_OF_CHECKIN = `coalesce((select jsonb_agg(jsonb_build_object('block', s.block, 'part', s.part, 'set', s.set,
+	'amount', s.amount, 'kg', s.kg, 'left', s.left_side, 'right', s.right_side, 'effort', s.effort, 'used', s.used)
+	order by s.block, s.part, s.set) from set_log s where s.checkin_id = c.id), '[]')`;

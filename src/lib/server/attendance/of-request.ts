@@ -2,7 +2,8 @@ import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
 import { once } from '../web/once';
 import { planOf, type PlanDay } from '../plan/plan-days';
-import { loadRoll, type Roll } from './roll';
+import { enrolmentsOf, type Enrolment } from '../people/enrolments';
+import { rollOf, type Roll } from './roll';
 
 interface Locals {
 	app: { db: Queries };
@@ -12,8 +13,12 @@ interface Locals {
 export const planIn = (locals: Locals, challenge: Challenge): Promise<PlanDay[]> =>
 	once(locals, `plan ${challenge.id}`, () => planOf(locals.app.db, challenge));
 
+/** Everybody in a challenge, read once a request. */
+export const peopleIn = (locals: Locals, challenge: Challenge): Promise<Enrolment[]> =>
+	once(locals, `people ${challenge.id}`, () => enrolmentsOf(locals.app.db, challenge.id));
+
 /** The roll of a challenge as it stood at an instant, read once a request. */
 export const rollIn = (locals: Locals, challenge: Challenge, asOf: number): Promise<Roll> =>
 	once(locals, `roll ${challenge.id} ${asOf}`, async () =>
-		loadRoll(locals.app.db, challenge, await planIn(locals, challenge), asOf)
+		rollOf(await peopleIn(locals, challenge), challenge, await planIn(locals, challenge), asOf)
 	);

@@ -47,6 +47,15 @@ export function rollRow(person: Enrolment, challenge: Challenge, plan: PlanDay[]
 	return { person, days, ...attendanceOf(days, person, asOf) };
 }
 
+/** The last days of somebody up to one, as a strip shows them. */
+export function lastDays({ days }: Pick<RollRow, 'days'>, until: number, count: number) {
+	const since = Math.max(0, until - count);
+	return {
+		firstShown: since + 1,
+		days: days.slice(since, until).map(({ state, credit, pain }) => ({ state, credit, pain }))
+	};
+}
+
 /**
  * Everybody's days as they stood at an instant.
  * One query; the rest is arithmetic over one row a person.

@@ -37,6 +37,7 @@ export async function tickPiece(context: Context, person: Person, raw: unknown):
 				sleepHours: checkin?.sleepHours ?? null,
 				hurts: checkin?.hurts ?? null,
 				note: checkin?.note ?? null,
+				beyond: checkin?.beyond ?? [],
 				replaces: checkin?.id ?? null,
 				sets
 			});

@@ -15,7 +15,7 @@ import type { CatchUp } from '$core/calendar';
 import { holdAt, type Hold } from '$core/health';
 import { readIn, type Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';
-import { CHECKIN_FACTS, type CheckinFacts } from '../attendance/facts';
+import { CHECKIN_FACTS, SETS_OF_CHECKIN, type CheckinFacts } from '../attendance/facts';
 import type { Person } from '../auth/link';
 import { only, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
@@ -42,6 +42,8 @@ export interface Standing extends Group {
 	hold: Hold | null;
 	/** Their team, and their buddies by the names that those chose for others to see. */
 	company: { team: string | null; buddies: string[] };
+	/** Messages of a coach that they have not seen. */
+	unread: number;
 	/** The newest day that has opened; null before the first. */
 	today: number | null;
 }
@@ -53,6 +55,7 @@ interface OwnRow {
 	fromDay: number;
 	catchUp: CatchUp | null;
 	company: Standing['company'];
+	unread: number;
 	differs: boolean;
 	revision: number;
 }
@@ -64,7 +67,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		])
 	);
 	if (!standing) throw notFound('person');
-	const { revision, differs, company, ...own } = standing;
+	const { revision, differs, company, unread, ...own } = standing;
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
 	const days = daysOf(
@@ -83,9 +86,14 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		differs,
 		hold: holdAt(person.holds, now),
 		company,
+		unread,
 		today: opened > 0 ? opened : null
 	};
 }
+
+/** When the next day of theirs opens, epoch milliseconds; null: there is none. */
+export const nextOpens = ({ days, today }: Pick<Standing, 'days' | 'today'>): number | null =>
+	days.find(({ day, theirs }) => theirs && day > (today ?? 0))?.window.opens ?? null;
 
 /**
  * What a version of a session asks of one person on a day, as it was at an instant.
@@ -138,12 +146,14 @@ export interface OwnDay extends PersonDay {
 
 export interface OwnCheckin extends CheckinFacts {
 	versionId: VersionId | null;
+	/** When the session was begun that it is about, as far as that is known. Epoch milliseconds. */
+	begunAt: number;
 	sets: LoggedSet[];
 }
 
 const CHECKIN = `select ${CHECKIN_FACTS}, c.version_id as "versionId",
-		coalesce((select jsonb_agg(jsonb_build_object('block', s.block, 'part', s.part, 'set', s.set, 'amount', s.amount, 'kg', s.kg)
-			order by s.block, s.part, s.set) from set_log s where s.checkin_id = c.id), '[]') as sets
+		coalesce(c.started_at, c.done_at, c.received_at) as "begunAt",
+		${SETS_OF_CHECKIN} as sets
 	from checkin c`;
 
 /** What stands for a day, after corrections. */
@@ -171,25 +181,27 @@ export async function ownCheckin(
 
 /**
  * A day with its session, as soon as it is open for this person. Who has done it sees what they did.
+ * @param anew as it would be begun now, whatever was done of it
  * @throws Refusal 404 for a day that does not exist, is not theirs or has not opened: the three are not told apart
  */
 export async function openDay(
 	context: Context,
 	person: Person,
 	day: number,
-	standing?: Standing
+	standing?: Standing,
+	anew = false
 ): Promise<OwnDay> {
 	const known = standing ?? (await standingOf(context, person));
 	const found = known.days[day - 1];
 	const planned = known.plan[day - 1];
 	if (!found?.open || !planned) throw notFound('day');
-	const checkin = known.strip[day] ? await checkinOfDay(context.db, person.enrolmentId, day) : null;
+	const checkin = known.strip[day] && !anew ? await checkinOfDay(context.db, person.enrolmentId, day) : null;
 	const versionId = checkin?.versionId ?? planned.versionId;
-	const at = checkin?.receivedAt ?? context.clock.now();
+	const at = checkin?.begunAt ?? context.clock.now();
 	const held = found.state === 'held';
 	const own = held || !versionId ? null : await ownSessionOf(context.db, known, person, day, versionId, at);
 	if (!own) return { ...found, checkin, session: null, nothingLeft: !held && versionId !== null };
-	const { places, planned: body, ...session } = own;
+	const { places, planned: body, fitted: _fitted, ...session } = own;
 	const pieces = ownPieces(body, { places, asked: session.asked }, checkin?.sets ?? []);
 	return {
 		...found,
@@ -244,6 +256,8 @@ export function forReading({ session, checkin, ...day }: OwnDay, { units }: Pick
 interface KnownSession extends Omit<OwnSession, 'pieces'> {
 	places: number[];
 	planned: Session;
+	/** As they get it. */
+	fitted: Session;
 }
 
 /** A version of a session as one person gets it on a day; null where nothing of it is asked of them. */
@@ -264,7 +278,8 @@ export async function ownSessionOf(
 			asked: own.asked,
 			changes: own.changes,
 			places: own.places,
-			planned: version.body
+			planned: version.body,
+			fitted: own.session
 		};
 	if (differs)
 		return made(await prescriptionFor(db, person, day, version.body, differs, { challenge, practice }, at));

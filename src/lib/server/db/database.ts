@@ -13,6 +13,11 @@ export interface Database extends Queries {
 	readonly kind: 'pglite' | 'postgres';
 	/** Runs `work` in one transaction; a throw within rolls it back. */
 	transaction<T>(work: (tx: Queries) => Promise<T>): Promise<T>;
+	/**
+	 * Hears what is told on a channel (`NOTIFY`), by this process and by others.
+	 * @returns what ends it
+	 */
+	listen(channel: string, heard: (payload: string) => void): Promise<() => Promise<void>>;
 	close(): Promise<void>;
 }
 

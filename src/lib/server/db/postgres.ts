@@ -44,6 +44,44 @@ export function openPostgres(connectionString: string): Database {
 				client.release();
 			}
 		},
+		listen: (channel, heard) => listenOn(connectionString, channel, heard),
 		close: () => pool.end()
+	};
+}
+
+/** Milliseconds until a connection that was lost is made anew. */
+const AGAIN = 2000;
+
+/** Listens on a connection of its own, which is made anew when it is lost. What is told meanwhile is not heard. */
+async function listenOn(
+	connectionString: string,
+	channel: string,
+	heard: (payload: string) => void
+): Promise<() => Promise<void>> {
+	let ended = false;
+	let client: pg.Client | null = null;
+	let timer: ReturnType<typeof setTimeout> | null = null;
+	const later = () => {
+		if (!ended) timer = setTimeout(() => void connect().catch(later), AGAIN);
+	};
+	async function connect(): Promise<void> {
+		const made = new pg.Client({ connectionString });
+		const lost = () => {
+			if (client !== made) return;
+			client = null;
+			later();
+		};
+		made.on('error', lost);
+		made.on('end', lost);
+		made.on('notification', ({ payload }) => heard(payload ?? ''));
+		await made.connect();
+		client = made;
+		await made.query(`listen ${pg.escapeIdentifier(channel)}`);
+	}
+	await connect();
+	return async () => {
+		ended = true;
+		if (timer) clearTimeout(timer);
+		await client?.end();
 	};
 }

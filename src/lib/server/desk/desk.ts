@@ -1,7 +1,6 @@
 import { minutesIn } from '$core/calendar';
-import { isSilent } from '$core/attendance';
 import { holdAt, type HoldReason } from '$core/health';
-import type { HouseRules } from '$core/practice';
+import { byName } from '$core/people';
 import type { RollRow } from '../attendance/roll';
 import type { ChallengeId, EnrolmentId } from '../platform/ids';
 import { instant, type Queries } from '../db/database';
@@ -49,13 +48,7 @@ export const heldOf = (rows: readonly RollRow[], asOf: number): Held[] =>
 			const hold = holdAt(holds, asOf);
 			return hold ? [{ id, name, reason: hold.reason, since: hold.from }] : [];
 		})
-		.sort((a, b) => a.since - b.since || a.name.localeCompare(b.name, 'en'));
-
-/** People without a check-in for as many days as the house calls silent, the longest first. */
-export const silentOf = (rows: readonly RollRow[], house: HouseRules): RollRow[] =>
-	rows
-		.filter((row) => isSilent(row, house))
-		.sort((a, b) => b.silent - a.silent || a.person.name.localeCompare(b.person.name, 'en'));
+		.sort((a, b) => a.since - b.since || byName(a, b));
 
 /** Somebody whose day is open and not done, with the instant at which it closes. */
 export interface StillOpen {
@@ -89,7 +82,7 @@ export const stillOpenOf = (rows: readonly RollRow[], asOf: number): StillOpen[]
 					]
 				: [];
 		})
-		.sort((a, b) => a.closes - b.closes || a.name.localeCompare(b.name, 'en'));
+		.sort((a, b) => a.closes - b.closes || byName(a, b));
 
 interface CameIn extends CheckinFacts {
 	enrolmentId: EnrolmentId;
@@ -98,25 +91,33 @@ interface CameIn extends CheckinFacts {
 	day: number | null;
 	/** The session of the shelf that was taken. */
 	shelf: string | null;
+	/** The session of the day was done once more. */
+	again: boolean;
 }
 
-/** Check-ins of a challenge, and what was taken from its shelf, received within (from, to]: reports of pain first, then the newest. */
+/** Check-ins of a challenge, what was taken from its shelf and what was done again, received within (from, to]: reports of pain first, then the newest. */
 export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: number): Promise<CameIn[]> {
 	return db.query<CameIn>(
-		`select * from (select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, null as shelf
+		`select * from (select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, null as shelf, false as again
 		 from checkin c
 		 join enrolment e on e.id = c.enrolment_id
 		 join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and c.replaced_at is null and c.received_at > $2 and c.received_at <= $3
 		 union all
-		 select l.id, case when l.credit >= 1 then 'all' else 'part' end, l.credit, 'on time', l.effort, null, null, l.hurts, l.note,
-			l.done_at, l.enrolment_id, p.name, null, s.name
+		 select l.id, case when l.credit >= 1 then 'all' else 'part' end, l.credit, 'on time', l.effort, null, null, l.hurts, l.note, '[]',
+			l.done_at, l.enrolment_id, p.name, null, s.name, false
 		 from shelf_log l
 		 join enrolment e on e.id = l.enrolment_id
 		 join participant p on p.id = e.participant_id
 		 join session_version v on v.id = l.version_id
 		 join session s on s.id = v.session_id
 		 where e.challenge_id = $1 and l.done_at > $2 and l.done_at <= $3
+		 union all
+		 select a.id, 'all', 1, 'on time', a.effort, null, null, a.hurts, a.note, '[]', a.received_at, a.enrolment_id, p.name, a.day, null, true
+		 from session_again a
+		 join enrolment e on e.id = a.enrolment_id
+		 join participant p on p.id = e.participant_id
+		 where e.challenge_id = $1 and a.received_at > $2 and a.received_at <= $3
 		 ) r order by r.hurts is null, r."receivedAt" desc limit 200`,
 		[challengeId, instant(from), instant(to)]
 	);

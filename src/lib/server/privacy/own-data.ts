@@ -21,7 +21,15 @@ const OF_PERSON = [
 ] as const;
 /** What the coach keeps for herself about somebody: deleted with the rest. */
 const OF_COACH = ['private_note'] as const;
-const OF_ENROLMENT = ['excuse', 'pause', 'override', 'shelf_log'] as const;
+const OF_ENROLMENT = [
+	'excuse',
+	'pause',
+	'override',
+	'shelf_log',
+	'session_again',
+	'presence',
+	'message'
+] as const;
 
 export interface OwnData {
 	format: 'cadrex own data';
@@ -149,7 +157,7 @@ export async function forget(
 			ids
 		]);
 		await tx.query(
-			`update checkin set effort = null, energy = null, sleep_hours = null, hurts = null, note = null, prescribed = null
+			`update checkin set effort = null, energy = null, sleep_hours = null, hurts = null, note = null, prescribed = null, run = null, beyond = '[]'
 			 where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);
@@ -157,6 +165,8 @@ export async function forget(
 			`update shelf_log set effort = null, hurts = null, note = null where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);
+		for (const table of ['session_again', 'presence', 'reach', 'message'] as const)
+			await tx.query(`delete from ${table} where enrolment_id = any($1::uuid[])`, [ids]);
 		for (const table of ['excuse', 'pause'] as const)
 			await tx.query(`update ${table} set reason = $2 where enrolment_id = any($1::uuid[])`, [ids, NOT_KEPT]);
 		// When days were held says what the group’s figures are made of; why they were does not stay.

@@ -6,6 +6,13 @@ export function formText(form: FormData, name: string): string {
 	return typeof value === 'string' ? value : '';
 }
 
+/** Days from one to another and a reason, as forms have them. */
+export const spanIn = (form: FormData): { from: string; to: string; reason: string } => ({
+	from: formText(form, 'from'),
+	to: formText(form, 'to'),
+	reason: formText(form, 'reason')
+});
+
 /** JSON of a hidden field; null when it did not arrive whole. */
 export function jsonOf(form: FormData, name: string): unknown {
 	try {

@@ -1,3 +1,5 @@
+import { Refusal } from '../platform/errors';
+
 /**
  * Reads JSON that comes from outside. A field with the name of something that every object inherits
  * (`__proto__`, `constructor`, `valueOf` …) is refused: no form of ours has one, and what looks fields up by name
@@ -9,4 +11,13 @@ export function parseJson(text: string): unknown {
 		if (key in Object.prototype) throw new SyntaxError(`a field called ${key} has no place here`);
 		return value;
 	});
+}
+
+/** The body of a request, which is JSON. @param what comes so, at the beginning of a sentence @throws Refusal 400 */
+export async function jsonOf(request: Request, what: string): Promise<unknown> {
+	try {
+		return parseJson(await request.text());
+	} catch {
+		throw new Refusal(400, `${what} comes as JSON.`);
+	}
 }

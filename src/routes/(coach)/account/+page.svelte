@@ -59,7 +59,7 @@
 			label="Loads in"
 			id="units"
 			fault={faultAt('profile', 'units')}
-			hint="In call sheets, who gets what, and a session as somebody gets it; Build shows kilograms and takes both"
+			hint="Wherever you read and enter the load of an exercise. A session as text and the rules of a plan stay in kilograms"
 		>
 			<select id="units" name="units" class="select select-sm w-full" value={typed.units ?? data.coach.units}>
 				<option value="kg">kilograms</option>

@@ -2,6 +2,6 @@ import { personIn } from '$lib/server/web/viewer';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = ({ locals }) => {
-	const { name, zone } = personIn(locals);
-	return { name, zone, now: locals.app.clock.now() };
+	const { name, zone, units, enrolmentId } = personIn(locals);
+	return { name, zone, units, enrolment: enrolmentId, now: locals.app.clock.now() };
 };

@@ -1,6 +1,27 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
+	import { dev } from '$app/environment';
+	import { page } from '$app/state';
+	import WaitingResults from '$lib/features/me/WaitingResults.svelte';
 	import type { LayoutProps } from './$types';
-	let { children }: LayoutProps = $props();
+	let { data, children }: LayoutProps = $props();
+
+	onMount(() => {
+		// In development nothing is kept: what is being changed has to be seen.
+		if (dev || !('serviceWorker' in navigator)) return;
+		void navigator.serviceWorker.register('/service-worker.js', { type: 'module' });
+	});
+	/** Hands over to the device what it should keep: today, and the days that are still open. */
+	$effect(() => {
+		const paths = page.data.keep;
+		if (dev || !paths || !('serviceWorker' in navigator)) return;
+		const owner = data.enrolment;
+		void navigator.serviceWorker.ready.then(({ active }) => active?.postMessage({ keep: { owner, paths } }));
+	});
 </script>
 
-<div class="mx-auto max-w-xl px-4 pt-3 pb-24 text-[17px]">{@render children()}</div>
+<svelte:head><link rel="manifest" href="/manifest.webmanifest" /></svelte:head>
+<div class="mx-auto max-w-xl px-4 pt-3 pb-24 text-[17px]">
+	<WaitingResults enrolment={data.enrolment} />
+	{@render children()}
+</div>

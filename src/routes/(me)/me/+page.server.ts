@@ -4,13 +4,20 @@ import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { otherChallengesOf, signOutDevice, switchTo } from '$lib/server/auth/link';
 import { formText } from '$lib/server/web/form-text';
 import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
-import { forReading, openDay, standingOf } from '$lib/server/day/own-day';
+import { forReading, nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
 import { shelfOn } from '$lib/server/shelf/shelf';
 import { upFor } from '$lib/server/challenge/announcements';
 import { tick } from '$lib/server/attendance/tick-form';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
+
+/** Today, the last days that may still be done, and the questions as long as nobody has answered them. */
+const keptPages = (days: readonly number[], answered: boolean): string[] => [
+	'/me',
+	...days.slice(-4).flatMap((day) => [`/me/day/${day}/run`, `/me/day/${day}/check-in`]),
+	...(answered ? [] : ['/me/intake'])
+];
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const { app } = locals;
@@ -20,7 +27,6 @@ export const load: PageServerLoad = async ({ locals }) => {
 	// Yesterday's day may still be open; the newest that has opened is today's.
 	const newest = today === null ? undefined : days[today - 1];
 	const shown = newest?.open ? await orError(openDay(app, person, newest.day, standing)) : null;
-	const next = days.find(({ day, theirs }) => theirs && day > (today ?? 0));
 	const open = days.filter(({ day, state }) => state === 'open' && day !== today && plan[day - 1]?.sessionId);
 	const milestones = milestonesOf(plan);
 	return {
@@ -28,14 +34,20 @@ export const load: PageServerLoad = async ({ locals }) => {
 		day: shown && forReading(shown, person),
 		date: shown ? dateOfDay(shown.day, challenge.startsOn, shiftDays) : null,
 		/** When the next day opens: all that is said of it. */
-		nextOpens: next?.window.opens ?? null,
+		nextOpens: nextOpens(standing),
 		days: days.map(({ state, credit, pain }) => ({ state, credit, pain })),
 		total: days.length,
 		/** Which of the sessions today’s is, and how many are left: what keeps people going. */
 		place: shown ? placeAmong(milestones, shown.day) : null,
 		halfway: shown !== null && shown.day === milestones.halfway,
+		unread: standing.unread,
 		announcements: upFor(standing.announcements, days, app.clock.now()),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
+		/** Pages that the device keeps for when there is no connection. */
+		keep: keptPages(
+			[...open.map(({ day }) => day), ...(shown?.session && !shown.checkin ? [shown.day] : [])],
+			person.suited.answered
+		),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
 		company: standing.company,

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Empty from '$lib/ui/Empty.svelte';
+	import { doneWords } from '$lib/features/me/said';
 	import MyStrip from '$lib/features/me/MyStrip.svelte';
 	import SessionList from '$lib/features/me/SessionList.svelte';
 	import StopSigns from '$lib/features/me/StopSigns.svelte';
@@ -42,6 +43,11 @@
 </header>
 
 <main class="flex flex-col gap-5">
+	{#if data.unread > 0}
+		<a class="remark block font-semibold" href="/me/messages"
+			>{data.unread === 1 ? 'A message from your coach' : `${data.unread} messages from your coach`}</a
+		>
+	{/if}
 	{#each data.announcements as announcement (announcement.id)}
 		<section class="remark" aria-label="From your coach">
 			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
@@ -71,7 +77,7 @@
 		<section class="panel p-4" aria-label="Before you start">
 			<h2 class="text-xl">Before you start</h2>
 			<p>
-				A few questions about you, what you have and what hurts: about three minutes. {data.hold ===
+				A few questions about you, what you have and what hurts: about four minutes. {data.hold ===
 				'questions'
 					? 'Your first session opens after that.'
 					: 'Your sessions will suit you better.'}
@@ -119,19 +125,16 @@
 		{#if checkedIn}
 			<div class="panel flex items-center justify-between gap-3 p-4" role="status">
 				<p>
-					<b>Checked in</b>, {checkedIn.done === 'all'
-						? 'all done'
-						: checkedIn.done === 'none'
-							? 'nothing done'
-							: `${percent(checkedIn.credit)} of the work`}{checkedIn.standing === 'on time'
-						? ''
-						: `, ${checkedIn.standing}`}.
+					<b>Checked in</b>, {doneWords(checkedIn)}.
 					{#if data.nextOpens}<br /><span class="quiet text-[15px]"
 							>The next day opens {dayAndTimeIn(data.zone, data.nextOpens)}.</span
 						>{/if}
 				</p>
-				<a class="btn btn-outline min-h-11" href="/me/day/{day.day}/check-in"
-					>{day.session.pieces.length > 0 && !checkedIn.told ? 'Say how it went' : 'Correct it'}</a
+				<span class="flex flex-col gap-1"
+					><a class="btn btn-outline min-h-11" href="/me/day/{day.day}/result">What was better</a>
+					<a class="btn btn-ghost min-h-11" href="/me/day/{day.day}/check-in"
+						>{day.session.pieces.length > 0 && !checkedIn.told ? 'Say how it went' : 'Correct it'}</a
+					></span
 				>
 			</div>
 		{/if}
@@ -146,9 +149,12 @@
 		<StopSigns />
 		{#if !checkedIn}
 			<div class="bg-base-200 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
-				<a class="btn btn-primary mx-auto flex min-h-14 max-w-xl text-lg" href="/me/day/{day.day}/check-in"
-					>Check in for day {day.day}</a
-				>
+				<div class="mx-auto flex max-w-xl gap-2">
+					<a class="btn btn-primary min-h-14 flex-1 text-xl" href="/me/day/{day.day}/run">Start</a>
+					<a class="btn btn-outline min-h-14 px-4 text-lg" href="/me/day/{day.day}/check-in"
+						>Check in for day {day.day}</a
+					>
+				</div>
 			</div>
 		{/if}
 	{/if}
@@ -173,6 +179,10 @@
 	{/each}
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">
+		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/messages">Messages</a>
+		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/history"
+			>Your history</a
+		>
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/calendar"
 			>Calendar and print</a
 		>

@@ -198,11 +198,12 @@ const NOBODY: Omit<CalendarPerson, 'challengeId' | 'since'> = {
 	groupCalendar: {}
 };
 
-/** What of those is the person's own. */
+/** What of those is the person's own: which days are on is so whatever the hours, so that those of nobody's zone are looked up. */
 function ownMarks(challenge: Challenge, plan: PlanDay[], person: CalendarPerson): Map<string, string> {
-	const { zone, trainsAt, shiftDays } = person;
-	const days = daysOf(challenge, plan, { ...person, holds: NEVER_HELD }, Infinity).filter(isOn);
-	return marksOf(new Map(days.map(({ day }) => [day, { zone, trainsAt, shiftDays }])));
+	const { zone, trainsAt, shiftDays, fromDay, strip } = person;
+	const days = daysOf(challenge, plan, { ...NOBODY, fromDay, strip, holds: NEVER_HELD }, Infinity);
+	const mark = markOf({ zone, trainsAt, shiftDays });
+	return new Map(days.filter(isOn).map(({ day }) => [String(day), mark]));
 }
 
 /**

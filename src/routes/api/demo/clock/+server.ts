@@ -25,6 +25,7 @@ export const POST: RequestHandler = async ({ request, locals, url }) => {
 		const next = morning > before ? morning : instantOf(addDays(today, 1), MORNING, coach.zone);
 		app.demoClock.moveTo(move === 'hour' ? before + HOUR : next);
 		await world.catchUp();
+		await world.train();
 	} else error(400, 'The clock moves by an hour, to the next morning, or back to the real time.');
 	redirect(303, wayBack(form.get('back'), url.origin, '/'));
 };

@@ -3,7 +3,7 @@
 	import type { LayoutProps } from './$types';
 
 	let { data, children }: LayoutProps = $props();
-	const shop = $derived(workshopOf(data.own, data.house));
+	const shop = $derived(workshopOf(data.own, data.house, data.coach.units));
 	provideWorkshop(() => shop);
 </script>
 

@@ -1,7 +1,10 @@
-import { houseOf } from '$lib/server/practice/practice';
 import { adherence } from '$core/attendance';
-import { cameIn, heldOf, openingsOf, silentOf, stillOpenOf } from '$lib/server/desk/desk';
+import { cameIn, heldOf, openingsOf, stillOpenOf } from '$lib/server/desk/desk';
+import { decideOffered, offeredIn } from '$lib/server/attendance/offered';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
+import { lastDays } from '$lib/server/attendance/roll';
+import { presentIn } from '$lib/server/live/presence';
+import { inNeed } from '$lib/server/reach/triage';
 import { fitAhead, misfitsOn, shareThatFits } from '$lib/server/fit/ahead';
 import { addOverride } from '$lib/server/day/overrides';
 import { formText } from '$lib/server/web/form-text';
@@ -13,23 +16,15 @@ const DAY_MS = 86_400_000;
 /** Days that are shown of somebody to reach. */
 const RECENT = 14;
 
+/** People shown who need their coach. */
+const MOST_NEED = 6;
+
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
 	const { challenge, asOf, day } = await parent();
 	const plan = await planIn(locals, challenge);
 	const { rows } = await rollIn(locals, challenge, asOf);
-	const house = await houseOf(app.db, challenge.coachId);
-	const until = day ?? RECENT;
-	const since = Math.max(0, until - RECENT);
-	const silent = silentOf(rows, house).map(({ person, days, silent, adherence }) => ({
-		id: person.id,
-		name: person.name,
-		zone: person.zone,
-		lastSeen: person.lastSeen,
-		days: days.slice(since, until).map(({ state, credit, pain }) => ({ state, credit, pain })),
-		silent,
-		adherence
-	}));
+	const need = (await inNeed(locals, challenge, asOf)).filter(({ reasons }) => reasons.length > 0);
 	const weekTo = (last: number) =>
 		adherence(rows.flatMap(({ days }) => days.slice(Math.max(0, last - 7), Math.max(0, last))));
 	return {
@@ -50,14 +45,33 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 				rows.map(({ person }) => person)
 			)
 		).map((one) => ({ ...one, share: shareThatFits(one.seconds, one.minutes) })),
-		silent,
-		silentFrom: house.silentFrom,
-		firstShown: since + 1,
+		need: need.slice(0, MOST_NEED).map(({ person, row, reasons }) => ({
+			id: person.id,
+			name: person.name,
+			zone: person.zone,
+			reasons,
+			...lastDays(row, day ?? RECENT, RECENT)
+		})),
+		needCount: need.length,
+		offered: await offeredIn(app.db, challenge.id),
+		present: await presentIn(app.db, challenge.id, asOf),
 		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)
 	};
 };
 
+/** Takes or leaves a result that a device sent after its day had closed. */
+const decide =
+	(taken: boolean): Actions[string] =>
+	async (event) => {
+		const challenge = await ownChallenge(event);
+		const id = formText(await event.request.formData(), 'id');
+		const done = await orFail(decideOffered(event.locals.app, challenge, id, taken), {});
+		if ('failed' in done) return done.failed;
+	};
+
 export const actions: Actions = {
+	take: decide(true),
+	pass: decide(false),
 	/** Less of one day's session for one person, so that it fits the time they have. */
 	shorten: async (event) => {
 		const form = await event.request.formData();

@@ -2,7 +2,11 @@
 	import { enhance } from '$app/forms';
 	import Empty from '$lib/ui/Empty.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
+	import LiveTraining from '$lib/features/live/LiveTraining.svelte';
 	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
+	import { GROUP_COLOUR, REASON_TITLE, reasonWords } from '$lib/features/reach/reason-words';
+	import { REASON_KINDS } from '$core/triage';
+	import { beyondWords } from '$core/progress';
 	import { KIND_TEXT } from '$lib/ui/marks';
 	import {
 		counted,
@@ -52,8 +56,9 @@
 	{#if data.planned}
 		<h1>{longDayText(data.planned.date).split(' ')[0]}, day {data.planned.day}</h1>
 		<p class="quiet">
-			{trains ? `${counted(opened + toCome, 'person', 'people')} get it` : 'a rest day'}, {data.silent.length} to
-			reach, {counted(data.cameIn.filter(({ day }) => day !== null).length, 'check-in')} in the last 24 hours
+			{trains ? `${counted(opened + toCome, 'person', 'people')} get it` : 'a rest day'}, {data.needCount} to reach,
+			{counted(data.cameIn.filter(({ day, again }) => day !== null && !again).length, 'check-in')} in the last 24
+			hours
 		</p>
 	{:else}
 		<h1>Desk</h1>
@@ -90,7 +95,10 @@
 						>
 						<span class="clock">{minutesText(data.planned.seconds ?? 0)}</span>
 					</div>
-					<p class="quiet text-sm">{KIND_TEXT[data.planned.kind]}, version {data.planned.version}</p>
+					<p class="quiet flex justify-between gap-2 text-sm">
+						<span>{KIND_TEXT[data.planned.kind]}, version {data.planned.version}</span>
+						<a class="link-quiet" href="{base}/lead/{data.planned.day}">Lead it</a>
+					</p>
 				{:else}
 					<p class="font-bold">No session on this day</p>
 					<p class="attention text-sm">
@@ -173,47 +181,54 @@
 	<section aria-labelledby="reach-out">
 		<h2 id="reach-out">Reach out</h2>
 		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">
-			No check-in for {counted(data.silentFrom, 'due day')} or more
+			{data.needCount > data.need.length
+				? `the ${data.need.length} most urgent of ${data.needCount}`
+				: 'the most urgent first'}
 		</p>
-		{#if data.silent.length === 0}
+		{#if data.need.length === 0}
 			<div class="mt-3">
 				<Empty
 					says={data.people === 0
 						? 'Nobody to reach yet.'
-						: 'Everybody has been heard from. Nothing to do here.'}
+						: 'Nobody needs you right now. Nothing to do here.'}
 				/>
 			</div>
 		{:else}
 			<ul>
-				{#each data.silent as person (person.id)}
-					<li class="border-base-300 flex items-center gap-4 border-b py-2.5">
-						<span class="bg-warning h-8 w-[3px] shrink-0 rounded"></span>
-						<div class="min-w-0 flex-1">
-							<p>
-								<a class="font-bold hover:underline" href="{base}/people/{person.id}">{person.name}</a>
-								<span class="quiet pl-1 text-[13px]"
-									>{timeIn(person.zone, data.asOf)} in {placeOf(person.zone)}</span
-								>
-							</p>
-							<p class="text-sm">
-								{counted(person.silent, 'due day')} without a check-in,
-								{person.lastSeen === null || person.lastSeen > data.asOf
-									? 'never seen'
-									: `last seen ${dayAndTimeIn(zone, person.lastSeen)}`}
-								{#if person.adherence.rate !== null}<span class="quiet"
-										>· {percent(person.adherence.rate)} of {person.adherence.due} due days in all</span
-									>{/if}
-							</p>
-						</div>
-						<PlateStrip
-							days={person.days}
-							firstDay={data.firstShown}
-							name="{person.name}, the last {person.days.length} days"
-							scale={0.8}
-						/>
-					</li>
+				{#each data.need as person (person.id)}
+					{@const [first, ...more] = person.reasons}
+					{#if first}
+						<li class="border-base-300 flex items-center gap-4 border-b py-2.5">
+							<span class={['h-8 w-[3px] shrink-0 rounded', GROUP_COLOUR[REASON_KINDS[first.kind]]]}></span>
+							<div class="min-w-0 flex-1">
+								<p>
+									<a class="font-bold hover:underline" href="{base}/reach?person={person.id}">{person.name}</a
+									>
+									<span class="quiet pl-1 text-[13px]"
+										>{timeIn(person.zone, data.asOf)} in {placeOf(person.zone)}</span
+									>
+								</p>
+								<p class="text-sm">
+									<b>{REASON_TITLE[first.kind]}.</b>
+									{reasonWords(first, zone)}
+									{#if more.length > 0}<span class="quiet"
+											>Also: {more.map(({ kind }) => REASON_TITLE[kind].toLowerCase()).join(', ')}.</span
+										>{/if}
+								</p>
+							</div>
+							<PlateStrip
+								days={person.days}
+								firstDay={person.firstShown}
+								name="{person.name}, the last {person.days.length} days"
+								scale={0.8}
+							/>
+						</li>
+					{/if}
 				{/each}
 			</ul>
+			{#if data.needCount > data.need.length}<p class="mt-1.5 text-sm">
+					<a class="link-quiet" href="{base}/reach">All {data.needCount}, one after the other</a>
+				</p>{/if}
 		{/if}
 		{#if data.week && data.week.rate !== null}
 			<p class="mt-5">
@@ -254,6 +269,30 @@
 
 	<section aria-labelledby="came-in">
 		<h2 id="came-in">Came in</h2>
+		{#each data.offered as one (one.id)}
+			<form method="post" action="?/take" class="remark remark-attention my-2 text-sm" use:enhance>
+				<input type="hidden" name="id" value={one.id} />
+				<p>
+					<a class="font-bold hover:underline" href="{base}/people/{one.enrolmentId}">{one.name}</a> did day {one.day}
+					on
+					{dayAndTimeIn(one.zone, one.doneAt)}, {percent(one.credit)} of it. The phone had no connection and sent
+					it
+					{dayAndTimeIn(one.zone, one.receivedAt)}, after the day had closed.
+				</p>
+				<div class="mt-1 flex gap-2">
+					<button class="btn btn-outline btn-xs">Count it</button>
+					<button class="btn btn-ghost btn-xs" formaction="?/pass">Leave it out</button>
+				</div>
+			</form>
+		{/each}
+		<!-- A look back has nothing that goes on. -->
+		{#if data.asOf >= data.now}
+			{#key data.challenge.id}<LiveTraining
+					challenge={data.challenge.id}
+					first={data.present}
+					at={data.now}
+				/>{/key}
+		{/if}
 		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">in the last 24 hours</p>
 		{#if data.cameIn.length === 0}
 			<div class="mt-3"><Empty says="No check-in in the last 24 hours." /></div>
@@ -266,10 +305,13 @@
 							<span class="quiet clock text-[13px]">{timeIn(zone, row.receivedAt)}</span>
 						</div>
 						<p class="text-sm">
-							{row.shelf === null ? `day ${row.day}` : `from the shelf: ${row.shelf}`}, {factsOf(row).join(
-								', '
-							)}
+							{row.shelf === null ? `day ${row.day}` : `from the shelf: ${row.shelf}`}, {row.again
+								? 'done again'
+								: factsOf(row).join(', ')}
 						</p>
+						{#if row.beyond.length > 0}<p class="text-sm">
+								On top: {beyondWords(row.beyond, data.coach.units)}
+							</p>{/if}
 						{#if row.hurts}<p class="remark remark-safety mt-1 text-sm"><b>Hurts:</b> {row.hurts}</p>{/if}
 						{#if row.note}<p class="quiet mt-0.5 text-sm">“{row.note}”</p>{/if}
 					</li>

@@ -1,11 +1,11 @@
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
-import { enrolmentsOf } from '$lib/server/people/enrolments';
+import { peopleIn } from '$lib/server/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge } = await parent();
-	const people = await enrolmentsOf(locals.app.db, challenge.id);
+	const people = await peopleIn(locals, challenge);
 	return {
 		people: people.map(
 			({

@@ -20,7 +20,7 @@
 
 	let { data, form }: PageProps = $props();
 	const base = $derived(`/c/${data.challenge.id}`);
-	const shop = $derived(workshopOf(data.own, data.house));
+	const shop = $derived(workshopOf(data.own, data.house, data.coach.units));
 	provideWorkshop(() => shop);
 	// svelte-ignore state_referenced_locally
 	const editor = new PlanEditor(data.plan, () => ({

@@ -1,8 +1,7 @@
-import { fail } from '@sveltejs/kit';
 import { isFading, isSilent, packDays, withoutHealth } from '$core/attendance';
-import { formText } from '$lib/server/web/form-text';
+import { formText, spanIn } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
-import { excuse } from '$lib/server/attendance/excuses';
+import { excuseSpan } from '$lib/server/attendance/excuses';
 import { rollIn } from '$lib/server/attendance/of-request';
 import { houseOf } from '$lib/server/practice/practice';
 import { teamsIn } from '$lib/server/people/teams';
@@ -18,14 +17,14 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		teams,
 		group,
 		totals,
-		rows: rows.map(({ person, days, adherence, extras, trend, silent }) => ({
+		rows: rows.map(({ person, days, adherence, extras, trend, silent, lastSeen }) => ({
 			id: person.id,
 			name: person.name,
 			zone: person.zone,
 			level: person.level,
 			team: person.team,
 			fromDay: person.fromDay,
-			lastSeen: person.lastSeen !== null && person.lastSeen <= asOf ? person.lastSeen : null,
+			lastSeen,
 			days: packDays(challenge.role === 'viewer' ? withoutHealth(days) : days),
 			adherence,
 			extras: extras.taken,
@@ -42,15 +41,7 @@ export const actions: Actions = {
 		const form = await event.request.formData();
 		const challenge = await ownChallenge(event);
 		const person = await ownPerson(event, formText(form, 'person'));
-		const from = Number(form.get('from'));
-		const to = Number(form.get('to') || form.get('from'));
-		if (!(from >= 1 && to >= from && to <= challenge.days))
-			return fail(400, {
-				message: `Days go from 1 to ${challenge.days}, the first before the last.`,
-				faults: []
-			});
-		const days = Array.from({ length: to - from + 1 }, (_, i) => from + i);
-		const done = await orFail(excuse(event.locals.app, person, { days, reason: form.get('reason') }));
-		return 'failed' in done ? done.failed : { excused: days.length };
+		const done = await orFail(excuseSpan(event.locals.app, challenge, person, spanIn(form)));
+		return 'failed' in done ? done.failed : { excused: true };
 	}
 };

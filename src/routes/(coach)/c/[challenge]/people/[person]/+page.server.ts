@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
+import { againOf } from '$lib/server/attendance/again';
 import { checkinsOf } from '$lib/server/attendance/history';
 import { planIn } from '$lib/server/attendance/of-request';
 import { rollRow } from '$lib/server/attendance/roll';
@@ -52,6 +53,7 @@ export const load: PageServerLoad = async (event) => {
 		days,
 		adherence,
 		extras,
+		again: await againOf(app.db, person.id, asOf),
 		taken: await takingsOf(app.db, person.id, asOf),
 		trend,
 		silent,

@@ -11,6 +11,7 @@
 	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
 	import Pauses from '$lib/features/people/Pauses.svelte';
+	import { beyondWords } from '$core/progress';
 	import CopyText from '$lib/ui/CopyText.svelte';
 	import Empty from '$lib/ui/Empty.svelte';
 	import Legend from '$lib/ui/Legend.svelte';
@@ -136,7 +137,7 @@
 							<td>{row.sleepHours === null ? '–' : `${row.sleepHours} h`}</td>
 							<td class="quiet whitespace-nowrap">{dayAndTimeIn(person.zone, row.receivedAt)}</td>
 						</tr>
-						{#if row.hurts || row.note}
+						{#if row.hurts || row.note || row.beyond.length > 0}
 							<tr
 								><td></td><td colspan="6">
 									{#if row.hurts}<p class="remark remark-safety">
@@ -148,12 +149,26 @@
 											>
 										</p>{/if}
 									{#if row.note}<p class="quiet">“{row.note}”</p>{/if}
+									{#if row.beyond.length > 0}<p>On top: {beyondWords(row.beyond, data.coach.units)}</p>{/if}
 								</td></tr
 							>
 						{/if}
 					{/each}
 				</tbody>
 			</table>
+		{/if}
+		{#if data.again.length > 0}
+			<h2 class="mt-4 mb-1">Done again</h2>
+			<ul class="panel px-3 text-sm">
+				{#each data.again as one (one.id)}
+					<li class="border-base-300 border-b py-1.5 last:border-b-0">
+						<b>Day {one.day}</b>, {one.name}{one.effort === null ? '' : `, effort ${one.effort} of 10`}
+						<span class="quiet">· {dayAndTimeIn(person.zone, one.at)} · doesn’t change any figures</span>
+						{#if one.hurts}<p class="remark remark-safety mt-1"><b>Hurts:</b> {one.hurts}.</p>{/if}
+						{#if one.note}<p class="quiet">“{one.note}”</p>{/if}
+					</li>
+				{/each}
+			</ul>
 		{/if}
 		{#if data.taken.length > 0}
 			<h2 class="mt-4 mb-1">From the shelf</h2>

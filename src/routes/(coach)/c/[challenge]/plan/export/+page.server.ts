@@ -1,3 +1,4 @@
+import { peopleIn } from '$lib/server/attendance/of-request';
 import {
 	revokeCoachCalendarLink,
 	hasCoachCalendarLink,
@@ -6,7 +7,6 @@ import {
 } from '$lib/server/exports/calendar/links';
 import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
-import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/challenge/announcements';
 import { ownChallenge } from '$lib/server/web/own';
 import { noteEvent } from '$lib/server/web/security';
@@ -15,7 +15,7 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
 	const { challenge } = await parent();
-	const people = await enrolmentsOf(app.db, challenge.id);
+	const people = await peopleIn(locals, challenge);
 	return {
 		address: await hasCoachCalendarLink(app.db, challenge.id),
 		subscribed: await subscribers(app.db, challenge.id),

@@ -1,22 +1,25 @@
 import { redirect } from '@sveltejs/kit';
+import { MOST_OF_DAY } from '$contracts/check-in';
 import { openDay, standingOf } from '$lib/server/day/own-day';
 import { checkIn } from '$lib/server/attendance/check-in';
-import { readCheckinForm } from '$lib/server/attendance/check-in-form';
+import { readCheckinForm } from '$lib/offline/check-in-form';
 import { orError, orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals }) => {
+export const load: PageServerLoad = async ({ params, url, locals }) => {
 	const { app } = locals;
 	const person = personIn(locals);
 	const standing = await standingOf(app, person);
-	const day = await orError(openDay(app, person, Number(params.day), standing));
+	const again = url.searchParams.get('run') === 'again';
+	const day = await orError(openDay(app, person, Number(params.day), standing, again));
 	if (day.kind === 'rest' || !day.session) redirect(303, '/me');
 	const { afterClose, lateWorth, lateHours } = standing.challenge;
 	return {
 		day: { ...day, session: day.session },
 		units: person.units,
 		id: app.ids.uuid(),
+		mostBeyond: MOST_OF_DAY.beyond,
 		policy: { afterClose, lateWorth, lateHours }
 	};
 };
@@ -26,6 +29,6 @@ export const actions: Actions = {
 		const input = readCheckinForm(await request.formData(), Number(params.day));
 		const done = await orFail(checkIn(locals.app, personIn(locals), input), { typed: input });
 		if ('failed' in done) return done.failed;
-		redirect(303, '/me');
+		redirect(303, `/me/day/${params.day}/result`);
 	}
 };

@@ -1,8 +1,19 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
 	import { amountsText, howText, unitOf } from '$core/session/amount';
 	import { readIn } from '$core/kit/units';
 	import { askedOf } from '$core/session/prescription';
+	import { clockText } from '$core/session';
+	import { readCheckinForm } from '$lib/offline/check-in-form';
+	import { summaryOf } from '$core/heart';
+	import { readHeart } from '$lib/heart/monitor.svelte';
+	import { deviceQueue } from '$lib/offline/queue.svelte';
+	import { doneRun, hurtsText, runKg, withRun, type DoneRun } from '$lib/offline/run-result';
+	import { runKey } from '$lib/offline/store';
+	import BeyondFields from '$lib/features/me/BeyondFields.svelte';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
 	import { dayAndTimeIn, percent } from '$lib/format';
@@ -10,6 +21,8 @@
 
 	let { data, form }: PageProps = $props();
 	const day = $derived(data.day);
+	/** The session is done once more, beside the plan: what stands for the day is left as it is. */
+	const again = $derived(page.url.searchParams.get('run') === 'again');
 	const before = $derived(day.checkin);
 	// What was typed comes back after a refusal; otherwise what was sent before, if this corrects it.
 	const typed = $derived(form?.typed ?? null);
@@ -21,24 +34,77 @@
 	let done = $state<string>(typed?.done ?? before?.done ?? '');
 	// svelte-ignore state_referenced_locally
 	let hurting = $state((typed?.hurts ?? before?.hurts ?? '') !== '');
+	// Bound, not only shown: what is drawn anew after a refusal must not put back what stood there before.
+	// svelte-ignore state_referenced_locally
+	let sleep = $state(String(typed?.sleepHours ?? before?.sleepHours ?? ''));
+	// svelte-ignore state_referenced_locally
+	let hurts = $state(typed?.hurts ?? before?.hurts ?? '');
+	// svelte-ignore state_referenced_locally
+	let note = $state(typed?.note ?? before?.note ?? '');
 	let sending = $state(false);
-	let unsent = $state(false);
+	let refused = $state('');
+	/** It waits on the device for a connection. */
+	let kept = $state(false);
+	/** The session that was led on this device, with what was done of it. */
+	let run = $state.raw<DoneRun | null>(null);
+
+	onMount(async () => {
+		const { store } = await deviceQueue.open(data.enrolment);
+		if (!page.url.searchParams.has('run')) return;
+		const key = runKey(data.enrolment, day.day, again);
+		const heart = readHeart(localStorage);
+		run = doneRun(await store.run(key), Date.now(), heart && summaryOf(await store.beats(key), heart));
+		if (!run) return;
+		done = run.log.done;
+		if (run.log.hurts.length > 0) {
+			hurting = true;
+			hurts = hurtsText(run.log);
+		}
+	});
+	async function send(form: FormData) {
+		const input = readCheckinForm(form, day.day);
+		const id = run?.kept.id ?? input.id ?? crypto.randomUUID();
+		const body = {
+			...(run ? withRun(input, run, before !== null) : { ...input, doneAt: Date.now() }),
+			again
+		};
+		const sent = await deviceQueue.send(data.enrolment, id, day.day, body);
+		if (sent.refused !== null) {
+			refused = sent.refused;
+			return;
+		}
+		const { store } = await deviceQueue.open(data.enrolment);
+		if (run) await store.dropRun(run.kept.key);
+		kept = sent.kept;
+		// Without a connection there may be no page to go to: this one says that nothing is lost.
+		if (!kept)
+			await goto(again ? `/me/history/${day.day}` : `/me/day/${day.day}/result`, { invalidateAll: true });
+	}
 
 	function amount(block: number, part: number, set: number, expected: number): number {
+		if (run)
+			return run.log.sets.find((s) => s.block === block && s.part === part && s.set === set)?.amount ?? 0;
 		const own = typed?.sets ?? (before && before.done === 'part' ? before.sets : null);
 		if (!own) return expected;
 		return own.find((s) => s.block === block && s.part === part && s.set === set)?.amount ?? 0;
 	}
 	const kg = (block: number, part: number, expected: number | null): number | null =>
-		(typed?.sets ?? before?.sets ?? []).find((s) => s.block === block && s.part === part)?.kg ?? expected;
+		run
+			? runKg(run.log, block, part)
+			: ((typed?.sets ?? before?.sets ?? []).find((s) => s.block === block && s.part === part)?.kg ??
+				expected);
 </script>
 
 <svelte:head><title>Check-in, day {day.day}</title></svelte:head>
 <p><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Back to today</a></p>
 <main>
-	<h1 class="text-3xl">{before ? 'Correct' : 'Check in'}, day {day.day}</h1>
-	<p class="quiet mb-4">{day.session.name}</p>
-	{#if closed}
+	<h1 class="text-3xl">{again ? 'Done again' : before ? 'Correct' : 'Check in'}, day {day.day}</h1>
+	<p class="quiet mb-4">{day.session.name}{run ? `, ${clockText(run.log.seconds)}` : ''}</p>
+	{#if again}
+		<p class="remark mb-4">
+			This is kept and compared with the other times. It changes nothing of your days.
+		</p>
+	{:else if closed}
 		<p class="remark remark-attention mb-4">
 			This day closed on {dayAndTimeIn(data.zone, day.window.closes)}.
 			{data.policy.afterClose === 'store'
@@ -54,145 +120,154 @@
 		</p>
 	{/if}
 
-	<form
-		method="post"
-		class="flex flex-col gap-6"
-		use:enhance={() => {
-			sending = true;
-			unsent = false;
-			return async ({ result, update }) => {
-				// Without an answer nothing is lost: the same check-in can be sent again, and counts once.
-				unsent = result.type === 'error';
-				if (!unsent) await update({ reset: false });
-				sending = false;
-			};
-		}}
-	>
-		<input type="hidden" name="id" value={data.id} />
-		<input type="hidden" name="versionId" value={day.session.versionId} />
-		{#if before}<input type="hidden" name="replaces" value={before.id} />{/if}
-
-		<fieldset>
-			<legend class="font-head mb-2 text-lg font-bold">How much of it</legend>
-			<div class="grid grid-cols-3 gap-2">
-				{#each [['all', 'As planned'], ['part', 'Partly'], ['none', 'Not at all']] as const as [value, label] (value)}
-					<label
-						class={[
-							'flex min-h-14 cursor-pointer items-center justify-center rounded border px-1 text-center font-semibold has-focus-visible:outline-2',
-							done === value
-								? 'bg-primary text-primary-content border-primary'
-								: 'bg-base-100 border-base-300'
-						]}
-					>
-						<input class="sr-only" type="radio" name="done" {value} bind:group={done} />{label}
-					</label>
-				{/each}
-			</div>
-			{#if done === 'all'}<p class="quiet mt-1 text-[15px]">
-					Every set, rep and load as planned. Choose Partly to change just what differed.
-				</p>{/if}
-		</fieldset>
-
-		{#if done === 'part'}
-			<section aria-label="What was done">
-				<p class="quiet mb-1 text-[15px]">
-					Everything is filled in as planned. Change only what was different.
-				</p>
-				{#each prescription as exercise (`${exercise.block}.${exercise.part}`)}
-					<LogExercise
-						exercise={exercise.exercise}
-						at="{exercise.block}.{exercise.part}"
-						unit={unitOf(exercise.target)}
-						asked={[
-							exercise.sets > 1 ? `${exercise.sets} ×` : '',
-							amountsText(exercise.target, exercise.each),
-							exercise.or ? `or ${amountsText(exercise.or)}, either counts` : '',
-							exercise.perSide ? 'per side' : ''
-						]
-							.filter(Boolean)
-							.join(' ')}
-						load={readIn(howText(exercise), data.units)}
-						units={data.units}
-						expected={Array.from({ length: exercise.sets }, (_, i) => askedOf(exercise, i + 1))}
-						amounts={Array.from({ length: exercise.sets }, (_, i) =>
-							amount(exercise.block, exercise.part, i + 1, askedOf(exercise, i + 1))
-						)}
-						kg={kg(exercise.block, exercise.part, exercise.kg)}
-						loaded={exercise.kg !== null}
-					/>
-				{/each}
-			</section>
-		{/if}
-
-		<Scale
-			name="effort"
-			label="How hard was it"
-			low="nothing at all"
-			high="all I had"
-			from={0}
-			to={10}
-			value={typed?.effort ?? before?.effort ?? null}
-		/>
-		<Scale
-			name="energy"
-			label="Energy today"
-			low="empty"
-			high="full"
-			from={1}
-			to={5}
-			value={typed?.energy ?? before?.energy ?? null}
-		/>
-
-		<label class="flex items-center justify-between gap-3">
-			<span class="font-head text-lg font-bold">Sleep last night</span>
-			<span class="flex items-center gap-2"
-				><input
-					name="sleepHours"
-					inputmode="decimal"
-					class="input min-h-12 w-20 text-center text-lg"
-					placeholder="7.5"
-					value={typed?.sleepHours ?? before?.sleepHours ?? ''}
-				/> hours</span
-			>
-		</label>
-
-		<div>
-			<label class="flex min-h-12 items-center gap-3 text-lg"
-				><input type="checkbox" class="checkbox" bind:checked={hurting} /> Something hurts</label
-			>
-			{#if hurting}
-				<input
-					name="hurts"
-					class="input mt-1 min-h-12 w-full"
-					maxlength="300"
-					placeholder="Where, how much of 10, in which exercise"
-					aria-label="What hurts"
-					value={typed?.hurts ?? before?.hurts ?? ''}
-				/>
-				<p class="remark remark-safety mt-2 text-[15px]">
-					Pain is not soreness. Leave out what hurts; your coach sees this first. If it is sharp or lasts, let
-					a doctor or physiotherapist look at it.
-				</p>
-			{/if}
+	{#if kept}
+		<div class="panel p-4" role="status">
+			<p class="text-xl font-semibold">Kept on this device</p>
+			<p>It is sent by itself as soon as there is a connection, and counts as if it had been sent now.</p>
+			<a class="btn btn-outline mt-3 min-h-14 w-full text-lg" href="/me">To today</a>
 		</div>
-
-		<label class="block"
-			><span class="font-head text-lg font-bold">Note to your coach</span>
-			<textarea name="note" rows="2" maxlength="1000" class="textarea mt-1 w-full text-[17px]"
-				>{typed?.note ?? before?.note ?? ''}</textarea
-			>
-		</label>
-
-		{#if unsent}
-			<p class="remark remark-attention font-semibold" role="alert">
-				It did not get through. Everything you typed is still here: send it again when there is a connection.
-			</p>
-		{/if}
-		{#if form?.message}
-			<p class="remark remark-attention font-semibold" role="alert">{form.message}</p>
-		{/if}
-		<button class="btn btn-primary min-h-14 text-lg" disabled={sending || done === ''}
-			>{sending ? 'Sending …' : done === '' ? 'Say how much first' : 'Send'}</button
+	{:else}
+		<form
+			method="post"
+			class="flex flex-col gap-6"
+			use:enhance={({ formData, cancel }) => {
+				// It is kept on the device first and sent from there, whether there is a connection or not.
+				cancel();
+				sending = true;
+				refused = '';
+				void send(formData).finally(() => (sending = false));
+			}}
 		>
-	</form>
+			<input type="hidden" name="id" value={data.id} />
+			<input type="hidden" name="versionId" value={day.session.versionId} />
+			{#if before}<input type="hidden" name="replaces" value={before.id} />{/if}
+
+			<fieldset>
+				<legend class="font-head mb-2 text-lg font-bold">How much of it</legend>
+				<div class="grid grid-cols-3 gap-2">
+					{#each [['all', 'As planned'], ['part', 'Partly'], ['none', 'Not at all']] as const as [value, label] (value)}
+						<label
+							class={[
+								'flex min-h-14 cursor-pointer items-center justify-center rounded border px-1 text-center font-semibold has-focus-visible:outline-2',
+								done === value
+									? 'bg-primary text-primary-content border-primary'
+									: 'bg-base-100 border-base-300'
+							]}
+						>
+							<input class="sr-only" type="radio" name="done" {value} bind:group={done} />{label}
+						</label>
+					{/each}
+				</div>
+				{#if done === 'all'}<p class="quiet mt-1 text-[15px]">
+						Every set, rep and load as planned. Choose Partly to change just what differed.
+					</p>{/if}
+			</fieldset>
+
+			{#if done === 'part'}
+				<section aria-label="What was done">
+					<p class="quiet mb-1 text-[15px]">
+						Everything is filled in as planned. Change only what was different.
+					</p>
+					{#each prescription as exercise (`${exercise.block}.${exercise.part}.${run ? 'run' : ''}`)}
+						<LogExercise
+							exercise={exercise.exercise}
+							at="{exercise.block}.{exercise.part}"
+							unit={unitOf(exercise.target)}
+							asked={[
+								exercise.sets > 1 ? `${exercise.sets} ×` : '',
+								amountsText(exercise.target, exercise.each),
+								exercise.or ? `or ${amountsText(exercise.or)}, either counts` : '',
+								exercise.perSide ? 'per side' : ''
+							]
+								.filter(Boolean)
+								.join(' ')}
+							load={readIn(howText(exercise), data.units)}
+							units={data.units}
+							expected={Array.from({ length: exercise.sets }, (_, i) => askedOf(exercise, i + 1))}
+							amounts={Array.from({ length: exercise.sets }, (_, i) =>
+								amount(exercise.block, exercise.part, i + 1, askedOf(exercise, i + 1))
+							)}
+							kg={kg(exercise.block, exercise.part, exercise.kg)}
+							loaded={exercise.kg !== null}
+						/>
+					{/each}
+				</section>
+			{/if}
+
+			<Scale
+				name="effort"
+				label="How hard was it"
+				low="nothing at all"
+				high="all I had"
+				from={0}
+				to={10}
+				value={typed?.effort ?? before?.effort ?? null}
+			/>
+			<Scale
+				name="energy"
+				label="Energy today"
+				low="empty"
+				high="full"
+				from={1}
+				to={5}
+				value={typed?.energy ?? before?.energy ?? null}
+			/>
+
+			<label class="flex items-center justify-between gap-3">
+				<span class="font-head text-lg font-bold">Sleep last night</span>
+				<span class="flex items-center gap-2"
+					><input
+						name="sleepHours"
+						inputmode="decimal"
+						class="input min-h-12 w-20 text-center text-lg"
+						placeholder="7.5"
+						bind:value={sleep}
+					/> hours</span
+				>
+			</label>
+
+			<div>
+				<label class="flex min-h-12 items-center gap-3 text-lg"
+					><input type="checkbox" class="checkbox" bind:checked={hurting} /> Something hurts</label
+				>
+				{#if hurting}
+					<input
+						name="hurts"
+						class="input mt-1 min-h-12 w-full"
+						maxlength="300"
+						placeholder="Where, how much of 10, in which exercise"
+						aria-label="What hurts"
+						bind:value={hurts}
+					/>
+					<p class="remark remark-safety mt-2 text-[15px]">
+						Pain is not soreness. Leave out what hurts; your coach sees this first. If it is sharp or lasts,
+						let a doctor or physiotherapist look at it.
+					</p>
+				{/if}
+			</div>
+
+			{#if !again}<BeyondFields
+					before={typed?.beyond ?? before?.beyond ?? []}
+					units={data.units}
+					most={data.mostBeyond}
+				/>{/if}
+
+			<label class="block"
+				><span class="font-head text-lg font-bold">Note to your coach</span>
+				<textarea
+					name="note"
+					rows="2"
+					maxlength="1000"
+					class="textarea mt-1 w-full text-[17px]"
+					bind:value={note}></textarea>
+			</label>
+
+			{#if refused || form?.message}
+				<p class="remark remark-attention font-semibold" role="alert">{refused || form?.message}</p>
+			{/if}
+			<button class="btn btn-primary min-h-14 text-lg" disabled={sending || done === ''}
+				>{sending ? 'Sending …' : done === '' ? 'Say how much first' : 'Send'}</button
+			>
+		</form>
+	{/if}
 </main>

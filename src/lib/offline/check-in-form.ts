@@ -1,4 +1,4 @@
-import { kgFrom, UNITS } from '$core/kit';
+import { kgTyped, UNITS } from '$core/kit';
 import type { LoggedSet } from '$core/day';
 
 const text = (form: FormData, name: string): string | null => {
@@ -9,11 +9,15 @@ const text = (form: FormData, name: string): string | null => {
 /** `12,5` is a number as well where a comma is on the keyboard. */
 const figure = (value: string): number => Number(value.trim().replace(',', '.'));
 
-/** The load of an exercise, typed in kilograms as `kg.<block>.<part>` or in pounds as `lb.<block>.<part>`; null: none. */
+/**
+ * The load of an exercise, typed in kilograms as `kg.<block>.<part>` or in pounds as `lb.<block>.<part>`, beside
+ * `read.<block>.<part>`, the kilograms that stood there before; null: none.
+ */
 function kgOf(form: FormData, at: string): number | null {
 	for (const unit of UNITS) {
 		const typed = text(form, `${unit}.${at}`);
-		if (typed !== null) return unit === 'kg' ? figure(typed) : kgFrom(figure(typed), unit);
+		const read = text(form, `read.${at}`);
+		if (typed !== null) return kgTyped(figure(typed), unit, read === null ? null : figure(read));
 	}
 	return null;
 }
@@ -36,6 +40,19 @@ function setsOf(form: FormData): LoggedSet[] {
 	return sets;
 }
 
+/** Fields `beyond.<i>` with an exercise, and how much of it in `much.beyond.<i>`; a row with nothing in it is none. */
+function beyondOf(form: FormData) {
+	return [...form.keys()]
+		.filter((name) => /^beyond\.\d+$/.test(name))
+		.flatMap((at) => {
+			const [exercise, much, kg] = [text(form, at), text(form, `much.${at}`), kgOf(form, at)];
+			if (exercise === null && much === null && kg === null) return [];
+			return [
+				{ exercise: exercise ?? '', amount: figure(much ?? ''), unit: text(form, `unit.${at}`) ?? '', kg }
+			];
+		});
+}
+
 /** A check-in as the form sends it; what it means is for the schema to say. */
 export function readCheckinForm(form: FormData, day: number) {
 	const done = text(form, 'done');
@@ -51,6 +68,7 @@ export function readCheckinForm(form: FormData, day: number) {
 		sleepHours: sleep === null ? null : figure(sleep),
 		hurts: text(form, 'hurts'),
 		note: text(form, 'note'),
-		sets: done === 'part' ? setsOf(form) : null
+		sets: done === 'part' ? setsOf(form) : null,
+		beyond: beyondOf(form)
 	};
 }

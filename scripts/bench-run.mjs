@@ -1,0 +1,257 @@
+// A session on the phone and many who check in at once, measured in the browser and from outside.
+import { randomUUID } from 'node:crypto';
+import { asCoach, at } from './bench-browser.mjs';
+import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
+import { cookieOfLink } from './bench-serving.mjs';
+
+/** Milliseconds over which the calls of a session are listened to. */
+const LISTENING = 180_000;
+
+/**
+ * @template T
+ * @param {string} base
+ * @param {string} name whose phone
+ * @param {(page: import('@playwright/test').Page) => Promise<T>} work
+ * @returns {Promise<T>}
+ */
+async function onPhone(base, name, work) {
+	const { chromium } = await import('@playwright/test');
+	const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+	try {
+		const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+		const { links } = await (await fetch(`${base}/api/demo/sign-in`)).json();
+		const cookie = await cookieOfLink(`${base}/join/${links[name]}`);
+		const [key = '', ...value] = cookie.split('=');
+		await page.context().addCookies([{ name: key, value: value.join('='), url: base }]);
+		return await work(page);
+	} finally {
+		await browser.close();
+	}
+}
+
+const settled = (/** @type {import('@playwright/test').Page} */ page) =>
+	page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
+
+/**
+ * How far calls are from the compiled timeline over three minutes, by the clock of another process; the way from the page to it,
+ * which is the same for all, left aside.
+ * @param {string} base
+ * @returns {Promise<{ worst: number, calls: number }>} milliseconds
+ */
+function callsFrom(base) {
+	return onPhone(base, 'Noor Bastani', async (page) => {
+		/** @type {{ words: string, at: number }[]} */
+		const heard = [];
+		await page.exposeFunction('heard', (/** @type {string} */ words) => {
+			heard.push({ words, at: performance.now() });
+		});
+		await page.goto(`${base}/me/day/24/run`);
+		await settled(page);
+		await page.evaluate(() => {
+			let last = '';
+			new MutationObserver(() => {
+				const words = document.querySelector('[aria-live="assertive"]')?.textContent?.trim() ?? '';
+				if (words === last || !words) return;
+				last = words;
+				// @ts-expect-error given from outside
+				window.heard(words);
+			}).observe(document.body, { subtree: true, childList: true, characterData: true });
+		});
+		await page.getByRole('button', { name: 'Start' }).click();
+		await page.waitForTimeout(LISTENING);
+		/** @type {{ at: number }[]} */
+		const planned = await page.evaluate(
+			() =>
+				new Promise((done, fail) => {
+					const open = indexedDB.open('cadrex');
+					open.onerror = fail;
+					open.onsuccess = () => {
+						const all = open.result.transaction('runs').objectStore('runs').getAll();
+						all.onsuccess = () => {
+							const [run] = all.result;
+							let begins = 0;
+							const found = [];
+							for (const { seconds, cues } of run.course.steps) {
+								for (const cue of cues)
+									found.push({ at: (begins + (cue.from === 'end' ? seconds - cue.at : cue.at)) * 1000 });
+								begins += seconds;
+							}
+							done(found.sort((a, b) => a.at - b.at));
+						};
+					};
+				})
+		);
+		const times = planned.map((cue) => cue.at);
+		const first = heard[0]?.at ?? NaN;
+		const off = heard.map(({ at: when }) => {
+			const since = when - first;
+			return times.reduce(
+				(best, time) => (Math.abs(since - time) < Math.abs(best) ? since - time : best),
+				Infinity
+			);
+		});
+		const middle = at(
+			[...off].sort((a, b) => a - b),
+			0.5
+		);
+		return { worst: Math.max(...off.map((one) => Math.abs(one - middle))), calls: heard.length };
+	});
+}
+
+/**
+ * From a tap to the frame that shows the next step, twenty times.
+ * @param {string} base
+ * @returns {Promise<number[]>} milliseconds, sorted
+ */
+function taps(base) {
+	return onPhone(base, 'Oren Falkestad', async (page) => {
+		await page.goto(`${base}/me/day/23/run?again=yes`);
+		await settled(page);
+		await page.getByRole('button', { name: 'Start' }).click();
+		await page.getByRole('button', { name: 'Pause' }).waitFor();
+		/** @type {number[]} */
+		const found = [];
+		while (found.length < 20) {
+			// Two taps within a third of a second are one.
+			await page.waitForTimeout(400);
+			const button = page.getByRole('button', { name: /^(Done|End early|Go)$/ });
+			found.push(
+				await button.evaluate(async (element) => {
+					const shown = () => document.querySelector('main')?.textContent;
+					const before = shown();
+					const began = performance.now();
+					/** @type {HTMLElement} */ (element).click();
+					await new Promise((done) => {
+						const look = () =>
+							shown() === before
+								? requestAnimationFrame(look)
+								: requestAnimationFrame(() => setTimeout(done));
+						look();
+					});
+					return performance.now() - began;
+				})
+			);
+		}
+		return found.sort((a, b) => a - b);
+	});
+}
+
+/**
+ * The largest paint of a participant's today with a processor four times as slow, five times with nothing kept.
+ * @param {string} base
+ * @returns {Promise<number>} milliseconds, median
+ */
+function largestPaint(base) {
+	return onPhone(base, 'Noor Bastani', async (page) => {
+		const devtools = await page.context().newCDPSession(page);
+		await devtools.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+		await devtools.send('Network.setCacheDisabled', { cacheDisabled: true });
+		await devtools.send('Network.setBypassServiceWorker', { bypass: true });
+		/** @type {number[]} */
+		const found = [];
+		for (let i = 0; i < 5; i++) {
+			await page.goto(`${base}/me`);
+			await settled(page);
+			found.push(
+				await page.evaluate(
+					() =>
+						new Promise((done) => {
+							new PerformanceObserver((list) => done(list.getEntries().at(-1)?.startTime ?? NaN)).observe({
+								type: 'largest-contentful-paint',
+								buffered: true
+							});
+						})
+				)
+			);
+		}
+		return at(
+			found.sort((a, b) => a - b),
+			0.5
+		);
+	});
+}
+
+/**
+ * Fifty people check in within a second while the coach asks for the roll again and again.
+ * @param {string} base
+ * @returns {Promise<{ roll: number[], checkIns: number[], within: number }>} milliseconds; the first two sorted
+ */
+function fifty(base) {
+	return asCoach(base, { width: 1280, height: 800 }, async ({ page, settled }) => {
+		await page.getByRole('link', { name: 'Hut Season, six weeks' }).click();
+		await page.waitForURL(/\/c\/[0-9a-f-]{36}/);
+		const path = new URL(page.url()).pathname.match(/^\/c\/[0-9a-f-]{36}/)?.[0];
+		// Nobody waits for their questions here: it is the check-ins that are measured.
+		await page.goto(`${base}${path}/settings`);
+		await settled();
+		const waits = page.getByRole('checkbox', { name: /^Health questions come first/ });
+		if (await waits.isChecked()) {
+			await waits.uncheck();
+			await page.getByRole('button', { name: 'Save the settings' }).click();
+			await page.getByText('Saved.').waitFor();
+		}
+		await page.goto(`${base}${path}/people/import`);
+		await settled();
+		const lines = Array.from(
+			{ length: 50 },
+			(_, i) => `Fifty ${i},fifty${i}-${Date.now()}@example.org,Europe/Oslo`
+		);
+		await page.getByLabel('Paste the list').fill(['Name,Email,Time zone', ...lines].join('\n'));
+		await page.getByRole('button', { name: 'Preview' }).click();
+		await page.getByRole('button', { name: /^Enrol 50 people/ }).click();
+		await page.getByText('50 people enrolled.').waitFor();
+		const links = await page
+			.locator('input')
+			.evaluateAll((inputs) =>
+				inputs.flatMap(
+					(input) => /** @type {HTMLInputElement} */ (input).value.match(/\/join\/[\w-]+$/) ?? []
+				)
+			);
+		if (links.length !== 50) throw new Error(`${links.length} links of fifty people`);
+		/** @type {string[]} */
+		const cookies = [];
+		for (const link of links) cookies.push(await cookieOfLink(`${base}${link}`));
+		const coach = (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+		const roll = async () => {
+			const began = performance.now();
+			const answer = await fetch(`${base}${path}/roll`, { headers: { cookie: coach } });
+			await answer.text();
+			if (!answer.ok) throw new Error(`the roll: ${answer.status}`);
+			return performance.now() - began;
+		};
+		await roll();
+		/** @type {number[]} */
+		const rolls = [];
+		let over = false;
+		const asking = (async () => {
+			while (!over) rolls.push(await roll());
+		})();
+		const began = performance.now();
+		const checkIns = await Promise.all(
+			cookies.map(async (cookie) => {
+				const sent = performance.now();
+				const answer = await fetch(`${base}/api/me/checkins`, {
+					method: 'POST',
+					headers: { cookie, 'content-type': 'application/json' },
+					body: JSON.stringify({ id: randomUUID(), day: 24, done: 'all', effort: 6 })
+				});
+				if (answer.status !== 201) throw new Error(`a check-in: ${answer.status} ${await answer.text()}`);
+				return performance.now() - sent;
+			})
+		);
+		const within = performance.now() - began;
+		over = true;
+		await asking;
+		return { roll: rolls.sort((a, b) => a - b), checkIns: checkIns.sort((a, b) => a - b), within };
+	});
+}
+
+/** @param {string} base */
+export async function running(base) {
+	return {
+		calls: await callsFrom(base),
+		taps: await taps(base),
+		paint: await largestPaint(base),
+		fifty: await fifty(base)
+	};
+}

@@ -1,0 +1,35 @@
+import { object, string } from 'yup';
+import { isDate } from '$core/calendar';
+import { words } from './values';
+
+/** What a coach does about somebody; `later`: puts it off. */
+export const REACH_WAYS = [
+	'wrote',
+	'called',
+	'talked',
+	'praised',
+	'adjusted',
+	'asked',
+	'settled',
+	'later'
+] as const;
+export type ReachWay = (typeof REACH_WAYS)[number];
+
+/** Days for which something is put off, at most. */
+export const MOST_LATER = 28;
+
+export const reachSchema = object({
+	way: string()
+		.oneOf([...REACH_WAYS], 'say what you did')
+		.required('say what you did'),
+	note: words(1000),
+	/** The day until which it is put off, by the coach's own calendar. */
+	until: string()
+		.test('date', 'choose a day of the calendar', (value) => !value || isDate(value))
+		.nullable()
+		.default(null)
+		.when('way', {
+			is: 'later',
+			then: (until) => until.required('choose until which day')
+		})
+});

@@ -1,0 +1,14 @@
+export { amountWords, callListOf, callWords, nextWork, stepWords } from './calls';
+export {
+	BODY_AREAS,
+	unitsOf,
+	withFirstSide,
+	type BodyArea,
+	type Course,
+	type CourseExercise,
+	type Step
+} from './course';
+export { courseOf } from './course-of';
+export { ledCourse } from './steps';
+export { formsInUse, runLogOf, type RunLog, type Score } from './log';
+export { callsBetween, momentOf, nextChange, rebased, type Act, type Heard, type Moment } from './moment';

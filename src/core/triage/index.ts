@@ -1,0 +1,11 @@
+export { draftFor } from './draft';
+export { effectOf, isAnswered, type Effect } from './answered';
+export {
+	compareNeed,
+	REASON_GROUPS,
+	REASON_KINDS,
+	type Reason,
+	type ReasonGroup,
+	type ReasonKind
+} from './reason';
+export { CHECKINS_SEEN, triage, type CheckinSeen } from './triage';

@@ -1,0 +1,80 @@
+import type { Adherence } from '../attendance';
+import type { HoldReason } from '../health';
+
+/** What a reason is about, the more urgent first. */
+export const REASON_GROUPS = ['safety', 'retention', 'adaptation', 'praise'] as const;
+export type ReasonGroup = (typeof REASON_GROUPS)[number];
+
+/** Every kind of reason to turn to somebody, the more urgent first, with what it is about. */
+export const REASON_KINDS = {
+	pain: 'safety',
+	held: 'safety',
+	'never started': 'retention',
+	'first miss': 'retention',
+	missing: 'retention',
+	fading: 'retention',
+	silent: 'retention',
+	later: 'retention',
+	strain: 'retention',
+	tired: 'retention',
+	hard: 'adaptation',
+	easy: 'adaptation',
+	'came back': 'praise',
+	'full week': 'praise',
+	sessions: 'praise'
+} as const satisfies Record<string, ReasonGroup>;
+export type ReasonKind = keyof typeof REASON_KINDS;
+
+const ORDER = Object.keys(REASON_KINDS) as ReasonKind[];
+
+/** The place of a kind among all, 0 the most urgent; without one, behind them all. */
+const urgency = (kind: ReasonKind | undefined): number =>
+	kind === undefined ? ORDER.length : ORDER.indexOf(kind);
+
+type Rated = Pick<Adherence, 'credit' | 'due'>;
+
+/** Why somebody needs their coach, with the figures that say so. Days count from 1; instants are epoch milliseconds. */
+export type Reason = {
+	/** When what it is about last happened: what was answered before is not answered. */
+	since: number;
+} &
+	/** The last that was told, and how often in the check-ins that are looked at. */
+	(
+		| { kind: 'pain'; day: number; hurts: string; times: number }
+		| { kind: 'held'; why: HoldReason }
+		/** Nothing has come in, and so many days were due. */
+		| { kind: 'never started'; due: number }
+		/** A day is missed for the first time, after so many that were done. */
+		| { kind: 'first miss'; day: number; doneBefore: number }
+		/** So many due days in a row without a check-in. */
+		| { kind: 'missing'; due: number; lastSeen: number }
+		/** What was done of the last 7 days, and of the 7 before. */
+		| { kind: 'fading'; recent: Rated; before: Rated }
+		/** As missing, and for so many days of the calendar. */
+		| { kind: 'silent'; due: number; lastSeen: number; days: number }
+		/** How many hours after their day opens they check in, lately and before. */
+		| { kind: 'later'; lately: number; before: number }
+		/** Mean effort (0…10) and share done (0…1), lately and before. */
+		| { kind: 'strain'; effort: number; effortBefore: number; credit: number; creditBefore: number }
+		/** Energy (1…5) of the last check-ins, the newest first. */
+		| { kind: 'tired'; energy: number[] }
+		/** Effort (0…10) of the last check-ins, the newest first. */
+		| { kind: 'hard'; effort: number[] }
+		| { kind: 'easy'; effort: number[] }
+		/** Done again after so many due days without anything. */
+		| { kind: 'came back'; day: number; after: number }
+		/** All that was due in the last 7 days is done. */
+		| { kind: 'full week'; due: number }
+		| { kind: 'sessions'; count: number }
+	);
+
+/** Since when it has been so. */
+const sinceWhen = (reason: Reason): number => ('lastSeen' in reason ? reason.lastSeen : reason.since);
+
+/**
+ * Which of two people needs their coach first, by their reasons with the most urgent first: as urgent as the first one is,
+ * and of the same kind whoever it has been so for the longest. Those without any come last.
+ */
+export function compareNeed([a]: readonly Reason[], [b]: readonly Reason[]): number {
+	return urgency(a?.kind) - urgency(b?.kind) || (a && b ? sinceWhen(a) - sinceWhen(b) : 0);
+}

@@ -1,0 +1,243 @@
+import { mean, median } from 'simple-statistics';
+import { isDue, isSilent, type Attendance } from '../attendance';
+import { entryOf, type PersonDay, type Strip } from '../day';
+import { holdAt, type Hold } from '../health';
+import type { HouseRules } from '../practice';
+import { compareNeed, type Reason } from './reason';
+
+/** A check-in as triage sees it. */
+export interface CheckinSeen {
+	day: number;
+	/** Epoch milliseconds at which the work was done, or told of. */
+	at: number;
+	/** 0…1 */
+	credit: number;
+	/** 0…10 */
+	effort: number | null;
+	/** 1…5 */
+	energy: number | null;
+	hurts: string | null;
+}
+
+/** What triage knows of somebody, as it stood at an instant. */
+export interface TriageFacts {
+	days: readonly PersonDay[];
+	strip: Strip;
+	attendance: Pick<Attendance, 'silent' | 'trend' | 'weeks' | 'lastSeen'>;
+	holds: readonly Hold[];
+	/** What stands, the newest first, no more than `CHECKINS_SEEN`. */
+	checkins: readonly CheckinSeen[];
+}
+
+/** Check-ins that are looked at; nothing here asks for more. */
+export const CHECKINS_SEEN = 10;
+
+const DAY = 86_400_000;
+const HOUR = 3_600_000;
+
+/*
+ * Common practice, no source: for how long praise and a first miss are news; what is “lately” and what was before;
+ * from when on changes of effort, work and energy are more than those of one day to the next.
+ */
+const NEWS_DAYS = 3;
+const SILENT_DAYS = 7;
+const LATELY = 3;
+const BEFORE = 5;
+const EFFORT_UP = 1.5;
+const CREDIT_DOWN = 0.15;
+const LOW_ENERGY = 2;
+const EASY_EFFORT = 6;
+/** Sessions done that are a round number. */
+const EVERY_SESSIONS = 10;
+
+const told = <K extends 'effort' | 'energy'>(all: readonly CheckinSeen[], what: K): number[] =>
+	all.flatMap((one) => one[what] ?? []);
+
+/**
+ * Why somebody needs their coach, the most urgent first: safety before those who may be lost, those before whose load is
+ * wrong, those before who has earned praise. Several reasons may hold at once; of those about missing days only the
+ * gravest does.
+ *
+ * @param now epoch milliseconds
+ */
+export function triage(facts: TriageFacts, house: HouseRules, now: number): Reason[] {
+	const gone = missing(facts, house, now);
+	const back = cameBack(facts, house, now);
+	const found = [
+		pain(facts),
+		held(facts, now),
+		gone,
+		// Who has gone quiet does less than before, and who is back did: that says the same once more.
+		(gone ?? back) ? null : fading(facts, house, now),
+		later(facts, house),
+		strain(facts),
+		tired(facts),
+		hard(facts, house),
+		easy(facts),
+		back,
+		fullWeek(facts, now),
+		sessions(facts, now)
+	];
+	return found.filter((reason) => reason !== null).sort((a, b) => compareNeed([a], [b]));
+}
+
+type Found = Reason | null;
+
+/** Pain stands until somebody has dealt with it, however long ago it was told. */
+function pain({ checkins }: TriageFacts): Found {
+	const hurting = checkins.filter(({ hurts }) => hurts);
+	const [last] = hurting;
+	return last
+		? { kind: 'pain', since: last.at, day: last.day, hurts: last.hurts!, times: hurting.length }
+		: null;
+}
+
+function held({ holds }: TriageFacts, now: number): Found {
+	const hold = holdAt(holds, now);
+	return hold && { kind: 'held', since: hold.from, why: hold.reason };
+}
+
+function missing(facts: TriageFacts, house: HouseRules, now: number): Found {
+	const { attendance } = facts;
+	const { lastSeen } = attendance;
+	const due = facts.days.filter(({ state }) => isDue(state));
+	const last = due.at(-1);
+	if (!last || attendance.silent === 0 || holdAt(facts.holds, now)) return null;
+	const since = Math.min(now, last.window.closes);
+	if (lastSeen === null) return { kind: 'never started', since, due: due.length };
+	if (isSilent(attendance, house)) {
+		const days = Math.floor((now - lastSeen) / DAY);
+		const quiet = { since, due: attendance.silent, lastSeen };
+		return days >= SILENT_DAYS ? { kind: 'silent', ...quiet, days } : { kind: 'missing', ...quiet };
+	}
+	const missed = due.filter(({ state }) => state === 'missed');
+	return missed.length === 1 && last.state === 'missed' && since > now - NEWS_DAYS * DAY
+		? { kind: 'first miss', since, day: last.day, doneBefore: due.length - 1 }
+		: null;
+}
+
+function fading({ attendance, days }: TriageFacts, { fadingFrom }: HouseRules, now: number): Found {
+	const { trend, weeks } = attendance;
+	if (trend === null || trend > -fadingFrom) return null;
+	const last = days.filter(({ state, window }) => isDue(state) && window.due <= now).at(-1);
+	return { kind: 'fading', since: last?.window.due ?? now, recent: weeks.recent, before: weeks.before };
+}
+
+/** The last check-ins against the ones before them; null without enough of both. */
+function parted<T>(all: readonly T[]): { lately: T[]; before: T[] } | null {
+	const lately = all.slice(0, LATELY);
+	const before = all.slice(LATELY, LATELY + BEFORE);
+	return before.length < LATELY ? null : { lately, before };
+}
+
+function later({ checkins, days }: TriageFacts, { laterBy }: HouseRules): Found {
+	const hours = checkins.flatMap(({ day, at }) => {
+		const opens = days[day - 1]?.window.opens;
+		return opens === undefined ? [] : Math.max(0, at - opens) / HOUR;
+	});
+	const both = parted(hours);
+	if (!both) return null;
+	const lately = median(both.lately);
+	const before = median(both.before);
+	return lately - before >= laterBy ? { kind: 'later', since: checkins[0]!.at, lately, before } : null;
+}
+
+function strain({ checkins }: TriageFacts): Found {
+	const both = parted(checkins.filter(({ effort }) => effort !== null));
+	if (!both) return null;
+	const [effort, effortBefore] = [mean(told(both.lately, 'effort')), mean(told(both.before, 'effort'))];
+	const [credit, creditBefore] = [both.lately, both.before].map((some) =>
+		mean(some.map((one) => one.credit))
+	) as [number, number];
+	return effort - effortBefore >= EFFORT_UP && creditBefore - credit >= CREDIT_DOWN
+		? { kind: 'strain', since: both.lately[0]!.at, effort, effortBefore, credit, creditBefore }
+		: null;
+}
+
+/** Whether each of the newest check-ins told something, and something that is so. */
+function running(
+	{ checkins }: TriageFacts,
+	what: 'effort' | 'energy',
+	times: number,
+	so: (value: number, checkin: CheckinSeen) => boolean
+): { since: number; values: number[] } | null {
+	const newest = checkins.slice(0, times);
+	const values = told(newest, what);
+	return newest.length === times &&
+		values.length === times &&
+		newest.every((one) => so(one[what] as number, one))
+		? { since: newest[0]!.at, values }
+		: null;
+}
+
+function tired(facts: TriageFacts): Found {
+	const found = running(facts, 'energy', LATELY, (energy) => energy <= LOW_ENERGY);
+	return found && { kind: 'tired', since: found.since, energy: found.values };
+}
+
+function hard(facts: TriageFacts, { hardEffort }: HouseRules): Found {
+	const found = running(facts, 'effort', 2, (effort) => effort >= hardEffort);
+	return found && { kind: 'hard', since: found.since, effort: found.values };
+}
+
+function easy(facts: TriageFacts): Found {
+	const found = running(
+		facts,
+		'effort',
+		LATELY,
+		(effort, { credit }) => effort <= EASY_EFFORT && credit >= 1
+	);
+	return found && { kind: 'easy', since: found.since, effort: found.values };
+}
+
+/** Days with work of somebody that have opened, and when they did something of them; null: they have not. */
+const ownWork = ({ days, strip }: TriageFacts, now: number): { day: PersonDay; doneAt: number | null }[] =>
+	days
+		.filter(({ open, kind, state }) => open && kind !== 'rest' && state !== 'cancelled')
+		.map((day) => {
+			const entry = entryOf(strip, day.day);
+			const done = entry?.kind === 'check-in' && entry.credit > 0 && entry.at <= now;
+			return { day, doneAt: done ? entry.at : null };
+		});
+
+function cameBack(facts: TriageFacts, { silentFrom }: HouseRules, now: number): Found {
+	const work = ownWork(facts, now);
+	const last = work.findLastIndex(({ doneAt }) => doneAt !== null);
+	let first = last;
+	while (first > 0 && work[first - 1]!.doneAt !== null) first--;
+	const before = work.slice(0, Math.max(0, first)).findLastIndex(({ doneAt }) => doneAt !== null);
+	const back = work[first];
+	const after = first - before - 1;
+	return back && before >= 0 && after >= silentFrom && back.doneAt! > now - NEWS_DAYS * DAY
+		? { kind: 'came back', since: back.doneAt!, day: back.day.day, after }
+		: null;
+}
+
+const weekOf = (day: number): number => Math.ceil(day / 7);
+
+function fullWeek(facts: TriageFacts, now: number): Found {
+	const work = ownWork(facts, now);
+	const last = work.findLast(({ doneAt }) => doneAt !== null);
+	if (!last) return null;
+	const week = weekOf(last.day.day);
+	const asked = facts.days.filter(
+		({ day, kind, state, theirs }) =>
+			theirs && weekOf(day) === week && kind !== 'rest' && state !== 'cancelled' && state !== 'excused'
+	);
+	const since = Math.max(
+		...work.flatMap(({ day, doneAt }) => (weekOf(day.day) === week ? (doneAt ?? []) : []))
+	);
+	return asked.length >= LATELY &&
+		asked.every(({ state }) => state === 'done') &&
+		since > now - NEWS_DAYS * DAY
+		? { kind: 'full week', since, due: asked.length }
+		: null;
+}
+
+function sessions(facts: TriageFacts, now: number): Found {
+	const done = ownWork(facts, now).flatMap(({ doneAt }) => doneAt ?? []);
+	const since = Math.max(...done);
+	return done.length > 0 && done.length % EVERY_SESSIONS === 0 && since > now - NEWS_DAYS * DAY
+		? { kind: 'sessions', since, count: done.length }
+		: null;
+}

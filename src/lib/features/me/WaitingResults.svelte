@@ -1,0 +1,38 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { deviceQueue } from '$lib/offline/queue.svelte';
+	import { counted } from '$lib/format';
+
+	/** Results that wait on this device, or that were not taken. */
+	let { enrolment }: { enrolment: string } = $props();
+	const { waiting, refused } = $derived(deviceQueue.left);
+	const days = $derived(
+		new Intl.ListFormat('en').format([...new Set(waiting.map(({ day }) => `day ${day}`))])
+	);
+	onMount(() => deviceQueue.watch(enrolment, () => void invalidateAll()));
+</script>
+
+{#if waiting.length > 0}
+	<p class="remark remark-attention mb-3" role="status">
+		<b>{counted(waiting.length, 'result')} waiting on this device</b> ({days}). Sent by {waiting.length === 1
+			? 'itself'
+			: 'themselves'} as soon as there is a connection, and counted from when you did {waiting.length === 1
+			? 'it'
+			: 'them'}.{#if !deviceQueue.lasting}
+			This device keeps nothing: leave this page open.{/if}
+	</p>
+{/if}
+{#each refused as one (one.id)}
+	<div class="remark remark-attention mb-3" role="alert">
+		<p><b>Your result of day {one.day} was not taken.</b> {one.refused}</p>
+		<div class="mt-1 flex gap-3">
+			<button class="btn btn-outline btn-sm min-h-11" onclick={() => deviceQueue.again(enrolment, one.id)}
+				>Send again</button
+			>
+			<button class="btn btn-ghost btn-sm min-h-11" onclick={() => deviceQueue.drop(enrolment, one.id)}
+				>Discard it</button
+			>
+		</div>
+	</div>
+{/each}

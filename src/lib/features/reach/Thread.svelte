@@ -1,0 +1,35 @@
+<script lang="ts">
+	import type { Message } from '$contracts/message';
+	import { dayAndTimeIn } from '$lib/format';
+
+	/** What two have written to each other, the newest last. */
+	interface Props {
+		messages: readonly Message[];
+		/** Of whoever reads it. */
+		zone: string;
+		/** Which side reads it. */
+		side: 'coach' | 'participant';
+		/** Of several coaches the one who reads it, by name. */
+		me?: string;
+	}
+	let { messages, zone, side, me }: Props = $props();
+
+	const byWhom = ({ by }: Message, own: boolean): string => {
+		if (own) return side === 'participant' || by === me ? 'You' : (by ?? 'a coach who has left');
+		return by ?? 'your coach';
+	};
+</script>
+
+<ol class="flex flex-col gap-2">
+	{#each messages as message (message.id)}
+		{@const own = message.byCoach === (side === 'coach')}
+		<li class={['border-l-[3px] py-1 pl-3', own ? 'border-base-300' : 'border-primary']}>
+			<p class="quiet text-[13px]">
+				{byWhom(message, own)}, {dayAndTimeIn(zone, message.at)}{#if own}{message.readAt === null
+						? ', not read yet'
+						: `, read ${dayAndTimeIn(zone, message.readAt)}`}{/if}
+			</p>
+			<p class="break-words whitespace-pre-line">{message.text}</p>
+		</li>
+	{/each}
+</ol>

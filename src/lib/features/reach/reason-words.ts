@@ -1,0 +1,151 @@
+import type { ReachWay } from '$contracts/reach';
+import type { FinishChance } from '$core/attendance';
+import type { HoldReason } from '$core/health';
+import { CHECKINS_SEEN, type Effect, type Reason, type ReasonGroup, type ReasonKind } from '$core/triage';
+import { counted, dayAndTimeIn, percent } from '$lib/format';
+
+export const GROUP_TEXT: Record<ReasonGroup, string> = {
+	safety: 'Safety first',
+	retention: 'May drop out',
+	adaptation: 'Load is off',
+	praise: 'Praise'
+};
+
+/** Colours as those of remarks: they repeat what the words say. */
+export const GROUP_COLOUR: Record<ReasonGroup, string> = {
+	safety: 'bg-error',
+	retention: 'bg-warning',
+	adaptation: 'bg-info',
+	praise: 'bg-primary'
+};
+
+export const REASON_TITLE: Record<ReasonKind, string> = {
+	pain: 'Pain reported',
+	held: 'On hold',
+	'never started': 'Hasn’t started',
+	'first miss': 'First missed day',
+	missing: 'Missing days',
+	fading: 'Fading',
+	silent: 'Silent',
+	later: 'Checks in later',
+	strain: 'Works harder, does less',
+	tired: 'Low energy',
+	hard: 'Too hard',
+	easy: 'Ready for more',
+	'came back': 'Back again',
+	'full week': 'Full week',
+	sessions: 'Round number'
+};
+
+/** What a coach does first about it. */
+export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
+	pain: 'wrote',
+	held: 'asked',
+	'never started': 'wrote',
+	'first miss': 'wrote',
+	missing: 'wrote',
+	fading: 'wrote',
+	silent: 'called',
+	later: 'wrote',
+	strain: 'wrote',
+	tired: 'wrote',
+	hard: 'adjusted',
+	easy: 'adjusted',
+	'came back': 'praised',
+	'full week': 'praised',
+	sessions: 'praised'
+};
+
+export const WAY_TEXT: Record<ReachWay, string> = {
+	wrote: 'Wrote',
+	called: 'Called',
+	talked: 'Talked',
+	praised: 'Praised',
+	adjusted: 'Adjusted',
+	asked: 'Asked for clearance',
+	settled: 'Nothing needed',
+	later: 'Put off'
+};
+
+const HELD: Record<HoldReason, string> = {
+	questions: 'The health questions are open, so nothing is released.',
+	clearance: 'A professional has to say yes first, so nothing is released.',
+	'clearance over': 'The clearance has run out, so nothing is released.'
+};
+
+const rated = ({ credit, due }: { credit: number; due: number }): string =>
+	`${percent(due > 0 ? credit / due : 0)} of ${counted(due, 'due day')}`;
+const list = (values: readonly number[]): string => new Intl.ListFormat('en').format(values.map(String));
+const hours = (value: number): string => `${Math.round(value)} h`;
+const one = (value: number): string => value.toFixed(1);
+
+/** Why somebody needs their coach, as a sentence with its figures. @param zone of the coach */
+export function reasonWords(reason: Reason, zone: string): string {
+	switch (reason.kind) {
+		case 'pain': {
+			const again =
+				reason.times > 1
+					? `, told ${reason.times === 2 ? 'twice' : `${reason.times} times`} in the last ${CHECKINS_SEEN} check-ins`
+					: '';
+			return `“${reason.hurts}” on day ${reason.day}, ${dayAndTimeIn(zone, reason.since)}${again}.`;
+		}
+		case 'held':
+			return HELD[reason.why];
+		case 'never started':
+			return `Nothing has come in, and ${counted(reason.due, 'day')} ${reason.due === 1 ? 'was' : 'were'} due.`;
+		case 'first miss':
+			return reason.doneBefore === 0
+				? `Day ${reason.day} was missed, their first.`
+				: `Day ${reason.day} was missed, after ${counted(reason.doneBefore, 'day')} without a miss.`;
+		case 'missing':
+			return `No check-in for ${counted(reason.due, 'due day')}, last seen ${dayAndTimeIn(zone, reason.lastSeen)}.`;
+		case 'silent':
+			return `No check-in for ${counted(reason.days, 'day')}, ${reason.due} of them due. Last seen ${dayAndTimeIn(zone, reason.lastSeen)}.`;
+		case 'fading':
+			return `${rated(reason.recent)} done in the last 7 days, ${rated(reason.before)} in the 7 before.`;
+		case 'later':
+			return `The last three check-ins came ${hours(reason.lately)} after the day opened, those before ${hours(reason.before)} after it.`;
+		case 'strain':
+			return `Effort ${one(reason.effort)} of 10 in the last three sessions, ${one(reason.effortBefore)} before. ${percent(reason.credit)} of the work done, ${percent(reason.creditBefore)} before.`;
+		case 'tired':
+			return `Energy ${list(reason.energy)} of 5 in the last ${reason.energy.length} check-ins.`;
+		case 'hard':
+			return `Effort ${list(reason.effort)} of 10 in the last ${reason.effort.length} sessions.`;
+		case 'easy':
+			return `All done at effort ${list(reason.effort)} of 10, ${reason.effort.length} sessions running.`;
+		case 'came back':
+			return `Did day ${reason.day} after ${counted(reason.after, 'training day')} without a check-in.`;
+		case 'full week':
+			return `All ${reason.due} training days of the week done.`;
+		case 'sessions':
+			return `${reason.count} sessions done.`;
+	}
+}
+
+/** Whether they will still get there, as a coach would say it. */
+export function finishWords({ chance, needed, left }: FinishChance, finishFrom: number): string {
+	const goal = `${finishFrom} % of all work`;
+	if (needed === 0) return `Has ${goal} already.`;
+	const days = `needs ${needed} of the ${counted(left, 'training day')} left`;
+	if (needed > left)
+		return left === 0
+			? `The challenge is over without ${goal}.`
+			: `${goal} is out of reach: ${counted(left, 'training day')} left.`;
+	const tenths = Math.round(chance * 10);
+	const said =
+		chance < 0.05
+			? 'Less than 1 in 20'
+			: chance > 0.95
+				? 'More than 19 in 20'
+				: `About ${Math.max(1, Math.min(9, tenths))} in 10`;
+	return `${said} to reach ${goal}: ${days}.`;
+}
+
+/** What came of it. */
+export function effectWords({ checkedInAt, days }: Effect, zone: string): string {
+	if (checkedInAt !== null)
+		return days === 0
+			? `Checked in within a day, ${dayAndTimeIn(zone, checkedInAt)}.`
+			: `Checked in after ${counted(days, 'day')}, ${dayAndTimeIn(zone, checkedInAt)}.`;
+	return days === 0 ? 'No check-in since.' : `No check-in for ${counted(days, 'day')} since.`;
+}

@@ -1,0 +1,172 @@
+<script lang="ts">
+	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
+	import Ellipsis from '@lucide/svelte/icons/ellipsis';
+	import Pause from '@lucide/svelte/icons/pause';
+	import Play from '@lucide/svelte/icons/play';
+	import type { Units } from '$core/kit/units';
+	import { formsInUse } from '$core/run';
+	import { clockText } from '$core/session';
+	import { minutesText } from '$lib/format';
+	import type { Deed, Runner } from './runner.svelte';
+	import type { HeartMonitor } from '$lib/heart/monitor.svelte';
+	import HeartNow from './HeartNow.svelte';
+	import RunMore from './RunMore.svelte';
+	import RunProgress from './RunProgress.svelte';
+	import RunRest from './RunRest.svelte';
+	import RunSet from './RunSet.svelte';
+	import RunStep from './RunStep.svelte';
+	import type { SoundSettings } from './sounds';
+
+	/** A session under way, one thumb high. */
+	interface Props {
+		runner: Runner;
+		/** Of the strap that goes along; null: none. */
+		monitor: HeartMonitor | null;
+		/** Connects the strap that went along once more. */
+		onheart: () => void;
+		units: Units;
+		sounds: SoundSettings;
+		onsounds: (sounds: SoundSettings) => void;
+	}
+	let { runner, monitor, onheart, units, sounds, onsounds }: Props = $props();
+	const { course } = $derived(runner);
+	const moment = $derived(runner.moment);
+	const step = $derived(runner.step);
+	const paused = $derived(moment.phase === 'paused');
+	let more = $state(false);
+
+	const used = $derived(formsInUse(runner.acts));
+	/** The sets that were done last, to be noted while resting. */
+	const justDone = $derived.by(() => {
+		const ahead = course.steps.slice(moment.step).find(({ kind }) => kind === 'work')?.tasks ?? [];
+		for (let i = moment.step - 1; i >= 0; i--) {
+			const before = course.steps[i];
+			if (before?.kind !== 'work' || !moment.outcomes.has(i)) continue;
+			if (before.counting === 'all' || before.counting === 'again') return [];
+			return before.tasks.flatMap(({ exercise, set, block, part }) => {
+				// The other side of it, or the same with less weight, is still to come.
+				if (ahead.some((next) => next.exercise === exercise && next.set === set)) return [];
+				const of = course.exercises[exercise];
+				const found = runner.log.sets.find(
+					(one) => one.block === block && one.part === part && one.set === set
+				);
+				return of && found ? [{ exercise: of, at: exercise, ...found }] : [];
+			});
+		}
+		return [];
+	});
+	/** What the sheet with more speaks of: the work of now, or what was just done. */
+	const about = $derived(
+		step?.kind === 'work' ? (step.tasks[0]?.exercise ?? null) : (justDone[0]?.at ?? null)
+	);
+	const go = (...deeds: Deed[]) => deeds.forEach((deed) => runner.do(deed));
+	const toggle = () => runner.do({ do: paused ? 'resume' : 'pause' });
+	const end = () => runner.do({ do: 'done' });
+
+	function onkeydown(event: KeyboardEvent) {
+		const { target } = event;
+		if (more || event.ctrlKey || event.metaKey || event.altKey) return;
+		if (target instanceof HTMLElement && target.closest('input, select, textarea, button, a')) return;
+		const keys: Record<string, () => void> = {
+			' ': toggle,
+			Enter: end,
+			ArrowRight: () => runner.do({ do: 'skip' }),
+			ArrowLeft: () => runner.do({ do: 'back' })
+		};
+		const work = keys[event.key];
+		if (!work) return;
+		event.preventDefault();
+		work();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+<div class="bg-base-200 fixed inset-0 flex flex-col">
+	<div class="mx-auto flex min-h-0 w-full max-w-xl flex-1 flex-col gap-3 px-4 pt-3 pb-2">
+		<RunProgress {course} {moment} />
+		{#if monitor && monitor.state !== 'none'}<HeartNow
+				{monitor}
+				now={runner.now}
+				asked={step?.kind === 'work' ? (course.blocks[step.block]?.rate ?? null) : null}
+				since={runner.now - moment.gone * 1000}
+			/>{/if}
+		{#if monitor && (monitor.state === 'none' || monitor.state === 'gone')}<button
+				class="btn btn-outline min-h-11"
+				onclick={onheart}>Connect the strap again</button
+			>{/if}
+		{#if runner.away}
+			<div class="remark remark-attention bg-base-100 p-2" role="alert">
+				<p>You were away for {minutesText(runner.away.for / 1000)}, and the clock went on.</p>
+				<div class="mt-1 flex gap-2">
+					<button class="btn btn-primary min-h-11" onclick={() => runner.backToWhereILeft()}
+						>Go back to where I was</button
+					>
+					<button class="btn btn-ghost min-h-11" onclick={() => (runner.away = null)}>I did it</button>
+				</div>
+			</div>
+		{/if}
+		{#if runner.unkept}<p class="remark remark-attention" role="alert">
+				This device has no room to keep your session. Leave this page open until you have checked in.
+			</p>{/if}
+		<p class="sr-only" aria-live="assertive">{runner.called}</p>
+		{#if paused}
+			<div class="flex flex-1 flex-col items-center justify-center gap-4 text-center">
+				<h1 class="text-4xl">Paused</h1>
+				<p class="quiet text-xl">
+					{clockText(moment.elapsed)} done, about {minutesText(moment.remaining)} left
+				</p>
+			</div>
+		{:else if step?.kind === 'work'}
+			<RunStep {course} {moment} {step} {used} oncount={(by) => runner.do({ do: 'count', by })} />
+		{:else if step}
+			<RunRest {course} {moment} {step}>
+				{#each justDone as one (`${one.at}.${one.set}`)}
+					<RunSet {...one} {units} onlog={(deed) => runner.do(deed)} />
+				{/each}
+			</RunRest>
+		{/if}
+	</div>
+	<div class="border-base-300 bg-base-100 border-t">
+		<div class="mx-auto grid max-w-xl grid-cols-[3.5rem_3.5rem_1fr_3.5rem] gap-2 p-3">
+			<button class="btn btn-ghost min-h-16 p-0" aria-label="Back" onclick={() => runner.do({ do: 'back' })}
+				><ChevronLeft size={28} aria-hidden="true" /></button
+			>
+			<button class="btn btn-ghost min-h-16 p-0" aria-label={paused ? 'Go on' : 'Pause'} onclick={toggle}
+				>{#if paused}<Play size={28} aria-hidden="true" />{:else}<Pause
+						size={28}
+						aria-hidden="true"
+					/>{/if}</button
+			>
+			{#if paused}
+				<button class="btn btn-primary min-h-16 text-2xl" onclick={toggle}>Go on</button>
+			{:else if step?.kind === 'work' && step.ends === 'person'}
+				<button class="btn btn-primary min-h-16 text-2xl" onclick={end}>Done</button>
+			{:else if step?.kind === 'work'}
+				<button class="btn btn-outline min-h-16 text-xl" onclick={end}
+					>{step.counting === 'all' ? 'All done' : 'End early'}</button
+				>
+			{:else}
+				<div class="grid grid-cols-2 gap-2">
+					<button
+						class="btn btn-outline min-h-16 text-lg"
+						onclick={() => runner.do({ do: 'longer', seconds: 15 })}>+15 s</button
+					>
+					<button class="btn btn-primary min-h-16 text-xl" onclick={end}>Go</button>
+				</div>
+			{/if}
+			<button class="btn btn-ghost min-h-16 p-0" aria-label="More" onclick={() => (more = true)}
+				><Ellipsis size={28} aria-hidden="true" /></button
+			>
+		</div>
+	</div>
+	{#if more}<RunMore
+			exercise={about === null ? null : (course.exercises[about] ?? null)}
+			at={about ?? 0}
+			used={about === null ? null : (used.get(about) ?? null)}
+			{sounds}
+			{onsounds}
+			ondeed={go}
+			onclose={() => (more = false)}
+		/>{/if}
+</div>

@@ -1,0 +1,125 @@
+/** The queue of this device as pages see it: what waits, and what was refused. */
+import { deviceStore, passingStore, type DeviceStore } from './store';
+import { oneAtATime, SendQueue, sendTo, type Left } from './queue';
+
+const URL = '/api/me/checkins';
+/** Milliseconds until the second try while something waits; each wait after it is twice as long, up to the longest. */
+const SOON = 2000;
+const LONGEST = 20_000;
+
+const queueOn = (store: DeviceStore, enrolment: string): SendQueue =>
+	new SendQueue(store, enrolment, sendTo(URL), oneAtATime, () => Date.now());
+
+/** What came of a result that a page sends. */
+export interface Sent {
+	/** What was said against it; null: nothing. It is with whoever typed it, and not kept. */
+	refused: string | null;
+	/** It is kept on this device, and waits for a connection. */
+	kept: boolean;
+}
+
+const NO_ROOM =
+	'There is no connection, and this device has no room to keep it. Leave this page open and send it again when you are online.';
+
+export class DeviceQueue {
+	left = $state.raw<Left>({ waiting: [], refused: [] });
+	/** Whether the device keeps what waits when the page is closed. */
+	lasting = $state(true);
+	private store: Promise<DeviceStore> | null = null;
+	private readonly queues: Record<string, SendQueue> = {};
+	/** What a page is just sending: it says itself what becomes of it. */
+	private inHand: string[] = [];
+
+	constructor(private readonly openStore: () => Promise<DeviceStore> = deviceStore) {}
+
+	private show({ waiting, refused }: Left): void {
+		this.left = { waiting, refused: refused.filter(({ id }) => !this.inHand.includes(id)) };
+	}
+
+	/** The queue of somebody; one for each who uses this device. */
+	async open(enrolment: string): Promise<{ store: DeviceStore; queue: SendQueue }> {
+		this.store ??= this.openStore();
+		const store = await this.store;
+		this.lasting = store.lasting;
+		const known = this.queues[enrolment];
+		if (known) return { store, queue: known };
+		const queue = (this.queues[enrolment] = queueOn(store, enrolment));
+		this.show(await queue.left());
+		return { store, queue };
+	}
+
+	/** Keeps a result and tries to send it. */
+	async send(enrolment: string, id: string, day: number, body: Record<string, unknown>): Promise<Sent> {
+		const { queue } = await this.open(enrolment);
+		try {
+			await queue.add(id, day, body);
+		} catch {
+			return this.sendAtOnce(enrolment, id, day, body);
+		}
+		this.inHand.push(id);
+		try {
+			const { waiting, refused } = await queue.flush();
+			const mine = refused.find((one) => one.id === id);
+			// What was typed is still before whoever typed it: it need not be kept twice.
+			this.show(mine ? await queue.drop(id) : { waiting, refused });
+			return { refused: mine?.refused ?? null, kept: waiting.some((one) => one.id === id) };
+		} finally {
+			this.inHand = this.inHand.filter((one) => one !== id);
+		}
+	}
+
+	/** Without room to keep it: it is sent now, or stays with whoever typed it. */
+	private async sendAtOnce(
+		enrolment: string,
+		id: string,
+		day: number,
+		body: Record<string, unknown>
+	): Promise<Sent> {
+		const passing = queueOn(passingStore(), enrolment);
+		await passing.add(id, day, body);
+		const { waiting, refused } = await passing.flush();
+		return { refused: refused[0]?.refused ?? (waiting.length > 0 ? NO_ROOM : null), kept: false };
+	}
+
+	async flush(enrolment: string): Promise<void> {
+		const { queue } = await this.open(enrolment);
+		this.show(await queue.flush());
+	}
+	async again(enrolment: string, id: string): Promise<void> {
+		const { queue } = await this.open(enrolment);
+		this.show(await queue.again(id));
+	}
+	async drop(enrolment: string, id: string): Promise<void> {
+		const { queue } = await this.open(enrolment);
+		this.show(await queue.drop(id));
+	}
+
+	/** Sends as soon as there is a connection, for as long as a page is open. @param sent is called when something got through */
+	watch(enrolment: string, sent: () => void): () => void {
+		const look = async () => {
+			const before = this.left.waiting.length;
+			await this.flush(enrolment);
+			if (this.left.waiting.length < before) sent();
+		};
+		let timer: ReturnType<typeof setTimeout>;
+		const tryIn = (wait: number) => {
+			timer = setTimeout(() => {
+				if (this.left.waiting.length > 0) void look();
+				tryIn(Math.min(2 * wait, LONGEST));
+			}, wait);
+		};
+		const online = () => {
+			clearTimeout(timer);
+			void look();
+			tryIn(SOON);
+		};
+		window.addEventListener('online', online);
+		online();
+		return () => {
+			clearTimeout(timer);
+			window.removeEventListener('online', online);
+		};
+	}
+}
+
+export const deviceQueue = new DeviceQueue();

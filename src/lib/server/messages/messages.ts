@@ -1,0 +1,122 @@
+/** What a coach and somebody in a challenge write to each other. */
+import { messageSchema, type Message } from '$contracts/message';
+import type { ReasonKind } from '$core/triage';
+import type { Person } from '../auth/link';
+import type { OwnedChallenge } from '../challenge/challenge';
+import { instant, only, type Queries } from '../db/database';
+import type { OwnPerson } from '../people/enrolments';
+import { withTransaction, type Context } from '../platform/context';
+import { notFound, Refusal } from '../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
+import { noteReach } from '../reach/reaches';
+import { validate } from '../web/validate';
+
+/** Messages shown of a thread, the newest. */
+const SHOWN = 100;
+/** Messages of one side in a day, at most. */
+const MOST_A_DAY = 40;
+const DAY_MS = 86_400_000;
+
+/** The newest messages with somebody that had been written by an instant, the older first. */
+export async function threadOf(db: Queries, id: EnrolmentId, until: number): Promise<Message[]> {
+	const newest = await db.query<Message>(
+		`select m.id, m.by_coach as "byCoach", case when m.by_coach then c.name else p.name end as by, m.body as text, m.at,
+			m.read_at as "readAt"
+		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
+		 left join coach c on c.id = m.coach_id
+		 where m.enrolment_id = $1 and m.at <= $2 order by m.at desc, m.id limit ${SHOWN}`,
+		[id, instant(until)]
+	);
+	return newest.reverse();
+}
+
+/** Whose answers no coach has seen, the first to wait first. */
+export const unansweredIn = (
+	db: Queries,
+	challengeId: ChallengeId
+): Promise<{ id: EnrolmentId; name: string; count: number; since: number }[]> =>
+	db.query(
+		`select e.id, p.name, count(*)::int as count, min(m.at) as since
+		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
+		 where e.challenge_id = $1 and not m.by_coach and m.read_at is null group by e.id, p.name order by min(m.at), e.id`,
+		[challengeId]
+	);
+
+/** Marks what the other side wrote as seen. @param from whose messages */
+export async function markRead(
+	{ db, clock }: Context,
+	id: EnrolmentId,
+	from: 'coach' | 'participant'
+): Promise<void> {
+	await db.query(
+		'update message set read_at = $3 where enrolment_id = $1 and by_coach = $2 and read_at is null and at <= $3',
+		[id, from === 'coach', instant(clock.now())]
+	);
+}
+
+/**
+ * Keeps a message; one that is there already is not kept again.
+ * @throws Refusal 400; 404 for the id of another's; 409 when one side writes too much
+ */
+async function write(
+	{ db, clock }: Context,
+	id: EnrolmentId,
+	coach: CoachId | null,
+	raw: unknown,
+	/** What else is done in the same transaction, where the message is new. */
+	and: (tx: Queries) => Promise<void> = () => Promise.resolve()
+): Promise<void> {
+	const { id: own, text } = validate(messageSchema, raw);
+	const now = clock.now();
+	await db.transaction(async (tx) => {
+		// Held: two at once are counted one after the other.
+		await tx.query('select 1 from enrolment where id = $1 for update', [id]);
+		const [known] = await tx.query<{ same: boolean }>(
+			'select enrolment_id = $2 and by_coach = $3 as same from message where id = $1',
+			[own, id, coach !== null]
+		);
+		if (known?.same) return;
+		if (known) throw notFound('message');
+		const { n } = only(
+			await tx.query<{ n: number }>(
+				'select count(*)::int as n from message where enrolment_id = $1 and by_coach = $2 and at > $3',
+				[id, coach !== null, instant(now - DAY_MS)]
+			)
+		);
+		if (n >= MOST_A_DAY)
+			throw new Refusal(409, `There are ${MOST_A_DAY} messages within a day already. Write again tomorrow.`);
+		await tx.query(
+			'insert into message (id, enrolment_id, by_coach, coach_id, body, at) values ($1, $2, $3, $4, $5, $6)',
+			[own, id, coach !== null, coach, text, instant(now)]
+		);
+		// Whoever answers has seen what the other side wrote.
+		await tx.query(
+			'update message set read_at = $3 where enrolment_id = $1 and by_coach = $2 and read_at is null',
+			[id, coach === null, instant(now)]
+		);
+		await and(tx);
+	});
+}
+
+/**
+ * A coach writes to somebody, and it is on record that they did. @param reasons why somebody needed them then
+ * @throws Refusal 400, 404; 409 for somebody who has left, and when it is too much
+ */
+export async function writeTo(
+	context: Context,
+	challenge: OwnedChallenge,
+	person: OwnPerson,
+	coach: CoachId,
+	raw: unknown,
+	reasons: readonly ReasonKind[]
+): Promise<void> {
+	if (person.leftAt !== null && person.leftAt <= context.clock.now())
+		throw new Refusal(409, `${person.name} has left this challenge and would not see it.`);
+	await write(context, person.id, coach, raw, (tx) =>
+		noteReach(withTransaction(context, tx), challenge, person, coach, reasons, { way: 'wrote' })
+	);
+}
+
+/** Somebody writes to their coach. @throws Refusal 400, 404, 409 */
+export const writeToCoach = (context: Context, person: Person, raw: unknown): Promise<void> =>
+	write(context, person.enrolmentId, null, raw);

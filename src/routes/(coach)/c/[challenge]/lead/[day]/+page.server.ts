@@ -1,0 +1,21 @@
+import { dayToLead } from '$lib/server/day/lead';
+import { liveOf } from '$lib/server/live/group';
+import { orError } from '$lib/server/web/http';
+import { ownChallenge } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals, url }) => {
+	const { app } = locals;
+	const challenge = await ownChallenge({ params, locals });
+	const day = Number(params.day);
+	const { course, versionId } = await orError(dayToLead(app, challenge, day, coachIn(locals).units));
+	return {
+		course,
+		versionId,
+		leads: day,
+		/** A second window for the big screen: it shows, and is not led. */
+		screen: url.searchParams.has('screen'),
+		live: await liveOf(locals, challenge, day)
+	};
+};

@@ -1,0 +1,161 @@
+import { redirect } from '@sveltejs/kit';
+import { addDays, dateIn } from '$core/calendar';
+import { calledBy } from '$core/people';
+import { MOST_LATER } from '$contracts/reach';
+import { excuseSpan } from '$lib/server/attendance/excuses';
+import { lastDays } from '$lib/server/attendance/roll';
+import { houseOf } from '$lib/server/practice/practice';
+import { inNeed, type InNeed } from '$lib/server/reach/triage';
+import { noteReach, removeReach } from '$lib/server/reach/reaches';
+import { formText, spanIn } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
+import { coachIn } from '$lib/server/web/viewer';
+import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import type { OwnedChallenge } from '$lib/server/challenge/challenge';
+import type { OwnPerson } from '$lib/server/people/enrolments';
+import { markRead, threadOf, unansweredIn, writeTo } from '$lib/server/messages/messages';
+import { draftFor, type ReasonKind } from '$core/triage';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+/** People in the list; more are not dealt with in a day. */
+const MOST_LISTED = 300;
+/** Days shown of the one who is open. */
+const DAYS_SHOWN = 21;
+/** People named who have not heard from their coach for the longest. */
+const MOST_UNHEARD = 5;
+const DAY_MS = 86_400_000;
+
+const inList = ({ person, reasons }: InNeed) => ({
+	id: person.id,
+	name: person.name,
+	zone: person.zone,
+	reasons: reasons.map(({ kind }) => kind)
+});
+
+function opened({ person, row, reasons, answered, checkins, reaches, finish }: InNeed, until: number) {
+	return {
+		id: person.id,
+		name: person.name,
+		zone: person.zone,
+		level: person.level,
+		reasons,
+		answered,
+		reaches,
+		finish,
+		adherence: row.adherence,
+		...lastDays(row, until, DAYS_SHOWN),
+		checkins: checkins.slice(0, 5)
+	};
+}
+
+export const load: PageServerLoad = async (event) => {
+	const { app } = event.locals;
+	const { challenge, asOf, day } = await event.parent();
+	const all = await inNeed(event.locals, challenge, asOf);
+	const house = await houseOf(app.db, challenge.coachId);
+	const open = all.filter(({ reasons }) => reasons.length > 0);
+	const asked = event.url.searchParams.get('person');
+	const shown = all.find(({ person }) => person.id === asked) ?? open[0];
+	const at = shown ? open.indexOf(shown) : -1;
+	const today = dateIn(challenge.coachZone, app.clock.now());
+	return {
+		people: open.slice(0, MOST_LISTED).map(inList),
+		count: open.length,
+		all: all.length,
+		shown: shown ? opened(shown, day ?? 0) : null,
+		thread: shown ? await threadOf(app.db, shown.person.id, asOf) : [],
+		/** Of the next message. */
+		messageId: app.ids.uuid(),
+		draft: shown ? draftOf(shown, coachIn(event.locals).name) : '',
+		unanswered: await unansweredIn(app.db, challenge.id),
+		/** Whose turn it is after the one who is open, and before. */
+		next: (at < 0 ? open[0] : (open[at + 1] ?? open[at - 1]))?.person.id ?? null,
+		previous: at > 0 ? open[at - 1]!.person.id : null,
+		finishFrom: house.finishFrom,
+		againAfter: house.againAfter,
+		unheard: unheardOf(all, asOf),
+		tomorrow: addDays(today, 1),
+		latest: addDays(today, MOST_LATER)
+	};
+};
+
+/** What could be written to somebody: the beginning of a message. */
+const draftOf = ({ person, reasons: [first] }: InNeed, coach: string): string =>
+	first ? draftFor(first, { person: calledBy(person.name), coach: calledBy(coach) }) : '';
+
+/** Those who have not heard from a coach for the longest, or never. What was put off is not hearing. */
+function unheardOf(all: readonly InNeed[], asOf: number) {
+	return all
+		.map(({ person, reaches }) => {
+			const last = reaches.find(({ way }) => way !== 'later' && way !== 'settled');
+			return { id: person.id, name: person.name, days: last ? Math.floor((asOf - last.at) / DAY_MS) : null };
+		})
+		.sort((a, b) => (b.days ?? Number.MAX_SAFE_INTEGER) - (a.days ?? Number.MAX_SAFE_INTEGER))
+		.slice(0, MOST_UNHEARD);
+}
+
+/** What a form of this page is about. */
+async function sentBy(event: RequestEvent) {
+	const challenge = await ownChallenge(event);
+	const form = await event.request.formData();
+	return { challenge, form, person: await ownPerson(event, formText(form, 'person')) };
+}
+
+/** Why somebody needs their coach at this moment. */
+async function openReasons(
+	{ locals }: Pick<RequestEvent, 'locals'>,
+	challenge: OwnedChallenge,
+	{ id }: OwnPerson
+): Promise<ReasonKind[]> {
+	const all = await inNeed(locals, challenge, locals.app.clock.now());
+	return all.find(({ person }) => person.id === id)?.reasons.map(({ kind }) => kind) ?? [];
+}
+
+/** Opens whoever is next. */
+const onTo = ({ id }: OwnedChallenge, next: string): never =>
+	redirect(303, `/c/${id}/reach${next ? `?person=${encodeURIComponent(next)}` : ''}`);
+
+export const actions: Actions = {
+	/** Sends a message, and notes that it was written. */
+	write: async (event) => {
+		const { app } = event.locals;
+		const { challenge, form, person } = await sentBy(event);
+		const raw = { id: formText(form, 'id'), text: formText(form, 'text') };
+		const coach = coachIn(event.locals).id;
+		const reasons = await openReasons(event, challenge, person);
+		const done = await orFail(writeTo(app, challenge, person, coach, raw, reasons), { writing: raw.text });
+		if ('failed' in done) return done.failed;
+		onTo(challenge, formText(form, 'next'));
+	},
+	/** The answers of somebody have been seen. */
+	read: async (event) => {
+		const { person } = await sentBy(event);
+		await markRead(event.locals.app, person.id, 'participant');
+		return { read: true };
+	},
+	note: async (event) => {
+		const { app } = event.locals;
+		const { challenge, form, person } = await sentBy(event);
+		const raw = {
+			way: formText(form, 'way'),
+			note: formText(form, 'note'),
+			until: formText(form, 'until') || null
+		};
+		const reasons = await openReasons(event, challenge, person);
+		const done = await orFail(noteReach(app, challenge, person, coachIn(event.locals).id, reasons, raw), raw);
+		if ('failed' in done) return done.failed;
+		onTo(challenge, formText(form, 'next'));
+	},
+	excuse: async (event) => {
+		const { challenge, form, person } = await sentBy(event);
+		const done = await orFail(excuseSpan(event.locals.app, challenge, person, spanIn(form)), {
+			excusing: true
+		});
+		return 'failed' in done ? done.failed : { excused: true };
+	},
+	remove: async (event) => {
+		const { form, person } = await sentBy(event);
+		await orError(removeReach(event.locals.app, person, formText(form, 'id')));
+		return { removed: true };
+	}
+};

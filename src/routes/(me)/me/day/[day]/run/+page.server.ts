@@ -1,0 +1,25 @@
+import { dateIn } from '$core/calendar';
+import { isRateGuide } from '$core/health';
+import { answersOf } from '$lib/server/health/records';
+import { dayToRun } from '$lib/server/day/run';
+import { orError } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, url, locals }) => {
+	const { course, day, versionId, pieces, checkin } = await orError(
+		dayToRun(locals.app, personIn(locals), Number(params.day), url.searchParams.has('again'))
+	);
+	const { participantId, zone } = personIn(locals);
+	const { db, clock } = locals.app;
+	const rateIsGuide = isRateGuide(await answersOf(db, participantId), dateIn(zone, clock.now()));
+	return {
+		course,
+		day,
+		versionId,
+		pieces,
+		begun: checkin !== null,
+		rateIsGuide,
+		demo: locals.app.demoClock !== null
+	};
+};

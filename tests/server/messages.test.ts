@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { standingOf } from '$lib/server/day/own-day';
+import { leave } from '$lib/server/people/leave';
+import { markRead, threadOf, unansweredIn, writeTo, writeToCoach } from '$lib/server/messages/messages';
+import { reachesIn } from '$lib/server/reach/reaches';
+import { ownPersonOf, sharedWorld } from '../support/context';
+
+const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
+const [oslo, auckland] = world.people as [(typeof world.people)[0], (typeof world.people)[0]];
+const id = () => context.ids.uuid();
+const own = (person = oslo) => ownPersonOf(context, world, person.enrolmentId);
+const coach = async (raw: unknown, person = oslo) =>
+	writeTo(context, world.challenge, await own(person), world.coach.id, raw, ['missing']);
+const thread = (at = context.clock.now()) => threadOf(context.db, oslo.enrolmentId, at);
+const written = async () => (await reachesIn(context.db, world.challenge.id, context.clock.now())).length;
+
+describe('a message', () => {
+	const sent = id();
+	it('of a coach is there for the other side, unread, and on record', async () => {
+		await coach({ id: sent, text: '  How are you?\n\nRuna ' });
+		expect(await thread()).toMatchObject([
+			{
+				byCoach: true,
+				by: 'Runa',
+				text: 'How are you?\n\nRuna',
+				at: Date.parse('2026-11-25T12:00:00Z'),
+				readAt: null
+			}
+		]);
+		expect((await standingOf(context, oslo)).unread).toBe(1);
+		expect((await standingOf(context, auckland)).unread).toBe(0);
+		expect(await reachesIn(context.db, world.challenge.id, context.clock.now())).toMatchObject([
+			{ way: 'wrote', reasons: ['missing'], enrolmentId: oslo.enrolmentId }
+		]);
+	});
+
+	it('sent twice is kept once, and noted once; the id of another’s is not taken', async () => {
+		await coach({ id: sent, text: 'How are you?' });
+		expect(await thread()).toHaveLength(1);
+		expect(await written()).toBe(1);
+		await expect(coach({ id: sent, text: 'x' }, auckland)).rejects.toMatchObject({ status: 404 });
+		await expect(writeToCoach(context, oslo, { id: sent, text: 'x' })).rejects.toMatchObject({ status: 404 });
+		expect(await written()).toBe(1);
+	});
+
+	it('is answered, and both see what was read', async () => {
+		context.at('2026-11-25T13:00:00Z');
+		await writeToCoach(context, oslo, { id: id(), text: 'Better. <b>Thanks</b>' });
+		expect(await thread(), 'whoever answers has read').toMatchObject([
+			{ byCoach: true, readAt: Date.parse('2026-11-25T13:00:00Z') },
+			{ byCoach: false, by: 'Person 1', text: 'Better. <b>Thanks</b>', readAt: null }
+		]);
+		expect(await unansweredIn(context.db, world.challenge.id)).toMatchObject([
+			{ name: 'Person 1', count: 1 }
+		]);
+		await markRead(context, oslo.enrolmentId, 'participant');
+		expect(await unansweredIn(context.db, world.challenge.id)).toEqual([]);
+		expect((await standingOf(context, oslo)).unread).toBe(0);
+		expect(await thread(Date.parse('2026-11-25T12:30:00Z')), 'as it stood').toHaveLength(1);
+	});
+
+	it.each([
+		[{ text: 'x' }, 'a message carries its own id'],
+		[{ id: 'one', text: 'x' }, 'UUID'],
+		[{ id: id(), text: ' \n ' }, 'write something first'],
+		[{ id: id(), text: 'x'.repeat(4001) }, 'at most 4,000 letters']
+	])('is refused where it makes none: %#', async (raw, message) => {
+		const faults = [{ message: expect.stringContaining(message) as string }];
+		await expect(coach(raw)).rejects.toMatchObject({ status: 400, faults });
+		await expect(writeToCoach(context, oslo, raw)).rejects.toMatchObject({ status: 400, faults });
+	});
+
+	it('has a bound for each side and day, also for many at once', async () => {
+		const all = await Promise.allSettled(
+			Array.from({ length: 45 }, (_, i) => writeToCoach(context, auckland, { id: id(), text: `${i}` }))
+		);
+		expect(all.filter(({ status }) => status === 'fulfilled')).toHaveLength(40);
+		await coach({ id: id(), text: 'Slowly.' }, auckland);
+		context.at('2026-11-26T13:00:01Z');
+		await writeToCoach(context, auckland, { id: id(), text: 'Good morning' });
+	});
+
+	it('goes to nobody who has left', async () => {
+		await leave(context, await own(auckland));
+		context.at('2026-11-26T14:00:00Z');
+		const before = await written();
+		await expect(coach({ id: id(), text: 'Hello?' }, auckland)).rejects.toMatchObject({
+			status: 409,
+			message: 'Person 2 has left this challenge and would not see it.'
+		});
+		expect(await written()).toBe(before);
+	});
+});

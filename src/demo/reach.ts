@@ -1,12 +1,12 @@
 /** What the coach of the demo did about those who needed her, on the mornings of the weeks before, and who answered. */
-import { calledBy } from '$core/people';
-import { draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
+import { DEFAULT_TONE, draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
 import type { OwnedChallenge } from '$lib/server/challenge/challenge';
 import { writeTo, writeToCoach } from '$lib/server/messages/messages';
 import { asPerson, enrolmentOf } from '$lib/server/people/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import type { CoachId } from '$lib/server/platform/ids';
+import { valuesOf } from '$lib/server/post/posts';
 import { noteReach } from '$lib/server/reach/reaches';
 import { inNeed } from '$lib/server/reach/triage';
 
@@ -61,7 +61,11 @@ export async function writeReaches(
 				await noteReach(then, challenge, person, by, kinds, { way: WAYS[group] });
 				continue;
 			}
-			const text = draftFor(first, { person: calledBy(person.name), coach: name });
+			const text = draftFor(
+				first,
+				DEFAULT_TONE,
+				valuesOf(one, { coach: name, challenge: challenge.name, team: null })
+			);
 			await writeTo(then, challenge, person, by, { id: context.ids.uuid(), text }, kinds);
 			const answer = ANSWERS[person.name];
 			if (!answer || answered.has(person.name)) continue;

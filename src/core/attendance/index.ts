@@ -3,4 +3,5 @@ export { extrasOf, type ExtraEntry, type Extras } from './extras';
 export { packDays, unpackDays, withoutHealth } from './day-code';
 export { projectFinish, type FinishChance } from './finish';
 export { foldAttendance, type AttendanceRecords } from './fold';
+export { streakOf } from './streak';
 export { attendanceOf, isFading, isSilent, type Attendance } from './summary';

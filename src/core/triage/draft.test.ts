@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { draftFor } from './draft';
+import type { FieldValues } from '../post/template';
+import { DEFAULT_TONE, DRAFT_STYLES, draftFor, type Tone } from './draft';
 import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
 
 /** One of each, with all the figures that any of them has. */
@@ -16,15 +17,33 @@ const reasonOf = (kind: ReasonKind) =>
 		after: 5,
 		count: 20
 	}) as unknown as Reason;
-const draft = (kind: ReasonKind) => draftFor(reasonOf(kind), { person: 'Noor', coach: 'Runa' });
+const VALUES = { name: 'Noor', coach: 'Runa', day: '23', team: null } as unknown as FieldValues;
+const draft = (kind: ReasonKind, tone: Partial<Tone> = {}) =>
+	draftFor(reasonOf(kind), { ...DEFAULT_TONE, ...tone }, VALUES);
 
 describe.each(Object.keys(REASON_KINDS) as ReasonKind[])('a draft for “%s”', (kind) => {
+	const styles = DRAFT_STYLES.map((style) => draft(kind, { style }));
 	it('greets, says one thing and is signed', () => {
-		expect(draft(kind)).toMatch(/^Hi Noor,\n\n\S[^\n]{30,}[.?]\n\nRuna$/);
+		for (const text of styles) expect(text).toMatch(/^Hi Noor,\n\n\S[^\n]{25,}[.?]\n\nRuna$/);
 	});
 	it('has no gap, no scolding and no exclamation mark', () => {
-		expect(draft(kind)).not.toMatch(/undefined|null|NaN|\[object|!|lazy|fail|should have|disappoint/i);
+		for (const text of styles)
+			expect(text).not.toMatch(/undefined|null|NaN|\[object|[{}!]| {2}|lazy|fail|should have|disappoint/i);
 	});
+	it('says no less the warmer it is, and keeps what is for their safety', () => {
+		const [brief, plain, warm] = styles.map((text) => text.length) as [number, number, number];
+		expect(brief).toBeLessThanOrEqual(plain);
+		expect(plain).toBeLessThan(warm);
+		if (REASON_KINDS[kind] === 'safety') expect(styles[0]).toBe(styles[1]);
+	});
+});
+
+it('greets and signs as the coach does', () => {
+	const tone = { greeting: 'Hei {name}, day {day}', signOff: 'Carry well\n{coach}' };
+	const text = draft('first miss', tone);
+	expect(text).toMatch(/^Hei Noor, day 23\n\nYou missed/);
+	expect(text).toMatch(/\n\nCarry well\nRuna$/);
+	expect(draft('first miss', { signOff: ' ' }), 'not signed').toMatch(/day\?$/);
 });
 
 it('says the figures of the reason', () => {
@@ -36,7 +55,7 @@ it('says the figures of the reason', () => {
 	expect(draft('full week')).toContain('All 4 training days');
 	expect(draft('sessions')).toContain('session number 20');
 	expect(draft('hard')).toContain('The last 2 sessions');
-	expect(draftFor({ kind: 'held', since: 0, why: 'questions' }, { person: 'Bao', coach: 'Runa' })).toContain(
+	expect(draftFor({ kind: 'held', since: 0, why: 'questions' }, DEFAULT_TONE, VALUES)).toContain(
 		'answered the questions'
 	);
 	expect(draft('held')).toContain('a doctor or midwife');

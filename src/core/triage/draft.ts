@@ -1,52 +1,157 @@
+import { fillTemplate, readTemplate, type FieldValues } from '../post/template';
 import type { Reason } from './reason';
 
-/** Who writes to whom, by the names that they use. */
-export interface Between {
-	person: string;
-	coach: string;
+/** How much a draft says: what is the matter and a question; with an offer; with an offer and a kind word. */
+export const DRAFT_STYLES = ['brief', 'plain', 'warm'] as const;
+
+/** How a coach begins, writes and signs. */
+export interface Tone {
+	style: (typeof DRAFT_STYLES)[number];
+	/** Templates both, as in `Hi {name},`. */
+	greeting: string;
+	signOff: string;
 }
+
+export const DEFAULT_TONE: Tone = { style: 'plain', greeting: 'Hi {name},', signOff: '{coach}' };
 
 /**
  * What a coach could write to somebody for a reason: a beginning to be changed, never sent by itself. It asks before it
  * tells, blames nobody, and says nothing that the figures do not.
  */
-export function draftFor(reason: Reason, { person, coach }: Between): string {
-	return `Hi ${person},\n\n${wordsFor(reason)}\n\n${coach}`;
+export function draftFor(reason: Reason, tone: Tone, values: FieldValues): string {
+	const { says, advice, offers, asks, kindly } = wordsFor(reason);
+	const { style } = tone;
+	const sentences = [
+		says,
+		advice,
+		style === 'brief' ? undefined : offers,
+		asks,
+		style === 'warm' ? kindly : undefined
+	];
+	const fill = (text: string) => fillTemplate(readTemplate(text), values).text;
+	return [fill(tone.greeting), sentences.filter(Boolean).join(' '), fill(tone.signOff)]
+		.filter((part) => part.trim())
+		.join('\n\n');
 }
 
-function wordsFor(reason: Reason): string {
+interface Words {
+	says: string;
+	/** For their safety: it is in every style. */
+	advice?: string;
+	offers?: string;
+	asks?: string;
+	kindly?: string;
+}
+
+const NO_HURRY = 'No hurry with the answer.';
+const WITH_US = 'It’s good to have you with us.';
+const PROUD = 'I’m glad to see it.';
+
+function wordsFor(reason: Reason): Words {
 	switch (reason.kind) {
 		case 'pain':
-			return `You wrote that something hurts: “${reason.hurts}”. Leave out what hurts; I’ll give you something else in its place. How is it today? If it is sharp, or still there when you rest, please let a doctor or physiotherapist look at it before you go on.`;
+			return {
+				says: `You wrote that something hurts: “${reason.hurts}”.`,
+				advice:
+					'Leave out what hurts; I’ll give you something else in its place. If it is sharp, or still there when you rest, please let a doctor or physiotherapist look at it before you go on.',
+				asks: 'How is it today?',
+				kindly: NO_HURRY
+			};
 		case 'held':
 			return reason.why === 'questions'
-				? 'Your sessions open as soon as you have answered the questions about your health. It takes about four minutes. Is anything unclear?'
-				: 'Your answers ask for a yes from a doctor or midwife first. Have you been able to ask? Tell me who said yes, and your sessions open.';
+				? {
+						says: 'Your sessions open as soon as you have answered the questions about your health.',
+						offers: 'It takes about four minutes.',
+						asks: 'Is anything unclear?',
+						kindly: WITH_US
+					}
+				: {
+						says: 'Your answers ask for a yes from a doctor or midwife first.',
+						asks: 'Have you been able to ask?',
+						advice: 'Tell me who said yes, and your sessions open.',
+						kindly: NO_HURRY
+					};
 		case 'never started':
-			return 'We have begun, and I haven’t seen you yet. Is something in the way: the time, the equipment, the link? Half a session counts as half, so a short start is a start.';
+			return {
+				says: 'We have begun, and I haven’t seen you yet.',
+				asks: 'Is something in the way: the time, the equipment, the link?',
+				offers: 'Half a session counts as half, so a short start is a start.',
+				kindly: WITH_US
+			};
 		case 'first miss':
-			return `You missed day ${reason.day}, the first one. That happens. Is everything all right, and does the next session fit into your day?`;
+			return {
+				says: `You missed day ${reason.day}, the first one. That happens.`,
+				asks: 'Is everything all right, and does the next session fit into your day?',
+				kindly: WITH_US
+			};
 		case 'missing':
-			return 'I haven’t heard from you for a few days. How are you? If the sessions are too long or at the wrong time, I can change them. Half of one counts as half.';
+			return {
+				says: 'I haven’t heard from you for a few days.',
+				asks: 'How are you?',
+				offers:
+					'If the sessions are too long or at the wrong time, I can change them. Half of one counts as half.',
+				kindly: NO_HURRY
+			};
 		case 'silent':
-			return `It has been ${reason.days} days, and I’d like to know how you are. If you want to come back, begin with half of the next session; nobody is behind. If you’d rather stop, tell me, and that’s fine too.`;
+			return {
+				says: `It has been ${reason.days} days, and I’d like to know how you are.`,
+				offers:
+					'If you want to come back, begin with half of the next session; nobody is behind. If you’d rather stop, tell me, and that’s fine too.',
+				kindly: NO_HURRY
+			};
 		case 'fading':
-			return 'The last week was thinner than the one before. Is it the time, the sessions, or something else? Tell me what would make the next one easier to begin.';
+			return {
+				says: 'The last week was thinner than the one before.',
+				asks: 'Is it the time, the sessions, or something else?',
+				offers: 'Tell me what would make the next one easier to begin.',
+				kindly: WITH_US
+			};
 		case 'later':
-			return 'You train later in the day than you used to. Does the hour still fit? I can have your sessions open at another one.';
+			return {
+				says: 'You train later in the day than you used to.',
+				asks: 'Does the hour still fit?',
+				offers: 'I can have your sessions open at another one.',
+				kindly: NO_HURRY
+			};
 		case 'strain':
-			return 'The last sessions were harder for you and you got less of them done. Let’s take something off this week. What cost you the most?';
+			return {
+				says: 'The last sessions were harder for you and you got less of them done.',
+				offers: 'Let’s take something off this week.',
+				asks: 'What cost you the most?',
+				kindly: NO_HURRY
+			};
 		case 'tired':
-			return 'Your energy has been low in the last check-ins. How do you sleep? A lighter session, or a day off, is no step back.';
+			return {
+				says: 'Your energy has been low in the last check-ins.',
+				asks: 'How do you sleep?',
+				offers: 'A lighter session, or a day off, is no step back.',
+				kindly: NO_HURRY
+			};
 		case 'hard':
-			return `The last ${reason.effort.length} sessions were close to your limit. I’ll take them down a little. Which exercise was it?`;
+			return {
+				says: `The last ${reason.effort.length} sessions were close to your limit.`,
+				offers: 'I’ll take them down a little.',
+				asks: 'Which exercise was it?',
+				kindly: NO_HURRY
+			};
 		case 'easy':
-			return 'You finish all of it with something left. Shall we make it harder: a little more weight, slower, or one more round?';
+			return {
+				says: 'You finish all of it with something left.',
+				asks: 'Shall we make it harder: a little more weight, slower, or one more round?',
+				kindly: PROUD
+			};
 		case 'came back':
-			return `Good to see you back on day ${reason.day}. That is the hardest session of all, and you’ve done it.`;
+			return {
+				says: `Good to see you back on day ${reason.day}.`,
+				offers: 'That is the hardest session of all, and you’ve done it.',
+				kindly: PROUD
+			};
 		case 'full week':
-			return `All ${reason.due} training days of the week done. Well trained.`;
+			return { says: `All ${reason.due} training days of the week done. Well trained.`, kindly: PROUD };
 		case 'sessions':
-			return `That was session number ${reason.count}. Well trained; you have carried all of them yourself.`;
+			return {
+				says: `That was session number ${reason.count}. Well trained; you have carried all of them yourself.`,
+				kindly: PROUD
+			};
 	}
 }

@@ -1,9 +1,10 @@
-export { draftFor } from './draft';
+export { DEFAULT_TONE, DRAFT_STYLES, draftFor, type Tone } from './draft';
 export { effectOf, isAnswered, type Effect } from './answered';
 export {
 	compareNeed,
 	REASON_GROUPS,
 	REASON_KINDS,
+	REASON_TITLE,
 	type Reason,
 	type ReasonGroup,
 	type ReasonKind

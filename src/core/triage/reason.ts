@@ -25,6 +25,25 @@ export const REASON_KINDS = {
 } as const satisfies Record<string, ReasonGroup>;
 export type ReasonKind = keyof typeof REASON_KINDS;
 
+/** What each is called. */
+export const REASON_TITLE: Record<ReasonKind, string> = {
+	pain: 'Pain reported',
+	held: 'On hold',
+	'never started': 'Hasn’t started',
+	'first miss': 'First missed day',
+	missing: 'Missing days',
+	fading: 'Fading',
+	silent: 'Silent',
+	later: 'Checks in later',
+	strain: 'Works harder, does less',
+	tired: 'Low energy',
+	hard: 'Too hard',
+	easy: 'Ready for more',
+	'came back': 'Back again',
+	'full week': 'Full week',
+	sessions: 'Round number'
+};
+
 const ORDER = Object.keys(REASON_KINDS) as ReasonKind[];
 
 /** The place of a kind among all, 0 the most urgent; without one, behind them all. */

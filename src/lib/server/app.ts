@@ -9,7 +9,7 @@ import { DemoClock, fixedClock, realClock, type Clock } from './platform/clock';
 import { readConfig, type Config } from './platform/config';
 import type { Context } from './platform/context';
 import { openLog } from './platform/log';
-import { openMail } from './platform/mail';
+import { openMail, type Mail } from './platform/mail';
 import { migrate } from './db/migrate';
 import { openDatabase } from './db/open';
 import { Live } from './live/live';
@@ -19,6 +19,9 @@ import { Threads } from './threads/threads';
 import { fitJob } from './fit/ahead';
 import { weeksJob } from './health/answers';
 import { askWeeklyJob } from './people/intake';
+import { carryOn, letGo } from './post/letters';
+import { lettersJob } from './post/deliver';
+import { morningJob, wakeJob } from './post/morning';
 import { healthUntilJob } from './privacy/health-until';
 import { purgeJob } from './upkeep/purge';
 
@@ -30,6 +33,7 @@ export interface App extends Context {
 	threads: Threads;
 	/** Tells pages what comes about, as it does. */
 	live: Live;
+	mail: Mail;
 	/** Room on the disk of the embedded database; null with a server, which sees to its own. */
 	room: Room | null;
 	/** Tries by address, and at an account whatever the address: its password at the sign-in and after it, its code, links that set a new one. */
@@ -59,6 +63,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 	const jobs = await Jobs.start(whole, {
 		onError: (error, job) => log.error({ err: error, job }, 'a job failed')
 	});
+	const mail = openMail(config.mail, config.dataDirectory, { clock: realClock, ids: randomIds });
 	let last: Promise<unknown> = Promise.resolve();
 	/** One after the other: the engine makes one at a time. Named by the real time, whatever the clock of the demo says. */
 	const makeBackup = (): Promise<Backup> => {
@@ -78,6 +83,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		jobs,
 		threads: new Threads(config.workers),
 		live: await Live.start(whole),
+		mail,
 		room,
 		limits: {
 			signIn: new TryLimit(db, 'sign-in', config.signInTries, QUARTER_HOUR),
@@ -88,15 +94,21 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 			link: new TryLimit(db, 'link', 5 * config.signInTries, QUARTER_HOUR)
 		}
 	};
-	const mail = openMail(config.mail, config.dataDirectory, { clock: realClock, ids: randomIds });
 	await jobs.register(resetJob(app, mail));
 	await jobs.register(accountNoticeJob(app, mail));
+	// The embedded database has one process at a time: what another had in hand it does not come back for.
+	if (!config.databaseUrl) await letGo(whole);
+	await jobs.register(lettersJob(app, mail));
+	await jobs.register(wakeJob(app));
+	await jobs.register(morningJob(app, mail));
 	await jobs.register(purgeJob(app));
 	await jobs.register(fitJob(app));
 	await jobs.register(weeksJob(app));
 	await jobs.register(askWeeklyJob(app));
 	await jobs.register(healthUntilJob(app));
 	await jobs.register(backupJob(makeBackup, config.backups.kept));
+	// What became due while nobody was there goes out now, and not at the next minute.
+	await carryOn({ db: whole, jobs });
 	return app;
 }
 

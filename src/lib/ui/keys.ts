@@ -8,6 +8,7 @@ const PLACES = [
 	{ path: 'plan', name: 'Plan' },
 	{ path: 'build', name: 'Build' },
 	{ path: 'people', name: 'People' },
+	{ path: 'post', name: 'Post' },
 	{ path: 'settings', name: 'Settings' }
 ] as const;
 
@@ -61,11 +62,11 @@ export function coachKeys(role: () => Role, actions: KeyActions): (event: Keyboa
 }
 
 export const KEY_LIST = [
-	{ keys: '1 … 7', does: 'places' },
+	{ keys: '1 … 8', does: 'places' },
 	{ keys: '[  ]', does: 'a day back, a day on' },
 	{ keys: 't', does: 'today' },
 	{ keys: 'n  p', does: 'next and previous person, on the roll and under Reach out' },
-	{ keys: 'w', does: 'note what you did about the person shown' },
+	{ keys: 'w', does: 'write to the person shown' },
 	{ keys: 'x', does: 'excuse the person shown' },
 	{ keys: '/', does: 'find' },
 	{ keys: '?', does: 'this list' }

@@ -1,5 +1,7 @@
 <script lang="ts">
-	/** What a plan is looked at as; the last is a page of its own. */
+	import Parts from '$lib/ui/Parts.svelte';
+
+	/** What a plan is looked at as; the last are pages of their own. */
 	let { base, part }: { base: string; part: string } = $props();
 	const PARTS = [
 		['grid', 'Weeks and days', ''],
@@ -11,16 +13,8 @@
 	] as const;
 </script>
 
-<nav class="mb-3 flex flex-wrap gap-x-4 text-sm" aria-label="Parts of the plan">
-	{#each PARTS as [key, text, end] (key)}
-		<a
-			href="{base}/plan{end}"
-			data-sveltekit-noscroll
-			aria-current={part === key ? 'page' : undefined}
-			class={[
-				'border-b-2 pb-0.5 font-semibold',
-				part === key ? 'border-primary' : 'hover:text-primary border-transparent'
-			]}>{text}</a
-		>
-	{/each}
-</nav>
+<Parts
+	name="Parts of the plan"
+	here={part}
+	parts={PARTS.map(([key, text, end]) => ({ key, text, href: `${base}/plan${end}` }))}
+/>

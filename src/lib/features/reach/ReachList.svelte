@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { REASON_GROUPS, REASON_KINDS, type ReasonKind } from '$core/triage';
-	import { GROUP_COLOUR, GROUP_TEXT, REASON_TITLE } from './reason-words';
+	import { REASON_GROUPS, REASON_KINDS, REASON_TITLE, type ReasonKind } from '$core/triage';
+	import { GROUP_COLOUR, GROUP_TEXT } from './reason-words';
 
 	/** Everybody with open reasons, by what the most urgent of them is about. */
 	interface Props {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { REASON_KINDS, type Reason, type ReasonKind } from '$core/triage';
-import { effectWords, FIRST_WAY, finishWords, REASON_TITLE, reasonWords, WAY_TEXT } from './reason-words';
+import { REASON_KINDS, REASON_TITLE, type Reason, type ReasonKind } from '$core/triage';
+import { effectWords, FIRST_WAY, finishWords, reasonWords, WAY_TEXT } from './reason-words';
 
 const AT = Date.parse('2026-05-12T13:30:00Z');
 const rated = (credit: number, due: number) => ({ credit, due });

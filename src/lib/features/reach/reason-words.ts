@@ -19,24 +19,6 @@ export const GROUP_COLOUR: Record<ReasonGroup, string> = {
 	praise: 'bg-primary'
 };
 
-export const REASON_TITLE: Record<ReasonKind, string> = {
-	pain: 'Pain reported',
-	held: 'On hold',
-	'never started': 'Hasn’t started',
-	'first miss': 'First missed day',
-	missing: 'Missing days',
-	fading: 'Fading',
-	silent: 'Silent',
-	later: 'Checks in later',
-	strain: 'Works harder, does less',
-	tired: 'Low energy',
-	hard: 'Too hard',
-	easy: 'Ready for more',
-	'came back': 'Back again',
-	'full week': 'Full week',
-	sessions: 'Round number'
-};
-
 /** What a coach does first about it. */
 export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
 	pain: 'wrote',

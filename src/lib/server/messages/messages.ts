@@ -1,5 +1,7 @@
 /** What a coach and somebody in a challenge write to each other. */
 import { messageSchema, type Message } from '$contracts/message';
+import { calledBy } from '$core/people';
+import { afterQuiet, type QuietHours } from '$core/post';
 import type { ReasonKind } from '$core/triage';
 import type { Person } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
@@ -8,6 +10,8 @@ import type { OwnPerson } from '../people/enrolments';
 import { withTransaction, type Context } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';
 import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
+import { queueLetters } from '../post/letters';
+import { postSettingsOf, quietOf } from '../post/settings';
 import { noteReach } from '../reach/reaches';
 import { validate } from '../web/validate';
 
@@ -64,9 +68,10 @@ async function write(
 	coach: CoachId | null,
 	raw: unknown,
 	/** What else is done in the same transaction, where the message is new. */
-	and: (tx: Queries) => Promise<void> = () => Promise.resolve()
+	and: (tx: Queries, message: { id: string; text: string }) => Promise<void> = () => Promise.resolve()
 ): Promise<void> {
-	const { id: own, text } = validate(messageSchema, raw);
+	const message = validate(messageSchema, raw);
+	const { id: own, text } = message;
 	const now = clock.now();
 	await db.transaction(async (tx) => {
 		// Held: two at once are counted one after the other.
@@ -94,12 +99,19 @@ async function write(
 			'update message set read_at = $3 where enrolment_id = $1 and by_coach = $2 and read_at is null',
 			[id, coach === null, instant(now)]
 		);
-		await and(tx);
+		await and(tx, message);
 	});
 }
 
+/** Who a coach is to those she writes to, and when none of it rings. */
+async function writerOf(db: Queries, coach: CoachId): Promise<{ name: string; quiet: QuietHours }> {
+	const { name } = only(await db.query<{ name: string }>('select name from coach where id = $1', [coach]));
+	return { name, quiet: quietOf(await postSettingsOf(db, coach)) };
+}
+
 /**
- * A coach writes to somebody, and it is on record that they did. @param reasons why somebody needed them then
+ * A coach writes to somebody, it is on record that they did, and a mail is on its way, all or nothing of it.
+ * @param reasons why somebody needed them then @param note of the record
  * @throws Refusal 400, 404; 409 for somebody who has left, and when it is too much
  */
 export async function writeTo(
@@ -108,13 +120,26 @@ export async function writeTo(
 	person: OwnPerson,
 	coach: CoachId,
 	raw: unknown,
-	reasons: readonly ReasonKind[]
+	reasons: readonly ReasonKind[],
+	note = ''
 ): Promise<void> {
 	if (person.leftAt !== null && person.leftAt <= context.clock.now())
 		throw new Refusal(409, `${person.name} has left this challenge and would not see it.`);
-	await write(context, person.id, coach, raw, (tx) =>
-		noteReach(withTransaction(context, tx), challenge, person, coach, reasons, { way: 'wrote' })
-	);
+	await write(context, person.id, coach, raw, async (tx, { id, text }) => {
+		await noteReach(withTransaction(context, tx), challenge, person, coach, reasons, { way: 'wrote', note });
+		if (!person.mailed) return;
+		const { name, quiet } = await writerOf(tx, coach);
+		const now = context.clock.now();
+		const letter = {
+			id,
+			enrolmentId: person.id,
+			subject: `${calledBy(name)} wrote to you`,
+			body: text,
+			dueAt: now,
+			nextAt: afterQuiet(now, person.zone, quiet)
+		};
+		await queueLetters(tx, [letter], { state: 'waiting', coachId: coach, postId: null });
+	});
 }
 
 /** Somebody writes to their coach. @throws Refusal 400, 404, 409 */

@@ -24,6 +24,8 @@ export interface Enrolment {
 	challengeId: ChallengeId;
 	name: string;
 	email: string;
+	/** Whether they want mail when their coach writes. */
+	mailed: boolean;
 	zone: string;
 	earlierZones: EarlierZone[];
 	level: Level;
@@ -68,7 +70,7 @@ declare const owned: unique symbol;
 export type OwnPerson = Enrolment & { readonly [owned]: true };
 
 const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
-		e.challenge_id as "challengeId", p.name, p.email, p.zone, p.earlier_zones as "earlierZones", p.level,
+		e.challenge_id as "challengeId", p.name, p.email, p.mailed, p.zone, p.earlier_zones as "earlierZones", p.level,
 		p.kit, p.kit_unread as "kitUnread", coalesce(h.limits, '{}') as limits, coalesce(h.added, '{}') as "addedLimits",
 		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", p.asked_at as "askedAt", e.holds,
 		${SUITED} as suited,

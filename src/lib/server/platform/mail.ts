@@ -1,15 +1,19 @@
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
-import { createTransport, type Transporter } from 'nodemailer';
+import { createTransport } from 'nodemailer';
 import type { Clock } from './clock';
 import { filesIn } from './files';
 import type { Ids } from './ids';
+import { Mailboxes } from './mailbox';
 
 export interface Letter {
-	to: string;
+	/** An address, or one with a name. */
+	to: string | { name: string; address: string };
 	subject: string;
 	/** Plain text, in lines of any length. */
 	text: string;
+	/** Sent again under the same key it is the same message: same id, same date. */
+	once?: { key: string; at: number };
 }
 
 /** What sends mail. */
@@ -26,12 +30,22 @@ export interface MailConfig {
 
 const OUTBOX = 'outbox';
 /** Messages that stay there; the oldest go. */
-const KEPT = 500;
+const KEPT = 5000;
 /** Milliseconds that a mail server may take for each step. */
 const PATIENCE = 10_000;
 
+/** The part of an address behind its @, for the ids of messages. */
+const domainOf = (from: string): string => /@([^>\s]+)/.exec(from)?.[1] ?? 'localhost';
+
+/** As nodemailer takes it: whatever is sent again under a key has the same id (RFC 5322, 3.6.4). */
+const messageOf = ({ once, ...letter }: Letter, from: string) => ({
+	...letter,
+	...(once && { messageId: `<${once.key}@${domainOf(from)}>`, date: new Date(once.at) })
+});
+
 /**
- * Sends through a mail server, or writes each message as an RFC 5322 file into `outbox` of the data directory.
+ * Sends through a mail server, or writes each message as an RFC 5322 file into `outbox` of the data directory, where the
+ * mailboxes of the stand-in take it.
  * @param directory the data directory
  * @param kept messages that stay in the outbox
  */
@@ -43,21 +57,27 @@ export function openMail(
 ): Mail {
 	if (server !== null) {
 		const times = { connectionTimeout: PATIENCE, greetingTimeout: PATIENCE, socketTimeout: PATIENCE };
-		const transport: Transporter = createTransport({ url: server, ...times }, { from });
-		return { send: async (letter) => void (await transport.sendMail(letter)) };
+		const transport = createTransport({ url: server, pool: true, ...times }, { from });
+		return { send: async (letter) => void (await transport.sendMail(messageOf(letter, from))) };
 	}
 	const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' }, { from });
+	const files = filesIn(directory);
+	const mailboxes = new Mailboxes();
+	let written = 0;
 	return {
 		async send(letter) {
-			const date = new Date(clock.now());
-			const { message } = await writer.sendMail({ ...letter, date });
-			const name = `${date.toISOString().replace(/[:.]/g, '-')}-${ids.uuid().slice(0, 8)}.eml`;
-			const files = filesIn(directory);
+			const { to, once } = letter;
+			const at = new Date(once?.at ?? clock.now());
+			const key = once?.key ?? ids.uuid();
+			mailboxes.take(typeof to === 'string' ? to : to.address, key);
+			const { message } = await writer.sendMail({ ...messageOf(letter, from), date: at });
+			// Named by what it is: written once more it takes its own place.
+			const name = `${at.toISOString().replace(/[:.]/g, '-')}-${once ? key : key.slice(0, 8)}.eml`;
 			await files.write(`${OUTBOX}/${name}`, message as Buffer);
-			const written = (await readdir(join(directory, OUTBOX)))
-				.filter((other) => other.endsWith('.eml'))
-				.sort();
-			for (const old of written.slice(0, -kept)) await files.remove(`${OUTBOX}/${old}`);
+			// Looked at each time, thousands of them would take longer than what is written.
+			if (++written % Math.ceil(kept / 100) !== 0) return;
+			const there = (await readdir(join(directory, OUTBOX))).filter((other) => other.endsWith('.eml')).sort();
+			for (const old of there.slice(0, -kept)) await files.remove(`${OUTBOX}/${old}`);
 		}
 	};
 }

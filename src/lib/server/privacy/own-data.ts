@@ -28,7 +28,8 @@ const OF_ENROLMENT = [
 	'shelf_log',
 	'session_again',
 	'presence',
-	'message'
+	'message',
+	'letter'
 ] as const;
 
 export interface OwnData {
@@ -165,7 +166,7 @@ export async function forget(
 			`update shelf_log set effort = null, hurts = null, note = null where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);
-		for (const table of ['session_again', 'presence', 'reach', 'message'] as const)
+		for (const table of ['session_again', 'presence', 'reach', 'message', 'letter'] as const)
 			await tx.query(`delete from ${table} where enrolment_id = any($1::uuid[])`, [ids]);
 		for (const table of ['excuse', 'pause'] as const)
 			await tx.query(`update ${table} set reason = $2 where enrolment_id = any($1::uuid[])`, [ids, NOT_KEPT]);

@@ -76,6 +76,20 @@ export async function noteReach(
 	);
 }
 
+/** Puts on record that a coach wrote to people, as far as there is room for it: a message to many is no answer to a reason. */
+export async function noteWritten(
+	tx: Queries,
+	written: readonly { id: string; enrolmentId: EnrolmentId; coachId: CoachId | null; dueAt: number }[]
+): Promise<void> {
+	await tx.query(
+		`insert into reach (id, enrolment_id, coach_id, way, reasons, at)
+		 select gen_random_uuid(), r."enrolmentId", r."coachId", 'wrote', '{}', r.due
+		 from jsonb_to_recordset($1) as r("enrolmentId" uuid, "coachId" uuid, due timestamptz)
+		 where (select count(*) from reach o where o.enrolment_id = r."enrolmentId") < ${MOST}`,
+		[JSON.stringify(written.map(({ dueAt, ...one }) => ({ ...one, due: instant(dueAt) })))]
+	);
+}
+
 /** The beginning of a day by the coach's clock. @throws Refusal 400 for one that is over, too far away or none */
 function laterOn(date: string, { coachZone }: OwnedChallenge, now: number): number {
 	const today = dateIn(coachZone, now);

@@ -1,4 +1,5 @@
 import { markRead, threadOf, writeToCoach } from '$lib/server/messages/messages';
+import { mailedOf, setMailed } from '$lib/server/people/mailed';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
@@ -10,6 +11,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	return {
 		zone: person.zone,
 		messages: await threadOf(app.db, person.enrolmentId, app.clock.now()),
+		mailed: await mailedOf(app.db, person.participantId),
 		/** Of the next message. */
 		id: app.ids.uuid()
 	};
@@ -26,6 +28,12 @@ export const actions: Actions = {
 			}
 		);
 		return 'failed' in done ? done.failed : { sent: true };
+	},
+	/** Whether they want mail when their coach writes. */
+	mail: async ({ request, locals }) => {
+		const mailed = (await request.formData()).has('mailed');
+		await setMailed(locals.app.db, personIn(locals).participantId, mailed);
+		return { mailed };
 	},
 	/** What the coach wrote has been seen. */
 	read: async ({ locals }) => {

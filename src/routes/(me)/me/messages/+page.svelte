@@ -58,4 +58,26 @@
 			stop and get medical help.
 		</p>
 	</form>
+	<form
+		method="post"
+		action="?/mail"
+		class="border-base-300 mt-6 border-t pt-3"
+		use:enhance={() =>
+			({ update }) =>
+				update({ reset: false })}
+	>
+		<label class="flex min-h-11 items-center gap-3"
+			><input
+				type="checkbox"
+				class="checkbox"
+				name="mailed"
+				checked={data.mailed}
+				onchange={({ currentTarget }) => currentTarget.form?.requestSubmit()}
+			/> Email me when my coach writes</label
+		>
+		<noscript><button class="btn btn-outline btn-sm">Save</button></noscript>
+		{#if form && 'mailed' in form}<p class="quiet text-sm" role="status">
+				{form.mailed ? 'You get an email, outside of the night.' : 'No more emails; it all stands here.'}
+			</p>{/if}
+	</form>
 </main>

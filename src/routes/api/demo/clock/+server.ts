@@ -1,6 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays, dateIn, instantOf } from '$core/calendar';
 import { demoWorld } from '$demo/world';
+import { carryOn } from '$lib/server/post/letters';
 import { wayBack } from '$lib/server/web/way-back';
 import type { RequestHandler } from './$types';
 
@@ -27,5 +28,6 @@ export const POST: RequestHandler = async ({ request, locals, url }) => {
 		await world.catchUp();
 		await world.train();
 	} else error(400, 'The clock moves by an hour, to the next morning, or back to the real time.');
+	await carryOn(app);
 	redirect(303, wayBack(form.get('back'), url.origin, '/'));
 };

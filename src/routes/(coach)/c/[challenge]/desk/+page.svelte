@@ -4,8 +4,8 @@
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import LiveTraining from '$lib/features/live/LiveTraining.svelte';
 	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
-	import { GROUP_COLOUR, REASON_TITLE, reasonWords } from '$lib/features/reach/reason-words';
-	import { REASON_KINDS } from '$core/triage';
+	import { GROUP_COLOUR, reasonWords } from '$lib/features/reach/reason-words';
+	import { REASON_KINDS, REASON_TITLE } from '$core/triage';
 	import { beyondWords } from '$core/progress';
 	import { KIND_TEXT } from '$lib/ui/marks';
 	import {

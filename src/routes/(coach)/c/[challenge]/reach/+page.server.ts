@@ -1,6 +1,5 @@
 import { redirect } from '@sveltejs/kit';
 import { addDays, dateIn } from '$core/calendar';
-import { calledBy } from '$core/people';
 import { MOST_LATER } from '$contracts/reach';
 import { excuseSpan } from '$lib/server/attendance/excuses';
 import { lastDays } from '$lib/server/attendance/roll';
@@ -11,9 +10,12 @@ import { formText, spanIn } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { coachIn } from '$lib/server/web/viewer';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
-import type { OwnedChallenge } from '$lib/server/challenge/challenge';
+import type { Challenge, OwnedChallenge } from '$lib/server/challenge/challenge';
 import type { OwnPerson } from '$lib/server/people/enrolments';
 import { markRead, threadOf, unansweredIn, writeTo } from '$lib/server/messages/messages';
+import { carryOn } from '$lib/server/post/letters';
+import { valuesOf } from '$lib/server/post/posts';
+import { postSettingsOf } from '$lib/server/post/settings';
 import { draftFor, type ReasonKind } from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -66,7 +68,7 @@ export const load: PageServerLoad = async (event) => {
 		thread: shown ? await threadOf(app.db, shown.person.id, asOf) : [],
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
-		draft: shown ? draftOf(shown, coachIn(event.locals).name) : '',
+		draft: shown ? await draftOf(event.locals, shown, challenge) : '',
 		unanswered: await unansweredIn(app.db, challenge.id),
 		/** Whose turn it is after the one who is open, and before. */
 		next: (at < 0 ? open[0] : (open[at + 1] ?? open[at - 1]))?.person.id ?? null,
@@ -79,9 +81,14 @@ export const load: PageServerLoad = async (event) => {
 	};
 };
 
-/** What could be written to somebody: the beginning of a message. */
-const draftOf = ({ person, reasons: [first] }: InNeed, coach: string): string =>
-	first ? draftFor(first, { person: calledBy(person.name), coach: calledBy(coach) }) : '';
+/** What could be written to somebody: the beginning of a message, as this coach writes. */
+async function draftOf(locals: App.Locals, shown: InNeed, { name: challenge }: Challenge): Promise<string> {
+	const [first] = shown.reasons;
+	if (!first) return '';
+	const coach = coachIn(locals);
+	const tone = await postSettingsOf(locals.app.db, coach.id);
+	return draftFor(first, tone, valuesOf(shown, { coach: coach.name, challenge, team: null }));
+}
 
 /** Those who have not heard from a coach for the longest, or never. What was put off is not hearing. */
 function unheardOf(all: readonly InNeed[], asOf: number) {
@@ -125,6 +132,7 @@ export const actions: Actions = {
 		const reasons = await openReasons(event, challenge, person);
 		const done = await orFail(writeTo(app, challenge, person, coach, raw, reasons), { writing: raw.text });
 		if ('failed' in done) return done.failed;
+		await carryOn(app);
 		onTo(challenge, formText(form, 'next'));
 	},
 	/** The answers of somebody have been seen. */

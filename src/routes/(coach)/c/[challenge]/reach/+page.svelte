@@ -13,12 +13,11 @@
 		effectWords,
 		FIRST_WAY,
 		finishWords,
-		REASON_TITLE,
 		reasonWords,
 		WAY_TEXT
 	} from '$lib/features/reach/reason-words';
 	import { calledBy } from '$core/people';
-	import { REASON_KINDS, type Reason } from '$core/triage';
+	import { REASON_KINDS, REASON_TITLE, type Reason } from '$core/triage';
 	import { counted, dayAndTimeIn, percent, placeOf, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 

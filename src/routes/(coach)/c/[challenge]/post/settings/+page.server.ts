@@ -1,0 +1,41 @@
+import { testLetter } from '$lib/server/post/test-letter';
+import { postSettingsOf, savePostSettings } from '$lib/server/post/settings';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { ownChallenge } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const { app } = locals;
+	const { id, email } = coachIn(locals);
+	return {
+		settings: await postSettingsOf(app.db, id),
+		/** Null: mail is written into files. */
+		server: app.config.mail.server === null ? null : new URL(app.config.mail.server).host,
+		email
+	};
+};
+
+export const actions: Actions = {
+	save: async (event) => {
+		await ownChallenge(event);
+		const form = await event.request.formData();
+		const raw = {
+			...Object.fromEntries(
+				['style', 'greeting', 'signOff', 'quietFrom', 'quietTo', 'digestAt'].map((name) => [
+					name,
+					formText(form, name)
+				])
+			),
+			digest: form.has('digest'),
+			automatic: form.getAll('automatic')
+		};
+		const done = await orFail(savePostSettings(event.locals.app.db, coachIn(event.locals).id, raw));
+		return 'failed' in done ? done.failed : { saved: true };
+	},
+	test: async (event) => {
+		await ownChallenge(event);
+		return { test: await testLetter(event.locals.app, coachIn(event.locals)) };
+	}
+};

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { QUESTION_KEYS } from '$core/wellbeing';
 import { PLAN_LIMITS } from '$core/plan';
 import { ANNOUNCEMENT_LENGTH } from './announcement';
 import { exerciseSchema } from './exercise';
@@ -45,7 +46,8 @@ export const bundleSchema = object({
 			.required(),
 		catchUpDays: optional(whole('days to catch up', 0, 14)),
 		waitsForAnswers: boolean().required('say whether health questions come first'),
-		asksWeekly: optional(boolean())
+		asksWeekly: optional(boolean()),
+		questions: optional(array(string().oneOf(QUESTION_KEYS).required()).max(QUESTION_KEYS.length))
 	})
 		.noUnknown()
 		.required('the frame is missing'),

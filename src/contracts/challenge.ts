@@ -1,5 +1,6 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { date, noZone, timeOfDay, zoneFrom } from './values';
+import { DEFAULT_QUESTIONS, QUESTION_KEYS } from '$core/wellbeing';
 import { TEMPLATES } from '$core/plan';
 import { isZone } from '$core/calendar';
 
@@ -71,7 +72,12 @@ export const challengeSchema = object({
 	/** Nothing is released to anybody before they have answered the health questions. */
 	waitsForAnswers: boolean().required().default(true),
 	/** Everybody is asked once a week whether anything has changed. */
-	asksWeekly: boolean().required().default(true)
+	asksWeekly: boolean().required().default(true),
+	/** What is asked at a check-in beside how much, how hard, and what hurts. */
+	questions: array(string().oneOf(QUESTION_KEYS, 'choose questions from the list').required())
+		.max(QUESTION_KEYS.length)
+		.required()
+		.default([...DEFAULT_QUESTIONS])
 });
 
 /** A new one may start from a template, which brings its plan. */

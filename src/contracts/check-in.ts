@@ -1,7 +1,8 @@
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
 import { BANDS, type Band } from '$core/heart';
 import { BODY_AREAS } from '$core/run';
 import { LIMITS } from '$core/session';
+import { PAIN_KINDS, SORE_AREAS, SORE_KEYS, type SoreArea } from '$core/wellbeing';
 import { words } from './values';
 
 const whole = (min: number, max: number, what: string) =>
@@ -101,6 +102,42 @@ const beyondSchema = array(
 	}).required()
 ).max(MOST_OF_DAY.beyond, `at most ${MOST_OF_DAY.beyond} exercises beyond the plan`);
 
+/** How sore a part of the body is; what is not sore is left out. */
+const sore = () =>
+	number().typeError('soreness is 1, 2 or 3').oneOf([1, 2, 3], 'soreness is 1, 2 or 3').optional() as Schema<
+		1 | 2 | 3 | undefined
+	>;
+
+/** How somebody is, as far as it was asked. */
+const wellSchema = object({
+	mood: whole(1, 5, 'mood').nullable().default(null),
+	soreness: object(
+		Object.fromEntries(SORE_KEYS.map((area) => [area, sore()])) as Record<SoreArea, ReturnType<typeof sore>>
+	)
+		.test(
+			'parts',
+			`soreness is of the parts of the drawing: ${SORE_KEYS.join(', ')}`,
+			(_, { originalValue }) =>
+				Object.keys((originalValue ?? {}) as object).every((area) => area in SORE_AREAS)
+		)
+		.default({}),
+	waterLitres: number()
+		.typeError('water is a number of litres')
+		.min(0, 'water is 0 to 15 litres')
+		.max(15, 'water is 0 to 15 litres')
+		.nullable()
+		.default(null),
+	fuelMet: boolean().nullable().default(null),
+	win: words(300),
+	/** Where and what of what hurts, beside its words. */
+	pain: object({
+		area: string().oneOf(BODY_AREAS, 'say where it hurts').required('say where it hurts'),
+		kind: string().oneOf(PAIN_KINDS, 'say what it feels like').required('say what it feels like')
+	})
+		.nullable()
+		.default(null)
+});
+
 /** A check-in as it comes from a device. */
 export const checkinSchema = object({
 	id: string().uuid('the id of a check-in is a UUID').required('a check-in carries its own id'),
@@ -119,6 +156,7 @@ export const checkinSchema = object({
 		.max(24, 'sleep is 0 to 24 hours')
 		.nullable()
 		.default(null),
+	well: wellSchema.default(() => wellSchema.getDefault()),
 	hurts: words(MOST_OF_DAY.hurts),
 	note: words(MOST_OF_DAY.note),
 	replaces: string().uuid().nullable().default(null),
@@ -162,3 +200,4 @@ export const ticksSchema = object({
 });
 
 export type CheckinInput = InferType<typeof checkinSchema>;
+export type Well = InferType<typeof wellSchema>;

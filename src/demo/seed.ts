@@ -27,6 +27,7 @@ import { createSession, saveSession, type Saved } from '$lib/server/session/sess
 import { putOnShelf, takeFromShelf } from '$lib/server/shelf/shelf';
 import { LINKED, mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
+import { writePosts } from './post';
 import { writeReaches } from './reach';
 import { inviteHelpers, makeHelpers, noteDeed, writeTeams } from './company';
 import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
@@ -145,6 +146,7 @@ async function makeChallenge(context: Context, coach: Coach, frame: Frame): Prom
 		partial: 'share',
 		lateJoiners: 'group',
 		asksWeekly: false,
+		questions: ['energy', 'mood', 'sleep', 'soreness', 'win', 'note'],
 		catchUpDays: 3,
 		waitsForAnswers: frame.waitsForAnswers
 	});
@@ -416,5 +418,6 @@ export async function writeDemo(app: Pick<App, 'db' | 'clock'>): Promise<DemoSta
 	await writePlanned(context, coach, sessions, monday, now);
 	await liveUntil({ ...context, clock: app.clock }, 0, now);
 	await writeReaches(context, challenge, { coach: coach.id, helper: helpers[0]?.id ?? coach.id }, now);
+	await writePosts(context, challenge, coach, now);
 	return { links: Object.fromEntries(LINKED.map((name) => [name, links.get(name) ?? ''])) };
 }

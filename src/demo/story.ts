@@ -1,5 +1,6 @@
 import type { DueWindow } from '$core/calendar';
 import { seededRandom } from '$core/stats';
+import { SORE_KEYS, type Soreness } from '$core/wellbeing';
 import type { DemoPerson } from './people.data';
 
 const HOUR = 3_600_000;
@@ -11,6 +12,7 @@ export interface DemoCheckin {
 	effort: number;
 	energy: number;
 	sleepHours: number;
+	well: { mood: number; soreness: Soreness; win: string | null };
 	hurts: string | null;
 	note: string | null;
 	/** The share of the session after which they stop; null: they do not. */
@@ -38,6 +40,12 @@ export function checkinOn(person: DemoPerson, day: number, window: DueWindow): D
 	const effort = 5 + Math.round(draw() * 4);
 	const energy = 2 + Math.round(draw() * 3);
 	const sleepHours = Math.round((5.5 + draw() * 3) * 2) / 2;
+	const mood = Math.max(
+		1,
+		Math.min(5, 2 + Math.round(draw() * 3) - (person.low && day >= person.low.from ? 2 : 0))
+	);
+	const sore = SORE_KEYS[Math.floor(draw() * SORE_KEYS.length)]!;
+	const level = Math.floor(draw() * 4) as 0 | 1 | 2 | 3;
 	if (!does || person.excused?.days.includes(day)) return null;
 	const local = window.due - 24 * HOUR + (person.hour + jitter) * HOUR;
 	const onTime = Math.min(Math.max(local, window.opens + HOUR / 3), window.due - HOUR / 6);
@@ -47,6 +55,11 @@ export function checkinOn(person: DemoPerson, day: number, window: DueWindow): D
 		effort: isPart ? Math.min(10, effort + 1) : effort,
 		energy,
 		sleepHours,
+		well: {
+			mood,
+			soreness: level === 0 ? {} : { [sore]: level },
+			win: person.wins?.[day] ?? null
+		},
 		hurts: person.hurts?.[day] ?? null,
 		note: person.notes?.[day] ?? null,
 		share: isPart ? share : null

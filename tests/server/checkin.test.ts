@@ -68,6 +68,38 @@ describe('a check-in', () => {
 		});
 	});
 
+	it('keeps how somebody is, part by part of a day', async () => {
+		const well = { mood: 2, soreness: { calves: 3, chest: 1 }, waterLitres: 1.5, fuelMet: false };
+		await send(auckland, 2, { done: 'none', well });
+		await send(auckland, 2, {
+			done: 'all',
+			adds: true,
+			hurts: 'knee',
+			well: { soreness: { chest: 2 }, win: ' up the hill ', pain: { area: 'knee', kind: 'sharp' } }
+		});
+		const kept = async () => (await openDay(context, auckland, 2)).checkin?.well;
+		expect(await kept()).toEqual({
+			mood: 2,
+			soreness: { calves: 3, chest: 2 },
+			waterLitres: 1.5,
+			fuelMet: false,
+			win: 'up the hill',
+			pain: { area: 'knee', kind: 'sharp' }
+		});
+	});
+
+	it.each([
+		[{ mood: 6 }, 'well.mood'],
+		[{ soreness: { calves: 4 } }, 'well.soreness.calves'],
+		[{ soreness: { tail: 1 } }, 'well.soreness'],
+		[{ waterLitres: 40 }, 'well.waterLitres'],
+		[{ win: 'x'.repeat(301) }, 'well.win'],
+		[{ pain: { area: 'tail', kind: 'sharp' } }, 'well.pain.area'],
+		[{ pain: { area: 'knee', kind: 'odd' } }, 'well.pain.kind']
+	])('says which answer makes none: %j', async (well, field) => {
+		await expect(send(oslo, 3, { well })).rejects.toMatchObject({ status: 400, faults: [{ field }] });
+	});
+
 	it('counts the sets that were done', async () => {
 		// Three of ten squats, two planks of 30 s: five sets. Done: two squat sets, one half.
 		const sets = [

@@ -69,6 +69,7 @@ export const FRAME = {
 	afterClose: 'store',
 	lateJoiners: 'group',
 	asksWeekly: false,
+	questions: ['energy', 'mood', 'sleep', 'soreness', 'water', 'fuel', 'win', 'note'],
 	catchUpDays: 0,
 	waitsForAnswers: false
 };

@@ -41,6 +41,7 @@ export function somebody(letters: string, told: Record<number, Told> = {}, holds
 				credit,
 				effort: 7,
 				energy: null,
+				mood: null,
 				hurts: null,
 				...more
 			};

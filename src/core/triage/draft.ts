@@ -127,6 +127,14 @@ function wordsFor(reason: Reason): Words {
 				offers: 'A lighter session, or a day off, is no step back.',
 				kindly: NO_HURRY
 			};
+		case 'low':
+			return {
+				says: 'Your mood has been low in the last check-ins.',
+				asks: 'How are you?',
+				offers:
+					'A short session or none is fine this week. If it stays like this, talk to somebody you trust, or to a doctor.',
+				kindly: NO_HURRY
+			};
 		case 'hard':
 			return {
 				says: `The last ${reason.effort.length} sessions were close to your limit.`,

@@ -17,6 +17,7 @@ export const REASON_KINDS = {
 	later: 'retention',
 	strain: 'retention',
 	tired: 'retention',
+	low: 'retention',
 	hard: 'adaptation',
 	easy: 'adaptation',
 	'came back': 'praise',
@@ -37,6 +38,7 @@ export const REASON_TITLE: Record<ReasonKind, string> = {
 	later: 'Checks in later',
 	strain: 'Works harder, does less',
 	tired: 'Low energy',
+	low: 'Low mood',
 	hard: 'Too hard',
 	easy: 'Ready for more',
 	'came back': 'Back again',
@@ -77,6 +79,8 @@ export type Reason = {
 		| { kind: 'strain'; effort: number; effortBefore: number; credit: number; creditBefore: number }
 		/** Energy (1…5) of the last check-ins, the newest first. */
 		| { kind: 'tired'; energy: number[] }
+		/** Mood (1…5) of the last check-ins, the newest first. */
+		| { kind: 'low'; mood: number[] }
 		/** Effort (0…10) of the last check-ins, the newest first. */
 		| { kind: 'hard'; effort: number[] }
 		| { kind: 'easy'; effort: number[] }

@@ -16,6 +16,8 @@ export interface CheckinSeen {
 	effort: number | null;
 	/** 1…5 */
 	energy: number | null;
+	/** 1…5 */
+	mood: number | null;
 	hurts: string | null;
 }
 
@@ -46,11 +48,12 @@ const BEFORE = 5;
 const EFFORT_UP = 1.5;
 const CREDIT_DOWN = 0.15;
 const LOW_ENERGY = 2;
+const LOW_MOOD = 2;
 const EASY_EFFORT = 6;
 /** Sessions done that are a round number. */
 const EVERY_SESSIONS = 10;
 
-const told = <K extends 'effort' | 'energy'>(all: readonly CheckinSeen[], what: K): number[] =>
+const told = <K extends 'effort' | 'energy' | 'mood'>(all: readonly CheckinSeen[], what: K): number[] =>
 	all.flatMap((one) => one[what] ?? []);
 
 /**
@@ -72,6 +75,7 @@ export function triage(facts: TriageFacts, house: HouseRules, now: number): Reas
 		later(facts, house),
 		strain(facts),
 		tired(facts),
+		low(facts),
 		hard(facts, house),
 		easy(facts),
 		back,
@@ -157,7 +161,7 @@ function strain({ checkins }: TriageFacts): Found {
 /** Whether each of the newest check-ins told something, and something that is so. */
 function running(
 	{ checkins }: TriageFacts,
-	what: 'effort' | 'energy',
+	what: 'effort' | 'energy' | 'mood',
 	times: number,
 	so: (value: number, checkin: CheckinSeen) => boolean
 ): { since: number; values: number[] } | null {
@@ -173,6 +177,11 @@ function running(
 function tired(facts: TriageFacts): Found {
 	const found = running(facts, 'energy', LATELY, (energy) => energy <= LOW_ENERGY);
 	return found && { kind: 'tired', since: found.since, energy: found.values };
+}
+
+function low(facts: TriageFacts): Found {
+	const found = running(facts, 'mood', LATELY, (mood) => mood <= LOW_MOOD);
+	return found && { kind: 'low', since: found.since, mood: found.values };
 }
 
 function hard(facts: TriageFacts, { hardEffort }: HouseRules): Found {

@@ -53,6 +53,26 @@ function beyondOf(form: FormData) {
 		});
 }
 
+/** Fields `sore.<part>` with how sore it is, and the rest of what is asked of how somebody is. */
+function wellOf(form: FormData) {
+	const water = text(form, 'waterLitres');
+	const fuel = text(form, 'fuelMet');
+	const area = text(form, 'painArea');
+	const kind = text(form, 'painKind');
+	return {
+		mood: text(form, 'mood'),
+		soreness: Object.fromEntries(
+			[...form]
+				.filter(([name, value]) => name.startsWith('sore.') && typeof value === 'string')
+				.map(([name, value]) => [name.slice('sore.'.length), Number(value)])
+		),
+		waterLitres: water === null ? null : figure(water),
+		fuelMet: fuel === null ? null : fuel === 'yes',
+		win: text(form, 'win'),
+		pain: text(form, 'hurts') !== null && area !== null && kind !== null ? { area, kind } : null
+	};
+}
+
 /** A check-in as the form sends it; what it means is for the schema to say. */
 export function readCheckinForm(form: FormData, day: number) {
 	const done = text(form, 'done');
@@ -66,6 +86,7 @@ export function readCheckinForm(form: FormData, day: number) {
 		effort: text(form, 'effort'),
 		energy: text(form, 'energy'),
 		sleepHours: sleep === null ? null : figure(sleep),
+		well: wellOf(form),
 		hurts: text(form, 'hurts'),
 		note: text(form, 'note'),
 		sets: done === 'part' ? setsOf(form) : null,

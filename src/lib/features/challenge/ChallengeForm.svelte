@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { QUESTION_KEYS, QUESTIONS, type Question } from '$core/wellbeing';
 	import { superForm, type SuperValidated } from 'sveltekit-superforms';
 	import { calendarOf, type Calendar } from '$core/calendar';
 	import { type Template } from '$core/plan';
@@ -26,6 +27,7 @@
 		catchUpDays: number;
 		waitsForAnswers: boolean;
 		asksWeekly: boolean;
+		questions: Question[];
 		template?: string;
 	};
 	interface Props {
@@ -280,6 +282,26 @@
 						></span
 					></label
 				>
+				<fieldset class="mt-3">
+					<legend class="label-text">Asked at each check-in</legend>
+					<p class="quiet text-[13px]">
+						Beside how much was done, how hard it was and whether anything hurts. A minute is enough for about
+						five.
+					</p>
+					<div class="mt-1 grid gap-x-4 sm:grid-cols-2">
+						{#each QUESTION_KEYS as key (key)}
+							<label class="flex items-center gap-2"
+								><input
+									type="checkbox"
+									class="checkbox checkbox-sm"
+									value={key}
+									bind:group={$form.questions}
+								/>
+								{QUESTIONS[key]}</label
+							>
+						{/each}
+					</div>
+				</fieldset>
 			</div>
 		</section>
 		<section class="panel grid gap-4 p-4 sm:grid-cols-2">

@@ -24,9 +24,11 @@
 	interface Props {
 		posts: readonly Post[];
 		zone: string;
+		/** Who reads it. */
+		me: string;
 		audience: (audience: Audience) => string;
 	}
-	let { posts, zone, audience }: Props = $props();
+	let { posts, zone, me, audience }: Props = $props();
 
 	const goes = ({ at, onDate, onMinutes }: Post): string =>
 		onDate === null || onMinutes === null
@@ -69,7 +71,8 @@
 								<p class="max-w-prose whitespace-pre-line">{post.text}</p>
 							</details></td
 						>
-						<td class="pr-3">{audience(post.audience)}{post.by ? `, by ${post.by}` : ''}</td>
+						<td class="pr-3">{audience(post.audience)}{post.by && post.by !== me ? `, by ${post.by}` : ''}</td
+						>
 						{#each COLUMNS as [key] (key)}<td class="pl-3 text-right">{post[key] || '·'}</td>{/each}
 						<td class="pl-3 text-right whitespace-nowrap">
 							{#if post.planned > 0}

@@ -31,6 +31,7 @@ export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
 	later: 'wrote',
 	strain: 'wrote',
 	tired: 'wrote',
+	low: 'wrote',
 	hard: 'adjusted',
 	easy: 'adjusted',
 	'came back': 'praised',
@@ -91,6 +92,8 @@ export function reasonWords(reason: Reason, zone: string): string {
 			return `Effort ${one(reason.effort)} of 10 in the last three sessions, ${one(reason.effortBefore)} before. ${percent(reason.credit)} of the work done, ${percent(reason.creditBefore)} before.`;
 		case 'tired':
 			return `Energy ${list(reason.energy)} of 5 in the last ${reason.energy.length} check-ins.`;
+		case 'low':
+			return `Mood ${list(reason.mood)} of 5 in the last ${reason.mood.length} check-ins.`;
 		case 'hard':
 			return `Effort ${list(reason.effort)} of 10 in the last ${reason.effort.length} sessions.`;
 		case 'easy':

@@ -102,7 +102,7 @@ async function knownOf(
 		`select id, enrolment_id as "enrolmentId", credit, standing,
 			enrolment_id = $2 and day = $3 and replaced_at is null as stands, ${SETS_OF_CHECKIN} as sets, run,
 			(select count(*)::int from checkin o where o.enrolment_id = $2 and o.day = $3) as times,
-			jsonb_build_object('effort', effort, 'energy', energy, 'sleepHours', sleep_hours, 'hurts', hurts, 'note', note, 'beyond', beyond)
+			jsonb_build_object('effort', effort, 'energy', energy, 'sleepHours', sleep_hours, 'well', well, 'hurts', hurts, 'note', note, 'beyond', beyond)
 			as said
 		 from checkin c where id = $1 or (enrolment_id = $2 and day = $3 and replaced_at is null)`,
 		[input.id, person.enrolmentId, input.day]
@@ -202,8 +202,8 @@ async function write(
 	await tx.query(
 		`with made as (
 			insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
-				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at)
-			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22) returning id)
+				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at, well)
+			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22, $23) returning id)
 		 insert into set_log (checkin_id, block, part, set, amount, kg, left_side, right_side, effort, used)
 		 select made.id, s.block, s.part, s.set, s.amount, s.kg, s."left", s."right", s.effort, s.used
 		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8,
@@ -230,7 +230,8 @@ async function write(
 			offered,
 			JSON.stringify(input.beyond),
 			besides?.id ?? null,
-			besides && instant(arrival.receivedAt)
+			besides && instant(arrival.receivedAt),
+			JSON.stringify(input.well)
 		]
 	);
 	await projectOne(tx, person.enrolmentId);

@@ -1,4 +1,4 @@
-import type { CheckinInput } from '$contracts/check-in';
+import type { CheckinInput, Well } from '$contracts/check-in';
 import type { Standing } from '$core/day';
 
 /** What a check-in says, whoever reads it. */
@@ -13,6 +13,8 @@ export interface CheckinFacts {
 	/** 1…5 */
 	energy: number | null;
 	sleepHours: number | null;
+	/** The rest of what was asked of how they are. */
+	well: Partial<Well>;
 	hurts: string | null;
 	note: string | null;
 	/** What was done beyond the plan. */
@@ -22,7 +24,7 @@ export interface CheckinFacts {
 }
 
 /** The columns of those, of a table `checkin c`. */
-export const CHECKIN_FACTS = `c.id, c.done, c.credit, c.standing, c.effort, c.energy, c.sleep_hours as "sleepHours",
+export const CHECKIN_FACTS = `c.id, c.done, c.credit, c.standing, c.effort, c.energy, c.sleep_hours as "sleepHours", c.well,
 	c.hurts, c.note, c.beyond, c.received_at as "receivedAt"`;
 
 /** The sets of a table `checkin c`, as one column. */

@@ -5,7 +5,10 @@ import { addedTo, fullLog, type LoggedSet } from '$core/day';
 import type { PrescribedExercise } from '$core/session';
 import { Refusal } from '../platform/errors';
 
-export type Said = Pick<CheckinInput, 'effort' | 'energy' | 'sleepHours' | 'hurts' | 'note' | 'beyond'>;
+export type Said = Pick<
+	CheckinInput,
+	'effort' | 'energy' | 'sleepHours' | 'well' | 'hurts' | 'note' | 'beyond'
+>;
 export type RunInput = NonNullable<CheckinInput['run']>;
 
 /** A text of two parts of a day. @throws Refusal 409 where it is longer than a day's may be: nothing of it is dropped */
@@ -31,11 +34,22 @@ export function saidOfBoth(before: Said, later: Said): Said {
 		effort: later.effort ?? before.effort,
 		energy: later.energy ?? before.energy,
 		sleepHours: later.sleepHours ?? before.sleepHours,
+		well: wellOfBoth(before.well, later.well),
 		hurts: bothTexts('hurts', before, later),
 		note: bothTexts('note', before, later),
 		beyond
 	};
 }
+
+/** How somebody is, told twice a day: the later word of each, and all that is sore. */
+const wellOfBoth = (before: Said['well'], later: Said['well']): Said['well'] => ({
+	mood: later.mood ?? before.mood,
+	soreness: { ...before.soreness, ...later.soreness },
+	waterLitres: later.waterLitres ?? before.waterLitres,
+	fuelMet: later.fuelMet ?? before.fuelMet,
+	win: later.win ?? before.win,
+	pain: later.pain ?? before.pain
+});
 
 type Heart = NonNullable<RunInput['heart']>;
 

@@ -35,6 +35,7 @@ export async function tickPiece(context: Context, person: Person, raw: unknown):
 				effort: checkin?.effort ?? null,
 				energy: checkin?.energy ?? null,
 				sleepHours: checkin?.sleepHours ?? null,
+				well: checkin?.well ?? {},
 				hurts: checkin?.hurts ?? null,
 				note: checkin?.note ?? null,
 				beyond: checkin?.beyond ?? [],

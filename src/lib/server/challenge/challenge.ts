@@ -1,6 +1,7 @@
 import type { ReleasePolicy } from '$core/calendar';
 import type { CreditPolicy } from '$core/day';
 import type { Level, Role } from '$core/people';
+import type { Question } from '$core/wellbeing';
 import { timeOfDay } from '$lib/format';
 import { only, type Queries } from '../db/database';
 import { idOf, notFound } from '../platform/errors';
@@ -35,6 +36,8 @@ export interface Challenge {
 	waitsForAnswers: boolean;
 	/** Whether everybody is asked once a week whether anything has changed. */
 	asksWeekly: boolean;
+	/** What is asked at a check-in beside how much, how hard, and what hurts. */
+	questions: Question[];
 	/** The level that the plan is made for; null: the usual one. */
 	audienceLevel: Level | null;
 }
@@ -50,7 +53,7 @@ const COLUMNS = `ch.id, ch.coach_id as "coachId", co.zone as "coachZone", ch.nam
 	ch.starts_on as "startsOn", ch.days, (ch.days + 6) / 7 as weeks, ch.training_days as "trainingDays",
 	ch.budget_minutes as "budgetMinutes", ch.release_zone as "releaseZone", ch.opens_at as "opensAt",
 	ch.late_hours as "lateHours", ch.late_worth as "lateWorth", ch.partial, ch.after_close as "afterClose",
-	ch.late_joiners as "lateJoiners", ch.catch_up_days as "catchUpDays", ch.waits_for_answers as "waitsForAnswers", ch.asks_weekly as "asksWeekly",
+	ch.late_joiners as "lateJoiners", ch.catch_up_days as "catchUpDays", ch.waits_for_answers as "waitsForAnswers", ch.asks_weekly as "asksWeekly", ch.questions,
 	ch.plan -> 'audience' ->> 'level' as "audienceLevel"`;
 const FROM = 'from challenge ch join coach co on co.id = ch.coach_id';
 /** Challenges with what a coach, $1, is in them. */
@@ -115,5 +118,6 @@ export const inputOf = (challenge: Challenge): ChallengeInput => ({
 	lateJoiners: challenge.lateJoiners,
 	catchUpDays: challenge.catchUpDays,
 	waitsForAnswers: challenge.waitsForAnswers,
-	asksWeekly: challenge.asksWeekly
+	asksWeekly: challenge.asksWeekly,
+	questions: challenge.questions
 });

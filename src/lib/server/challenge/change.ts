@@ -27,7 +27,8 @@ const valuesOf = (input: ChallengeInput, days: number): unknown[] => [
 	input.lateJoiners,
 	input.waitsForAnswers,
 	input.catchUpDays,
-	input.asksWeekly
+	input.asksWeekly,
+	input.questions
 ];
 
 /**
@@ -68,8 +69,8 @@ export async function createChallenge(
 	return db.transaction(async (tx) => {
 		await tx.query(
 			`insert into challenge (name, goal, starts_on, days, training_days, budget_minutes, release_zone, opens_at,
-				late_hours, late_worth, partial, after_close, late_joiners, waits_for_answers, catch_up_days, asks_weekly, id, coach_id, created_at)
-			 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)`,
+				late_hours, late_worth, partial, after_close, late_joiners, waits_for_answers, catch_up_days, asks_weekly, questions, id, coach_id, created_at)
+			 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20)`,
 			[...valuesOf(input, input.weeks * 7), id, coachId, instant(clock.now())]
 		);
 		await layDays(tx, id, input, input.weeks * 7);
@@ -104,8 +105,8 @@ export async function changeChallenge(
 		await tx.query(
 			`update challenge set name = $1, goal = $2, starts_on = $3, days = $4, training_days = $5, budget_minutes = $6,
 				release_zone = $7, opens_at = $8, late_hours = $9, late_worth = $10, partial = $11, after_close = $12,
-				late_joiners = $13, waits_for_answers = $14, catch_up_days = $15, asks_weekly = $16, plan_revision = plan_revision + 1
-			 where id = $17`,
+				late_joiners = $13, waits_for_answers = $14, catch_up_days = $15, asks_weekly = $16, questions = $17, plan_revision = plan_revision + 1
+			 where id = $18`,
 			[...valuesOf(input, days), id]
 		);
 		await tx.query('delete from plan_day where challenge_id = $1 and day > $2', [id, days]);

@@ -239,27 +239,32 @@ export const postsOf = (db: Queries, challengeId: ChallengeId): Promise<PostStat
 		[challengeId]
 	);
 
-/** A message that has not got through, or not yet. */
+/** Somebody whom messages do not reach by mail, or not yet. */
 export interface Stuck {
+	/** Of the letter that stands for them: the one that was tried last. */
 	id: string;
 	personId: EnrolmentId;
 	name: string;
 	email: string;
-	subject: string;
 	state: 'waiting' | 'failed';
 	tries: number;
 	error: string | null;
 	nextAt: number;
-	dueAt: number;
+	/** Letters of theirs that are given up, and that are tried again. */
+	failed: number;
+	waiting: number;
 }
 
-/** Letters that were tried and have not got through: those given up first, then by when they are tried again. */
+/** Whom letters have not reached: those first for whom some are given up, then by when it is tried again. */
 export const stuckIn = (db: Queries, challengeId: ChallengeId): Promise<Stuck[]> =>
 	db.query(
-		`select l.id, e.id as "personId", p.name, p.email, l.subject, l.state, l.tries, l.error, l.next_at as "nextAt", l.due_at as "dueAt"
+		`select * from (select distinct on (e.id) l.id, e.id as "personId", p.name, p.email, l.state, l.tries, l.error, l.next_at as "nextAt",
+			(count(*) filter (where l.state = 'failed') over (partition by e.id))::int as failed,
+			(count(*) filter (where l.state = 'waiting') over (partition by e.id))::int as waiting
 		 from letter l join enrolment e on e.id = l.enrolment_id join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and (l.state = 'failed' or (l.state = 'waiting' and l.error is not null))
-		 order by l.state = 'waiting', l.next_at, l.id limit ${SHOWN}`,
+		 order by e.id, l.state, l.due_at desc, l.id) s
+		 order by s.failed = 0, s."nextAt", s.id limit ${SHOWN}`,
 		[challengeId]
 	);
 
@@ -291,15 +296,16 @@ export async function cancelPost(
 	return gone.length;
 }
 
-/** Tries a letter again that was given up. @throws Refusal 404 */
+/** Tries all letters of somebody again that were given up. @param letter one of them @throws Refusal 404 */
 export async function tryAgain(
 	{ db, clock }: Context,
 	{ id }: OwnedChallenge,
 	letter: string
 ): Promise<void> {
 	const found = await db.query(
-		`update letter l set state = 'waiting', tries = 0, next_at = $3, done_at = null from enrolment e
-		 where l.enrolment_id = e.id and e.challenge_id = $1 and l.id = $2 and l.state = 'failed' returning l.id`,
+		`update letter set state = 'waiting', tries = 0, next_at = $3, done_at = null
+		 where state = 'failed' and enrolment_id = (select l.enrolment_id from letter l join enrolment e on e.id = l.enrolment_id
+			where e.challenge_id = $1 and l.id = $2 and l.state = 'failed') returning id`,
 		[id, idOf(letter, 'letter'), instant(clock.now())]
 	);
 	if (found.length === 0) throw notFound('letter');

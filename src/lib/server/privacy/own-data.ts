@@ -158,7 +158,7 @@ export async function forget(
 			ids
 		]);
 		await tx.query(
-			`update checkin set effort = null, energy = null, sleep_hours = null, hurts = null, note = null, prescribed = null, run = null, beyond = '[]'
+			`update checkin set effort = null, energy = null, sleep_hours = null, well = '{}', hurts = null, note = null, prescribed = null, run = null, beyond = '[]'
 			 where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);

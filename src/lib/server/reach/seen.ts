@@ -11,7 +11,7 @@ export async function checkinsSeen(
 	const rows = await db.query<{ id: EnrolmentId; seen: CheckinSeen[] }>(
 		`select e.id, jsonb_agg(jsonb_build_object('day', c.day,
 				'at', (extract(epoch from coalesce(c.done_at, c.received_at)) * 1000)::bigint, 'credit', c.credit,
-				'effort', c.effort, 'energy', c.energy, 'hurts', c.hurts) order by c.received_at desc) as seen
+				'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts) order by c.received_at desc) as seen
 		 from enrolment e
 		 cross join lateral (select * from checkin c where c.enrolment_id = e.id and c.replaced_at is null and c.received_at <= $2
 			order by c.received_at desc limit ${CHECKINS_SEEN}) c

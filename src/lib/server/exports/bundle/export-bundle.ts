@@ -27,7 +27,8 @@ const frameOf = (challenge: Challenge): BundleFrame => ({
 	lateJoiners: challenge.lateJoiners,
 	...(challenge.catchUpDays > 0 && { catchUpDays: challenge.catchUpDays }),
 	waitsForAnswers: challenge.waitsForAnswers,
-	asksWeekly: challenge.asksWeekly
+	asksWeekly: challenge.asksWeekly,
+	questions: challenge.questions
 });
 
 interface Version {

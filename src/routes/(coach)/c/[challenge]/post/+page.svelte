@@ -22,6 +22,10 @@
 		} | null
 	);
 	const teamOf = $derived((id: string) => data.teams.find((team) => team.id === id)?.name ?? 'a former team');
+	const stuckText = ({ failed, waiting, tries }: (typeof data.stuck)[number]) =>
+		failed > 0
+			? `${counted(failed, 'email')} given up`
+			: `${counted(waiting, 'email')} on hold, ${counted(tries, 'try', 'tries')} so far`;
 	const told = $derived.by(() => {
 		if (!answer) return null;
 		if (answer.sent !== undefined)
@@ -67,10 +71,7 @@
 					<span class="min-w-0">
 						<a class="font-semibold hover:underline" href="{base}/people/{one.personId}">{one.name}</a>
 						<span class="quiet">{one.email}</span>
-						<span class="block"
-							>{one.state === 'failed' ? 'Given up' : 'Tried'}
-							{one.tries === 1 ? 'once' : `${one.tries} times`}: {one.error}</span
-						>
+						<span class="block">{stuckText(one)}: {one.error}</span>
 					</span>
 					{#if one.state === 'failed'}
 						<form method="post" action="?/again" use:enhance>
@@ -89,5 +90,10 @@
 	{#if data.waiting > 0}<p class="quiet text-sm">
 			{counted(data.waiting, 'email waits', 'emails wait')} for the end of somebody’s quiet hours.
 		</p>{/if}
-	<PostList posts={data.posts} zone={data.coach.zone} audience={(one) => audienceText(one, teamOf)} />
+	<PostList
+		posts={data.posts}
+		me={data.coach.name}
+		zone={data.coach.zone}
+		audience={(one) => audienceText(one, teamOf)}
+	/>
 </section>

@@ -177,10 +177,11 @@
 											<th class="pl-3 text-right font-semibold whitespace-nowrap" scope="col">Done</th>
 											<th class="pl-3 text-right font-semibold whitespace-nowrap" scope="col">Effort</th>
 											<th class="pl-3 text-right font-semibold whitespace-nowrap" scope="col">Energy</th>
+											<th class="pl-3 text-right font-semibold whitespace-nowrap" scope="col">Mood</th>
 										</tr>
 									</thead>
 									<tbody>
-										{#each one.checkins as { day, at, credit, effort, energy, hurts } (day)}
+										{#each one.checkins as { day, at, credit, effort, energy, mood, hurts } (day)}
 											<tr class="border-base-300 border-b">
 												<td class="py-1">{day}</td>
 												<td
@@ -194,6 +195,9 @@
 												>
 												<td class="pl-3 text-right whitespace-nowrap"
 													>{energy === null ? 'not said' : `${energy} of 5`}</td
+												>
+												<td class="pl-3 text-right whitespace-nowrap"
+													>{mood === null ? 'not said' : `${mood} of 5`}</td
 												>
 											</tr>
 										{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { wellWords } from '$lib/features/people/well-words';
 	import ZoneInput from '$lib/ui/ZoneInput.svelte';
 	import { enhance } from '$app/forms';
 	import { LIMITATIONS } from '$core/kit';
@@ -115,8 +116,8 @@
 			<table class="sheet panel text-sm">
 				<thead
 					><tr
-						><th class="pl-3">Day</th><th>Session</th><th>Done</th><th>Effort</th><th>Energy</th><th>Sleep</th
-						><th>Received, their time</th></tr
+						><th class="pl-3">Day</th><th>Session</th><th>Done</th><th>Effort</th><th>Energy</th><th>Mood</th
+						><th>Sleep</th><th>Received, their time</th></tr
 					></thead
 				>
 				<tbody>
@@ -134,20 +135,22 @@
 							>
 							<td>{row.effort === null ? '–' : `${row.effort} of 10`}</td>
 							<td>{row.energy === null ? '–' : `${row.energy} of 5`}</td>
+							<td>{row.well.mood ? `${row.well.mood} of 5` : '–'}</td>
 							<td>{row.sleepHours === null ? '–' : `${row.sleepHours} h`}</td>
 							<td class="quiet whitespace-nowrap">{dayAndTimeIn(person.zone, row.receivedAt)}</td>
 						</tr>
-						{#if row.hurts || row.note || row.beyond.length > 0}
+						{#if row.hurts || row.note || row.beyond.length > 0 || wellWords(row.well)}
 							<tr
-								><td></td><td colspan="6">
+								><td></td><td colspan="7">
 									{#if row.hurts}<p class="remark remark-safety">
 											<b>Hurts:</b>
-											{row.hurts}.
+											{row.hurts}{row.well.pain ? ` (${row.well.pain.kind}, ${row.well.pain.area})` : ''}.
 											<span class="quiet"
 												>Pain is not soreness: take the exercise out until it is quiet; a professional if it
 												lasts or is sharp.</span
 											>
 										</p>{/if}
+									{#if wellWords(row.well)}<p>{wellWords(row.well)}</p>{/if}
 									{#if row.note}<p class="quiet">“{row.note}”</p>{/if}
 									{#if row.beyond.length > 0}<p>On top: {beyondWords(row.beyond, data.coach.units)}</p>{/if}
 								</td></tr

@@ -19,6 +19,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		day: { ...day, session: day.session },
 		units: person.units,
 		id: app.ids.uuid(),
+		questions: standing.challenge.questions,
 		mostBeyond: MOST_OF_DAY.beyond,
 		policy: { afterClose, lateWorth, lateHours }
 	};

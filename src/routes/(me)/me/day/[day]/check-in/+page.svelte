@@ -16,6 +16,9 @@
 	import BeyondFields from '$lib/features/me/BeyondFields.svelte';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
+	import SoreMap from '$lib/features/me/SoreMap.svelte';
+	import { BODY_AREAS } from '$core/run';
+	import { PAIN_KINDS, type Question, type Soreness } from '$core/wellbeing';
 	import { dayAndTimeIn, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -41,6 +44,23 @@
 	let hurts = $state(typed?.hurts ?? before?.hurts ?? '');
 	// svelte-ignore state_referenced_locally
 	let note = $state(typed?.note ?? before?.note ?? '');
+	// svelte-ignore state_referenced_locally
+	let water = $state(String(typed?.well?.waterLitres ?? before?.well.waterLitres ?? ''));
+	// svelte-ignore state_referenced_locally
+	let win = $state(typed?.well?.win ?? before?.well.win ?? '');
+	// svelte-ignore state_referenced_locally
+	let fuel = $state(
+		((met) => (met === true ? 'yes' : met === false ? 'no' : ''))(
+			typed?.well?.fuelMet ?? before?.well.fuelMet ?? null
+		)
+	);
+	// svelte-ignore state_referenced_locally
+	let pain = $state({
+		area: String(typed?.well?.pain?.area ?? before?.well.pain?.area ?? ''),
+		kind: String(typed?.well?.pain?.kind ?? before?.well.pain?.kind ?? '')
+	});
+	/** Done once more beside the plan, nothing is asked of the day. */
+	const asks = (question: Question) => !again && data.questions.includes(question);
 	let sending = $state(false);
 	let refused = $state('');
 	/** It waits on the device for a connection. */
@@ -203,28 +223,64 @@
 				to={10}
 				value={typed?.effort ?? before?.effort ?? null}
 			/>
-			<Scale
-				name="energy"
-				label="Energy today"
-				low="empty"
-				high="full"
-				from={1}
-				to={5}
-				value={typed?.energy ?? before?.energy ?? null}
-			/>
+			{#if asks('energy')}<Scale
+					name="energy"
+					label="Energy today"
+					low="empty"
+					high="full"
+					from={1}
+					to={5}
+					value={typed?.energy ?? before?.energy ?? null}
+				/>{/if}
+			{#if asks('mood')}<Scale
+					name="mood"
+					label="Mood today"
+					low="low"
+					high="good"
+					from={1}
+					to={5}
+					value={typed?.well?.mood ?? before?.well.mood ?? null}
+				/>{/if}
 
-			<label class="flex items-center justify-between gap-3">
-				<span class="font-head text-lg font-bold">Sleep last night</span>
-				<span class="flex items-center gap-2"
-					><input
-						name="sleepHours"
-						inputmode="decimal"
-						class="input min-h-12 w-20 text-center text-lg"
-						placeholder="7.5"
-						bind:value={sleep}
-					/> hours</span
-				>
-			</label>
+			{#if asks('sleep')}<label class="flex items-center justify-between gap-3">
+					<span class="font-head text-lg font-bold">Sleep last night</span>
+					<span class="flex items-center gap-2"
+						><input
+							name="sleepHours"
+							inputmode="decimal"
+							class="input min-h-12 w-20 text-center text-lg"
+							placeholder="7.5"
+							bind:value={sleep}
+						/> hours</span
+					>
+				</label>{/if}
+
+			{#if asks('soreness')}<SoreMap
+					value={(typed?.well?.soreness ?? before?.well.soreness ?? {}) as Soreness}
+				/>{/if}
+			{#if asks('water')}<label class="flex items-center justify-between gap-3">
+					<span class="font-head text-lg font-bold">Water today</span>
+					<span class="flex items-center gap-2"
+						><input
+							name="waterLitres"
+							inputmode="decimal"
+							class="input min-h-12 w-20 text-center text-lg"
+							placeholder="2"
+							bind:value={water}
+						/> litres</span
+					>
+				</label>{/if}
+			{#if asks('fuel')}<fieldset class="flex items-center justify-between gap-3">
+					<legend class="sr-only">Ate as planned</legend>
+					<span class="font-head text-lg font-bold" aria-hidden="true">Ate as planned</span>
+					<span class="flex gap-4 text-lg">
+						{#each [['yes', 'Yes'], ['no', 'No']] as const as [value, label] (value)}
+							<label class="flex min-h-11 items-center gap-2"
+								><input type="radio" class="radio" name="fuelMet" {value} bind:group={fuel} />{label}</label
+							>
+						{/each}
+					</span>
+				</fieldset>{/if}
 
 			<div>
 				<label class="flex min-h-12 items-center gap-3 text-lg"
@@ -239,6 +295,24 @@
 						aria-label="What hurts"
 						bind:value={hurts}
 					/>
+					{#if !again}
+						<div class="mt-2 grid grid-cols-2 gap-2">
+							<label
+								>Where
+								<select name="painArea" class="select min-h-12 w-full" bind:value={pain.area}>
+									<option value="">choose</option>
+									{#each BODY_AREAS as area (area)}<option>{area}</option>{/each}
+								</select></label
+							>
+							<label
+								>It feels
+								<select name="painKind" class="select min-h-12 w-full" bind:value={pain.kind}>
+									<option value="">choose</option>
+									{#each PAIN_KINDS as kind (kind)}<option>{kind}</option>{/each}
+								</select></label
+							>
+						</div>
+					{/if}
 					<p class="remark remark-safety mt-2 text-[15px]">
 						Pain is not soreness. Leave out what hurts; your coach sees this first. If it is sharp or lasts,
 						let a doctor or physiotherapist look at it.
@@ -252,15 +326,26 @@
 					most={data.mostBeyond}
 				/>{/if}
 
-			<label class="block"
-				><span class="font-head text-lg font-bold">Note to your coach</span>
-				<textarea
-					name="note"
-					rows="2"
-					maxlength="1000"
-					class="textarea mt-1 w-full text-[17px]"
-					bind:value={note}></textarea>
-			</label>
+			{#if asks('win')}<label class="block"
+					><span class="font-head text-lg font-bold">A small win</span>
+					<input
+						name="win"
+						maxlength="300"
+						class="input mt-1 min-h-12 w-full text-[17px]"
+						placeholder="something that went better than before"
+						bind:value={win}
+					/>
+				</label>{/if}
+
+			{#if again || asks('note')}<label class="block"
+					><span class="font-head text-lg font-bold">Note to your coach</span>
+					<textarea
+						name="note"
+						rows="2"
+						maxlength="1000"
+						class="textarea mt-1 w-full text-[17px]"
+						bind:value={note}></textarea>
+				</label>{/if}
 
 			{#if refused || form?.message}
 				<p class="remark remark-attention font-semibold" role="alert">{refused || form?.message}</p>

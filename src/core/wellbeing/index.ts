@@ -1,0 +1,14 @@
+export {
+	DEFAULT_QUESTIONS,
+	PAIN_KINDS,
+	QUESTION_KEYS,
+	QUESTIONS,
+	SORE_AREAS,
+	SORE_KEYS,
+	SORENESS_WORDS,
+	sorenessText,
+	type PainKind,
+	type Question,
+	type SoreArea,
+	type Soreness
+} from './questions';

@@ -1,0 +1,13 @@
+import { expect, it } from 'vitest';
+import { DEFAULT_QUESTIONS, QUESTION_KEYS, sorenessText } from './questions';
+
+it('says soreness in words, the worst first', () => {
+	expect(sorenessText({ chest: 1, calves: 3, arms: 1, glutes: 2 })).toBe(
+		'calves (it hinders), glutes (clearly), chest (a little), arms (a little)'
+	);
+	expect(sorenessText({})).toBe('');
+});
+
+it('asks at first for no more than there is', () => {
+	expect(DEFAULT_QUESTIONS.every((one) => QUESTION_KEYS.includes(one))).toBe(true);
+});

@@ -132,7 +132,14 @@ const wellSchema = object({
 	/** Where and what of what hurts, beside its words. */
 	pain: object({
 		area: string().oneOf(BODY_AREAS, 'say where it hurts').required('say where it hurts'),
-		kind: string().oneOf(PAIN_KINDS, 'say what it feels like').required('say what it feels like')
+		kind: string().oneOf(PAIN_KINDS, 'say what it feels like').required('say what it feels like'),
+		/** In which exercise of the session: it is off until the coach has decided. */
+		at: object({
+			block: whole(0, LAST_BLOCK, 'block').required(),
+			part: whole(0, 100, 'part').required()
+		})
+			.nullable()
+			.default(null)
 	})
 		.nullable()
 		.default(null)

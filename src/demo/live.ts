@@ -63,10 +63,25 @@ async function eventsOf(
 				share === null
 					? null
 					: await prescriptionFor(context.db, person, day, body, true, { challenge, practice }, event.at);
-			events.push({ ...said, person, day, sets: share === null || !own ? null : begun(own.asked, share) });
+			const well = { ...said.well, pain: painIn(said.hurts, body) };
+			events.push({
+				...said,
+				well,
+				person,
+				day,
+				sets: share === null || !own ? null : begun(own.asked, share)
+			});
 		}
 	}
 	return events;
+}
+
+/** Where and what of a pain that is told of, in the exercise of the session that is named with it; null: none is. */
+function painIn(hurts: string | null, { blocks }: Session) {
+	const named = (exercise: string) => hurts?.toLowerCase().includes(exercise.toLowerCase()) ?? false;
+	const block = blocks.findIndex(({ parts }) => parts.some(({ exercise }) => named(exercise)));
+	const part = blocks[block]?.parts.findIndex(({ exercise }) => named(exercise));
+	return part === undefined ? null : { area: 'knee', kind: 'sharp', at: { block, part } };
 }
 
 /** The part of a log that is there when somebody stops early: the last main block goes first. */
@@ -150,7 +165,7 @@ export async function forgetAfter(context: Context, now: number): Promise<void> 
 		await tx.query('update checkin set replaced_at = null where replaced_at > $1', [instant(now)]);
 		await tx.query('delete from excuse where at > $1', [instant(now)]);
 		await tx.query('delete from presence where at > $1', [instant(now)]);
-		for (const table of ['reach', 'message', 'post'] as const)
+		for (const table of ['reach', 'message', 'post', 'incident'] as const)
 			await tx.query(`delete from ${table} where at > $1`, [instant(now)]);
 		await tx.query(`delete from letter where due_at > $1 and post_id is null`, [instant(now)]);
 		await tx.query('update coach set digested_on = null');

@@ -1,8 +1,8 @@
 /** Who may enter where, for every route that there is: one that is new is asked about before it can be wrongly open. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { mayDo, ownerOf, workOf } from '$lib/server/auth/roles';
-import { invite, takeUp } from '$lib/server/challenge/coaches';
 import { DEEDS } from '$lib/server/challenge/deeds';
+import { inviteHelper } from '../support/coaches';
 import { makeCoach, PASSWORD } from '../support/context';
 import { addressOf, allRoutes, type Route } from '../support/routes';
 import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
@@ -37,9 +37,7 @@ beforeAll(async () => {
 			['Kaija', 'coach'],
 			['Vesa', 'viewer']
 		] as const) {
-			const coach = await makeCoach(context, name);
-			const raw = { forWhom: name, role };
-			await takeUp(context, coach.id, await invite(context, world.challenge, world.coach.id, raw));
+			await inviteHelper(context, world, name, role);
 		}
 	});
 	const signedIn = async (name: string) => cookieIn(await served.signIn(`${name}@example.org`, PASSWORD));

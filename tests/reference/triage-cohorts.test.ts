@@ -55,7 +55,7 @@ const asOf = ({ letters, told }: Imagined, day: number): Reason[] => {
 	const facts = somebody(shown, told);
 	const now = opens(day) + HOUR;
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
-	return triage({ ...facts, attendance }, DEFAULT_HOUSE, now).filter(
+	return triage({ stopped: null, followUp: null, ...facts, attendance }, DEFAULT_HOUSE, now).filter(
 		({ kind }) => REASON_KINDS[kind] === 'retention'
 	);
 };

@@ -68,26 +68,6 @@ describe('a check-in', () => {
 		});
 	});
 
-	it('keeps how somebody is, part by part of a day', async () => {
-		const well = { mood: 2, soreness: { calves: 3, chest: 1 }, waterLitres: 1.5, fuelMet: false };
-		await send(auckland, 2, { done: 'none', well });
-		await send(auckland, 2, {
-			done: 'all',
-			adds: true,
-			hurts: 'knee',
-			well: { soreness: { chest: 2 }, win: ' up the hill ', pain: { area: 'knee', kind: 'sharp' } }
-		});
-		const kept = async () => (await openDay(context, auckland, 2)).checkin?.well;
-		expect(await kept()).toEqual({
-			mood: 2,
-			soreness: { calves: 3, chest: 2 },
-			waterLitres: 1.5,
-			fuelMet: false,
-			win: 'up the hill',
-			pain: { area: 'knee', kind: 'sharp' }
-		});
-	});
-
 	it.each([
 		[{ mood: 6 }, 'well.mood'],
 		[{ soreness: { calves: 4 } }, 'well.soreness.calves'],
@@ -245,5 +225,29 @@ describe('after the window, where the challenge takes nothing', () => {
 		});
 		expect(changes).toBe(5);
 		await lenient.db.close();
+	});
+});
+
+describe('how somebody is', () => {
+	it('is kept, part by part of a day', async () => {
+		const well = { mood: 2, soreness: { calves: 3, chest: 1 }, waterLitres: 1.5, fuelMet: false };
+		context.at(NOON);
+		await context.db.query('delete from checkin where enrolment_id = $1', [auckland.enrolmentId]);
+		await send(auckland, 2, { done: 'none', well });
+		await send(auckland, 2, {
+			done: 'all',
+			adds: true,
+			hurts: 'knee',
+			well: { soreness: { chest: 2 }, win: ' up the hill ', pain: { area: 'knee', kind: 'sharp' } }
+		});
+		const kept = async () => (await openDay(context, auckland, 2)).checkin?.well;
+		expect(await kept()).toEqual({
+			mood: 2,
+			soreness: { calves: 3, chest: 2 },
+			waterLitres: 1.5,
+			fuelMet: false,
+			win: 'up the hill',
+			pain: { area: 'knee', kind: 'sharp', at: null }
+		});
 	});
 });

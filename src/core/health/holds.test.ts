@@ -6,6 +6,7 @@ const records = (more: Partial<ClearanceRecords>): ClearanceRecords => ({
 	joined: 100,
 	screenings: [],
 	clearances: [],
+	stops: [],
 	waitsForAnswers: true,
 	...more
 });
@@ -87,6 +88,24 @@ describe('holds', () => {
 		).toEqual([{ from: 120, until: null, reason: 'clearance over' }]);
 	});
 
+	it('begin as somebody stops at a warning sign, whatever their answers and clearances say, until it is cleared', () => {
+		const stopped = (until: number | null) =>
+			holdsOf(
+				records({
+					screenings: [{ at: 50, reasons: [] }],
+					clearances: [cleared(60, null)],
+					stops: [{ from: 200, until }]
+				})
+			);
+		expect(stopped(null)).toEqual([{ from: 200, until: null, reason: 'stopped' }]);
+		expect(stopped(260)).toEqual([{ from: 200, until: 260, reason: 'stopped' }]);
+		expect(holdsOf(records({ stops: [{ from: 200, until: 260 }] })).map(({ reason }) => reason)).toEqual([
+			'questions',
+			'stopped',
+			'questions'
+		]);
+	});
+
 	it('are the same in whatever order things were written, and never overlap', () => {
 		const time = fc.integer({ min: 0, max: 400 });
 		const reason = fc.constantFrom('chest', 'faint');
@@ -104,11 +123,13 @@ describe('holds', () => {
 					})
 				),
 				fc.boolean(),
-				(screenings, clearances, waitsForAnswers) => {
-					const holds = holdsOf(records({ screenings, clearances, waitsForAnswers }));
+				fc.array(fc.record({ from: time, until: fc.option(fc.integer({ min: 401, max: 900 })) }), { maxLength: 3 }),
+				(screenings, clearances, waitsForAnswers, stops) => {
+					const holds = holdsOf(records({ screenings, clearances, waitsForAnswers, stops }));
 					const other = records({
 						screenings: [...screenings].reverse(),
 						clearances: [...clearances].reverse(),
+						stops: [...stops].reverse(),
 						waitsForAnswers
 					});
 					expect(holdsOf(other)).toEqual(holds);

@@ -47,7 +47,7 @@ const variationOf = (exercise: Exercise | null, { house }: Practice): Variation 
  * and that spares the place. Where nothing is known of the place, the nearest easier form of it; never the exercise itself.
  */
 function ifHurts(
-	part: Part,
+	part: Pick<Part, 'instead'>,
 	exercise: Exercise,
 	area: BodyArea,
 	who: Fitting,
@@ -65,6 +65,18 @@ function ifHurts(
 	return found && found !== exercise && canDo(found, { ...who, limits })
 		? variationOf(found, practice)
 		: null;
+}
+
+/** The name of what somebody may do in place of an exercise in which something hurts, as far as it is known where; null: nothing. */
+export function insteadOf(
+	name: string,
+	area: string | null,
+	who: Fitting,
+	practice: Practice
+): string | null {
+	const exercise = practice.library.find(name);
+	const place = BODY_AREAS.find((one) => one === area) ?? 'elsewhere';
+	return exercise && (ifHurts({ instead: undefined }, exercise, place, who, practice)?.name ?? null);
 }
 
 function exerciseOf(

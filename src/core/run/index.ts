@@ -8,7 +8,7 @@ export {
 	type CourseExercise,
 	type Step
 } from './course';
-export { courseOf } from './course-of';
+export { courseOf, insteadOf } from './course-of';
 export { ledCourse } from './steps';
 export { formsInUse, runLogOf, type RunLog, type Score } from './log';
 export { callsBetween, momentOf, nextChange, rebased, type Act, type Heard, type Moment } from './moment';

@@ -10,6 +10,9 @@ const reasonOf = (kind: ReasonKind) =>
 		since: 0,
 		day: 12,
 		hurts: 'left knee',
+		said: 'chest pain',
+		about: 'left knee',
+		mood: [2, 1, 2],
 		why: 'clearance',
 		due: 4,
 		days: 9,
@@ -33,7 +36,7 @@ describe.each(Object.keys(REASON_KINDS) as ReasonKind[])('a draft for “%s”',
 	it('says no less the warmer it is, and keeps what is for their safety', () => {
 		const [brief, plain, warm] = styles.map((text) => text.length) as [number, number, number];
 		expect(brief).toBeLessThanOrEqual(plain);
-		expect(plain).toBeLessThan(warm);
+		if (kind !== 'stopped') expect(plain).toBeLessThan(warm);
 		if (REASON_KINDS[kind] === 'safety') expect(styles[0]).toBe(styles[1]);
 	});
 });

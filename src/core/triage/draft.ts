@@ -49,6 +49,20 @@ const PROUD = 'I’m glad to see it.';
 
 function wordsFor(reason: Reason): Words {
 	switch (reason.kind) {
+		case 'stopped':
+			return {
+				says: 'You stopped because of a warning sign.',
+				advice:
+					'Please don’t train until a doctor has looked at it. If it is there now or comes back, call your emergency number. Your sessions are held until I know more.',
+				asks: 'How are you now, and have you been able to see somebody?'
+			};
+		case 'follow up':
+			return {
+				says: `I wanted to ask after “${reason.about}”.`,
+				asks: 'How is it now?',
+				advice: 'If it still hurts, please let a doctor or physiotherapist look at it before you go on.',
+				kindly: NO_HURRY
+			};
 		case 'pain':
 			return {
 				says: `You wrote that something hurts: “${reason.hurts}”.`,

@@ -7,7 +7,9 @@ export type ReasonGroup = (typeof REASON_GROUPS)[number];
 
 /** Every kind of reason to turn to somebody, the more urgent first, with what it is about. */
 export const REASON_KINDS = {
+	stopped: 'safety',
 	pain: 'safety',
+	'follow up': 'safety',
 	held: 'safety',
 	'never started': 'retention',
 	'first miss': 'retention',
@@ -28,7 +30,9 @@ export type ReasonKind = keyof typeof REASON_KINDS;
 
 /** What each is called. */
 export const REASON_TITLE: Record<ReasonKind, string> = {
+	stopped: 'Stopped at a warning sign',
 	pain: 'Pain reported',
+	'follow up': 'Ask after it',
 	held: 'On hold',
 	'never started': 'Hasn’t started',
 	'first miss': 'First missed day',
@@ -62,7 +66,11 @@ export type Reason = {
 	/** The last that was told, and how often in the check-ins that are looked at. */
 	(
 		| { kind: 'pain'; day: number; hurts: string; times: number }
-		| { kind: 'held'; why: HoldReason }
+		| { kind: 'held'; why: Exclude<HoldReason, 'stopped'> }
+		/** They stopped at a warning sign, in their words. */
+		| { kind: 'stopped'; said: string }
+		/** The day has come on which a coach wanted to ask after something. */
+		| { kind: 'follow up'; about: string }
 		/** Nothing has come in, and so many days were due. */
 		| { kind: 'never started'; due: number }
 		/** A day is missed for the first time, after so many that were done. */

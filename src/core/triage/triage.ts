@@ -27,6 +27,10 @@ export interface TriageFacts {
 	strip: Strip;
 	attendance: Pick<Attendance, 'silent' | 'trend' | 'weeks' | 'lastSeen'>;
 	holds: readonly Hold[];
+	/** The last sign at which they stopped and that nobody has dealt with, in their words; null: none. */
+	stopped: string | null;
+	/** What was to be asked after by now, and when that was decided; null: nothing. */
+	followUp: { at: number; said: string } | null;
 	/** What stands, the newest first, no more than `CHECKINS_SEEN`. */
 	checkins: readonly CheckinSeen[];
 }
@@ -67,7 +71,9 @@ export function triage(facts: TriageFacts, house: HouseRules, now: number): Reas
 	const gone = missing(facts, house, now);
 	const back = cameBack(facts, house, now);
 	const found = [
+		stopped(facts, now),
 		pain(facts),
+		followUp(facts),
 		held(facts, now),
 		gone,
 		// Who has gone quiet does less than before, and who is back did: that says the same once more.
@@ -96,9 +102,20 @@ function pain({ checkins }: TriageFacts): Found {
 		: null;
 }
 
+function stopped({ holds, stopped: said }: TriageFacts, now: number): Found {
+	const hold = holdAt(holds, now);
+	return hold?.reason === 'stopped' ? { kind: 'stopped', since: hold.from, said: said ?? '' } : null;
+}
+
+function followUp({ followUp: due }: TriageFacts): Found {
+	return due && { kind: 'follow up', since: due.at, about: due.said };
+}
+
 function held({ holds }: TriageFacts, now: number): Found {
 	const hold = holdAt(holds, now);
-	return hold && { kind: 'held', since: hold.from, why: hold.reason };
+	return hold === null || hold.reason === 'stopped'
+		? null
+		: { kind: 'held', since: hold.from, why: hold.reason };
 }
 
 function missing(facts: TriageFacts, house: HouseRules, now: number): Found {

@@ -59,6 +59,7 @@ function wellOf(form: FormData) {
 	const fuel = text(form, 'fuelMet');
 	const area = text(form, 'painArea');
 	const kind = text(form, 'painKind');
+	const at = /^(\d+)\.(\d+)$/.exec(text(form, 'painAt') ?? '');
 	return {
 		mood: text(form, 'mood'),
 		soreness: Object.fromEntries(
@@ -69,7 +70,9 @@ function wellOf(form: FormData) {
 		waterLitres: water === null ? null : figure(water),
 		fuelMet: fuel === null ? null : fuel === 'yes',
 		win: text(form, 'win'),
-		pain: text(form, 'hurts') !== null && area !== null && kind !== null ? { area, kind } : null
+		pain: text(form, 'hurts') !== null && area !== null && kind !== null 
+				? { area, kind, at: at ? { block: Number(at[1]), part: Number(at[2]) } : null }
+				: null
 	};
 }
 

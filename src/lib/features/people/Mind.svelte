@@ -48,6 +48,7 @@
 		form
 	}: Props = $props();
 	const HOLDS = {
+		stopped: 'Held: stopped at a warning sign',
 		questions: 'Held: the questions are not answered yet',
 		clearance: 'Held: somebody qualified has to say yes first',
 		'clearance over': 'Held: the clearance has run out'

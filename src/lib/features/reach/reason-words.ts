@@ -21,6 +21,8 @@ export const GROUP_COLOUR: Record<ReasonGroup, string> = {
 
 /** What a coach does first about it. */
 export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
+	stopped: 'called',
+	'follow up': 'wrote',
 	pain: 'wrote',
 	held: 'asked',
 	'never started': 'wrote',
@@ -51,6 +53,7 @@ export const WAY_TEXT: Record<ReachWay, string> = {
 };
 
 const HELD: Record<HoldReason, string> = {
+	stopped: 'They stopped at a warning sign, so nothing is released.',
 	questions: 'The health questions are open, so nothing is released.',
 	clearance: 'A professional has to say yes first, so nothing is released.',
 	'clearance over': 'The clearance has run out, so nothing is released.'
@@ -72,6 +75,10 @@ export function reasonWords(reason: Reason, zone: string): string {
 					: '';
 			return `“${reason.hurts}” on day ${reason.day}, ${dayAndTimeIn(zone, reason.since)}${again}.`;
 		}
+		case 'stopped':
+			return `“${reason.said}”, ${dayAndTimeIn(zone, reason.since)}. Nothing is released until you have on record that somebody qualified said yes.`;
+		case 'follow up':
+			return `You wanted to ask after “${reason.about}” by today.`;
 		case 'held':
 			return HELD[reason.why];
 		case 'never started':

@@ -25,6 +25,7 @@ import { notFound, Refusal } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { SETS_OF_CHECKIN } from './facts';
+import { notePain } from '../health/incidents';
 import { takeAgain } from './again';
 import { logOf, runOfBoth, saidOfBoth, type RunInput, type Said } from './parts';
 import { projectOne } from './projection';
@@ -239,6 +240,7 @@ async function write(
 
 /** Takes a check-in in a transaction. @returns null when `group` is no longer what the coach has decided */
 async function take(
+	context: Pick<Context, 'ids'>,
 	tx: Queries,
 	group: Group,
 	person: Person,
@@ -279,6 +281,7 @@ async function take(
 	const prescribed = own.session === row.body ? null : own.asked;
 	const told = current ? withBefore(current, input) : input;
 	await write(tx, person, row, told, { receipt, log, prescribed, startedAt, arrival, offered, besides });
+	await notePain(tx, context, person, { input, planned: row.body, now });
 	return receipt;
 }
 
@@ -302,7 +305,7 @@ export async function checkIn(context: Context, person: Person, raw: unknown): P
 	if (input.again) return { id: input.id, standing: 'on time', ...(await takeAgain(context, person, input)) };
 	for (let tries = 0; tries < TRIES; tries++) {
 		const group = await groupNow(context, person.challengeId);
-		const receipt = await db.transaction((tx) => take(tx, group, person, input, clock.now()));
+		const receipt = await db.transaction((tx) => take(context, tx, group, person, input, clock.now()));
 		if (receipt) return receipt;
 	}
 	throw new Refusal(503, 'Your coach is changing the plan right now. Send this again in a moment.');

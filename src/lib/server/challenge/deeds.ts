@@ -17,6 +17,8 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/build/library/import?preview': null,
 	'POST /build/library/new': 'Made an exercise',
 	'/reach?excuse': 'Excused days',
+	'/reach?decide': 'Decided what happens after pain or a warning sign',
+	'/reach?followUp': 'Asked after pain or a warning sign',
 	'/reach?note': 'Noted what was done about somebody',
 	'/reach?read': null,
 	'/reach?write': 'Wrote to somebody',

@@ -4,6 +4,7 @@ import type { Context } from '../platform/context';
 import type { CoachId, EnrolmentId } from '../platform/ids';
 import type { Job } from '../platform/jobs';
 import type { Mail } from '../platform/mail';
+import { markTold, untoldIncidents } from '../health/incidents';
 import { noteWritten } from '../reach/reaches';
 import { LETTERS, type LetterState } from './letters';
 import { postSettingsOf, quietOf } from './settings';
@@ -150,16 +151,39 @@ ${coach} wrote this to you in “${challenge}”. Please answer in Cadrex, under
 Mail to this address isn’t read. You can turn these emails off under Messages too.
 `;
 
+/** Tells the coaches of what has happened to somebody's health: that it did, and nothing of what or to whom. */
+async function tellIncidents({ db, clock, config }: Delivering, mail: Mail): Promise<void> {
+	const told = new Set<string>();
+	for (const { id, at, name, email, challenge, challengeId } of await untoldIncidents(db)) {
+		await mail.send({
+			to: { name, address: email },
+			subject: 'Somebody needs you first',
+			text: `Hello ${name},
+
+in “${challenge}” somebody told of pain, or stopped at a warning sign. Who and what stands in Cadrex, under Reach out${config.origin ? `:\n${config.origin}/c/${challengeId}/reach` : '.'}
+
+Until you decide, what hurt is left out for them; at a warning sign nothing is released.
+`,
+			once: { key: `incident-${id}-${email}`.replace(/[^\w.-]/g, '-'), at }
+		});
+		told.add(id);
+	}
+	if (told.size > 0) await markTold(db, [...told], clock.now());
+}
+
+type Delivering = Context & { config: { origin: string | null } };
+
 /**
  * Carries messages on: what is due comes into the application, and what may go goes by mail. Safe to do in several
  * processes at once, and to break off anywhere: a letter that was sent as its process died is sent again as the same one.
  * @returns how many tries were made
  */
 export async function deliver(
-	context: Context & { config: { origin: string | null } },
+	context: Delivering,
 	mail: Mail
 ): Promise<number> {
 	const { db, clock, config } = context;
+	await tellIncidents(context, mail);
 	while ((await showDue(context)) > 0);
 	let tries = 0;
 	while (tries < MOST_A_RUN) {
@@ -190,7 +214,7 @@ export async function deliver(
 }
 
 export const lettersJob = (
-	context: Context & { config: { origin: string | null } },
+	context: Delivering,
 	mail: Mail
 ): Job<object> => ({
 	...LETTERS,

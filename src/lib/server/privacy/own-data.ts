@@ -29,7 +29,8 @@ const OF_ENROLMENT = [
 	'session_again',
 	'presence',
 	'message',
-	'letter'
+	'letter',
+	'incident'
 ] as const;
 
 export interface OwnData {
@@ -166,7 +167,7 @@ export async function forget(
 			`update shelf_log set effort = null, hurts = null, note = null where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);
-		for (const table of ['session_again', 'presence', 'reach', 'message', 'letter'] as const)
+		for (const table of ['session_again', 'presence', 'reach', 'message', 'letter', 'incident'] as const)
 			await tx.query(`delete from ${table} where enrolment_id = any($1::uuid[])`, [ids]);
 		for (const table of ['excuse', 'pause'] as const)
 			await tx.query(`update ${table} set reason = $2 where enrolment_id = any($1::uuid[])`, [ids, NOT_KEPT]);

@@ -1,4 +1,5 @@
 /** Who in a challenge needs their coach, and why. */
+import { dateIn } from '$core/calendar';
 import { projectFinish, type FinishChance } from '$core/attendance';
 import { checkinTimes } from '$core/day';
 import { byName } from '$core/people';
@@ -18,6 +19,7 @@ import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
 import type { Enrolment } from '../people/enrolments';
 import type { EnrolmentId } from '../platform/ids';
+import { followUpsDue, stoppedIn } from '../health/incidents';
 import { houseOf } from '../practice/practice';
 import { reachesIn, type Reach } from './reaches';
 import { checkinsSeen } from './seen';
@@ -54,32 +56,42 @@ export async function inNeed(locals: Locals, challenge: Challenge, asOf: number)
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const seen = await checkinsSeen(db, challenge.id, asOf);
 	const house = await houseOf(db, challenge.coachId);
+	const due = await followUpsDue(db, challenge.id, dateIn(challenge.coachZone, asOf));
+	const stopped = await stoppedIn(db, challenge.id, asOf);
 	const done = new Map<EnrolmentId, Reach[]>();
 	for (const one of await reachesIn(db, challenge.id, asOf))
 		done.set(one.enrolmentId, [...(done.get(one.enrolmentId) ?? []), one]);
 	return rows
 		.filter(({ person }) => person.leftAt === null || person.leftAt > asOf)
-		.map((row) => needOf(row, seen.get(row.person.id) ?? [], done.get(row.person.id) ?? [], house, asOf))
+		.map((row) => {
+			const { id } = row.person;
+			const known = {
+				checkins: seen.get(id) ?? [],
+				followUp: due.get(id) ?? null,
+				stopped: stopped.get(id) ?? null
+			};
+			return needOf(row, known, done.get(id) ?? [], house, asOf);
+		})
 		.sort((a, b) => compareNeed(a.reasons, b.reasons) || byName(a.person, b.person));
 }
 
 function needOf(
 	row: RollRow,
-	checkins: CheckinSeen[],
+	known: { checkins: CheckinSeen[]; followUp: { at: number; said: string } | null; stopped: string | null },
 	reaches: Reach[],
 	house: HouseRules,
 	asOf: number
 ): InNeed {
 	const { person, days, adherence } = row;
 	const { strip, holds } = person;
-	const all = triage({ days, strip, attendance: row, holds, checkins }, house, asOf);
+	const all = triage({ days, strip, attendance: row, holds, ...known }, house, asOf);
 	const isOver = (reason: Reason) => isAnswered(reason, reaches, house, asOf);
 	return {
 		person,
 		row,
 		reasons: all.filter((reason) => !isOver(reason)),
 		answered: all.filter(isOver),
-		checkins,
+		checkins: known.checkins,
 		reaches: reaches.map((one) => ({
 			...one,
 			...effectOf(one.at, checkinTimes(strip), asOf)

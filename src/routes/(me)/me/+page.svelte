@@ -62,7 +62,16 @@
 		</a>
 	{/each}
 
-	{#if data.hold === 'clearance' || data.hold === 'clearance over'}
+	{#if data.hold === 'stopped'}
+		<section class="remark remark-safety" aria-label="Before you train">
+			<p class="text-xl font-semibold">Don’t train for now</p>
+			<p>
+				You stopped at a warning sign. See a doctor, or a midwife, and tell your coach who said yes: your
+				sessions open once that is recorded. If it comes back, call your emergency number.
+			</p>
+			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/messages">Write to your coach</a>
+		</section>
+	{:else if data.hold === 'clearance' || data.hold === 'clearance over'}
 		<section class="remark remark-safety" aria-label="Before you train">
 			<p class="text-xl font-semibold">
 				{data.hold === 'clearance' ? 'Ask first, then train' : 'Your clearance has run out'}

@@ -38,7 +38,8 @@
 	const HELD = {
 		questions: 'questions open',
 		clearance: 'a professional says yes first',
-		'clearance over': 'clearance has run out'
+		'clearance over': 'clearance has run out',
+		stopped: 'stopped at a warning sign'
 	} as const;
 	/** People shown whose day is still open. */
 	const MOST_OPEN = 8;

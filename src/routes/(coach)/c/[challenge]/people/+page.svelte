@@ -13,7 +13,8 @@
 	const START = {
 		questions: 'held: questions open',
 		clearance: 'held: asks first',
-		'clearance over': 'held: clearance over'
+		'clearance over': 'held: clearance over',
+		stopped: 'held: stopped at a sign'
 	} as const;
 	const people = $derived(
 		data.people.filter(

@@ -3,7 +3,8 @@ import { addDays, dateIn } from '$core/calendar';
 import { MOST_LATER } from '$contracts/reach';
 import { excuseSpan } from '$lib/server/attendance/excuses';
 import { lastDays } from '$lib/server/attendance/roll';
-import { houseOf } from '$lib/server/practice/practice';
+import { decideIncident, followUp, incidentsOf } from '$lib/server/health/incidents';
+import { houseOf, practiceOf } from '$lib/server/practice/practice';
 import { inNeed, type InNeed } from '$lib/server/reach/triage';
 import { noteReach, removeReach } from '$lib/server/reach/reaches';
 import { formText, spanIn } from '$lib/server/web/form-text';
@@ -16,6 +17,7 @@ import { markRead, threadOf, unansweredIn, writeTo } from '$lib/server/messages/
 import { carryOn } from '$lib/server/post/letters';
 import { valuesOf } from '$lib/server/post/posts';
 import { postSettingsOf } from '$lib/server/post/settings';
+import { insteadOf } from '$core/run';
 import { draftFor, type ReasonKind } from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -65,6 +67,9 @@ export const load: PageServerLoad = async (event) => {
 		count: open.length,
 		all: all.length,
 		shown: shown ? opened(shown, day ?? 0) : null,
+		incidents: shown ? await incidentsWith(event.locals, shown, challenge, asOf) : [],
+		/** What may stand in the place of what hurts. */
+		exercises: shown ? (await practiceOf(app.db, challenge.coachId)).library.names() : [],
 		thread: shown ? await threadOf(app.db, shown.person.id, asOf) : [],
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
@@ -88,6 +93,19 @@ async function draftOf(locals: App.Locals, shown: InNeed, { name: challenge }: C
 	const coach = coachIn(locals);
 	const tone = await postSettingsOf(locals.app.db, coach.id);
 	return draftFor(first, tone, valuesOf(shown, { coach: coach.name, challenge, team: null }));
+}
+
+/** What happened to somebody, with what they could do in place of each exercise that is off. */
+async function incidentsWith(locals: App.Locals, { person }: InNeed, challenge: Challenge, asOf: number) {
+	const { db } = locals.app;
+	const practice = await practiceOf(db, challenge.coachId);
+	return (await incidentsOf(db, person.id, asOf)).map((incident) => ({
+		...incident,
+		instead:
+			incident.exercises[0] === undefined || incident.decidedAt !== null
+				? null
+				: insteadOf(incident.exercises[0], incident.area, person, practice)
+	}));
 }
 
 /** Those who have not heard from a coach for the longest, or never. What was put off is not hearing. */
@@ -160,6 +178,27 @@ export const actions: Actions = {
 			excusing: true
 		});
 		return 'failed' in done ? done.failed : { excused: true };
+	},
+	decide: async (event) => {
+		const { app } = event.locals;
+		const { challenge, form, person } = await sentBy(event);
+		const raw = {
+			decision: formText(form, 'decision'),
+			exercise: formText(form, 'exercise'),
+			note: formText(form, 'note'),
+			followUpOn: formText(form, 'followUpOn')
+		};
+		const incident = formText(form, 'incident');
+		const done = await orFail(
+			decideIncident(app, challenge, person, coachIn(event.locals).id, incident, raw),
+			{ deciding: incident }
+		);
+		return 'failed' in done ? done.failed : { decided: true };
+	},
+	followUp: async (event) => {
+		const { form, person } = await sentBy(event);
+		await orError(followUp(event.locals.app, person, formText(form, 'incident')));
+		return { followedUp: true };
 	},
 	remove: async (event) => {
 		const { form, person } = await sentBy(event);

@@ -4,6 +4,7 @@
 	import Empty from '$lib/ui/Empty.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import { isTyping } from '$lib/ui/keys';
+	import Incidents from '$lib/features/reach/Incidents.svelte';
 	import ExcuseForm from '$lib/features/people/ExcuseForm.svelte';
 	import ReachForm from '$lib/features/reach/ReachForm.svelte';
 	import Thread from '$lib/features/reach/Thread.svelte';
@@ -34,11 +35,13 @@
 	const what = $derived(
 		said === null
 			? null
-			: 'excusing' in said && said.excusing
-				? 'excuse'
-				: 'writing' in said && said.writing !== undefined
-					? 'message'
-					: 'note'
+			: 'deciding' in said
+				? 'decision'
+				: 'excusing' in said && said.excusing
+					? 'excuse'
+					: 'writing' in said && said.writing !== undefined
+						? 'message'
+						: 'note'
 	);
 	let excusing = $state(false);
 
@@ -157,7 +160,7 @@
 									Dealt with: {one.answered.map(({ kind }) => REASON_TITLE[kind].toLowerCase()).join(', ')}.
 								</p>
 							{/if}
-							{#if one.reasons.some(({ kind }) => kind === 'pain')}
+							{#if one.reasons.some(({ kind }) => kind === 'pain') && data.incidents.length === 0}
 								<p class="mt-2 text-sm">
 									Pain isn’t soreness. If it is sharp or lasts, they should see a doctor or physiotherapist;
 									until then <a class="link-quiet" href="{base}/people/{one.id}">give them something else</a> in
@@ -165,6 +168,20 @@
 								</p>
 							{/if}
 						</div>
+						{#if data.incidents.length > 0}
+							<Incidents
+								incidents={data.incidents}
+								person={one.id}
+								name={calledBy(one.name)}
+								{zone}
+								exercises={data.exercises}
+								tomorrow={data.tomorrow}
+								back={data.back}
+								refused={said && 'deciding' in said
+									? { incident: String(said.deciding), message: said.message ?? '' }
+									: null}
+							/>
+						{/if}
 						<div>
 							<h3>Last check-ins</h3>
 							{#if one.checkins.length === 0}<p class="quiet text-sm">None so far.</p>

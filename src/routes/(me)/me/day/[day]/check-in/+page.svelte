@@ -57,7 +57,8 @@
 	// svelte-ignore state_referenced_locally
 	let pain = $state({
 		area: String(typed?.well?.pain?.area ?? before?.well.pain?.area ?? ''),
-		kind: String(typed?.well?.pain?.kind ?? before?.well.pain?.kind ?? '')
+		kind: String(typed?.well?.pain?.kind ?? before?.well.pain?.kind ?? ''),
+		at: ((at) => (at ? `${at.block}.${at.part}` : ''))(typed?.well?.pain?.at ?? before?.well.pain?.at)
 	});
 	/** Done once more beside the plan, nothing is asked of the day. */
 	const asks = (question: Question) => !again && data.questions.includes(question);
@@ -311,11 +312,20 @@
 									{#each PAIN_KINDS as kind (kind)}<option>{kind}</option>{/each}
 								</select></label
 							>
+							{#if !run}<label class="col-span-2"
+									>In which exercise
+									<select name="painAt" class="select min-h-12 w-full" bind:value={pain.at}>
+										<option value="">none, or I don’t know</option>
+										{#each prescription as one (`${one.block}.${one.part}`)}<option
+												value="{one.block}.{one.part}">{one.exercise}</option
+											>{/each}
+									</select></label
+								>{/if}
 						</div>
 					{/if}
 					<p class="remark remark-safety mt-2 text-[15px]">
-						Pain is not soreness. Leave out what hurts; your coach sees this first. If it is sharp or lasts,
-						let a doctor or physiotherapist look at it.
+						Pain is not soreness. Leave out what hurts; your coach is told at once, and it stays out of your
+						sessions until they decide. If it is sharp or lasts, let a doctor or physiotherapist look at it.
 					</p>
 				{/if}
 			</div>

@@ -1,0 +1,159 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import type { IncidentDecision } from '$contracts/incident';
+	import { listed } from '$core/text/words';
+	import { dayAndTimeIn, dayText } from '$lib/format';
+
+	interface Incident {
+		id: string;
+		kind: 'pain' | 'stop sign';
+		day: number | null;
+		said: string;
+		area: string | null;
+		feels: string | null;
+		exercises: string[];
+		at: number;
+		decidedAt: number | null;
+		decidedBy: string | null;
+		decision: IncidentDecision | null;
+		note: string | null;
+		followUpOn: string | null;
+		followedUpAt: number | null;
+		/** What they could do in place of what is off. */
+		instead: string | null;
+	}
+	/** Pain and signs to stop at: what is open is decided here, what was is on record. */
+	interface Props {
+		incidents: readonly Incident[];
+		person: string;
+		name: string;
+		zone: string;
+		exercises: readonly string[];
+		tomorrow: string;
+		back: boolean;
+		refused: { incident: string; message: string } | null;
+	}
+	let { incidents, person, name, zone, exercises, tomorrow, back, refused }: Props = $props();
+
+	const DECIDED: Record<IncidentDecision, string> = {
+		'give back': 'Given back',
+		replace: 'Replaced',
+		'keep off': 'Stays off',
+		cleared: 'Cleared'
+	};
+	const open = $derived(incidents.filter(({ decidedAt }) => decidedAt === null));
+	const past = $derived(incidents.filter(({ decidedAt }) => decidedAt !== null));
+	const waits = (one: Incident) => one.followUpOn !== null && one.followedUpAt === null;
+	const choices = (one: Incident): [IncidentDecision, string][] =>
+		one.kind === 'stop sign'
+			? [['cleared', 'Somebody qualified said yes']]
+			: one.exercises.length > 0
+				? [
+						['replace', 'Something else in its place'],
+						['keep off', 'Leave it out'],
+						['give back', 'Give it back']
+					]
+				: [['keep off', 'Dealt with']];
+	let chosen = $state<Record<string, IncidentDecision>>({});
+	const decisionOf = (one: Incident) => chosen[one.id] ?? choices(one)[0]![0];
+</script>
+
+<div class="flex flex-col gap-3">
+	{#each open as one (one.id)}
+		<section
+			class="remark remark-safety"
+			aria-label={one.kind === 'pain' ? 'Pain to decide about' : 'Warning sign to decide about'}
+		>
+			<p class="font-semibold">
+				{one.kind === 'pain' ? 'Pain' : 'Warning sign'}, {dayAndTimeIn(zone, one.at)}
+			</p>
+			<p class="text-sm">
+				“{one.said}”{one.area ? `, ${one.area}` : ''}{one.feels ? `, ${one.feels}` : ''}.
+				{#if one.kind === 'stop sign'}
+					Nothing is released to {name} until you record who said yes.
+				{:else if one.exercises.length > 0}
+					{listed(one.exercises)} {one.exercises.length === 1 ? 'is' : 'are'} off until you decide.
+				{:else}
+					{name} didn’t say in which exercise, so nothing is off.
+				{/if}
+			</p>
+			{#if !back}
+				<form method="post" action="?/decide" class="mt-2 flex flex-col gap-2 text-sm" use:enhance>
+					<input type="hidden" name="person" value={person} />
+					<input type="hidden" name="incident" value={one.id} />
+					<div class="flex flex-wrap gap-x-4 gap-y-1">
+						{#each choices(one) as [value, text] (value)}
+							<label class="flex items-center gap-1.5"
+								><input
+									type="radio"
+									class="radio radio-xs"
+									name="decision"
+									{value}
+									checked={decisionOf(one) === value}
+									onchange={() => (chosen = { ...chosen, [one.id]: value })}
+								/>
+								{text}</label
+							>
+						{/each}
+					</div>
+					{#if decisionOf(one) === 'replace'}
+						<label
+							>Instead of {listed(one.exercises)}
+							<input
+								class="input input-sm flex w-72"
+								name="exercise"
+								list="exercises"
+								autocomplete="off"
+								value={one.instead ?? ''}
+							/></label
+						>
+						<datalist id="exercises"
+							>{#each exercises as exercise (exercise)}<option value={exercise}></option>{/each}</datalist
+						>
+						{#if one.instead === null}<p class="quiet">
+								Nothing near it spares the place with what {name} has.
+							</p>{/if}
+					{/if}
+					<label
+						>{one.kind === 'stop sign' ? 'Who said yes, and when' : 'Why'}
+						<input class="input input-sm flex w-full" name="note" maxlength="300" /></label
+					>
+					<label
+						>Ask after it on
+						<input type="date" class="input input-sm w-40" name="followUpOn" min={tomorrow} /></label
+					>
+					{#if refused?.incident === one.id}<p class="field-fault" role="alert">{refused.message}</p>{/if}
+					<button class="btn btn-sm btn-primary self-start">Decide</button>
+				</form>
+				<p class="quiet mt-1 text-[13px]">
+					Nothing here diagnoses. Pain that is sharp, or lasts, belongs to a doctor or physiotherapist.
+				</p>
+			{/if}
+		</section>
+	{/each}
+	{#if past.length > 0}
+		<details open={past.some(waits)}>
+			<summary class="cursor-pointer font-semibold">What hurt before</summary>
+			<ul class="border-base-300 mt-1 border-t text-sm">
+				{#each past as one (one.id)}
+					<li class="border-base-300 border-b py-1.5">
+						“{one.said}”{one.day === null ? '' : `, day ${one.day}`}.
+						{one.decision ? DECIDED[one.decision] : ''}{one.exercises.length > 0
+							? `: ${listed(one.exercises)}`
+							: ''}{one.decidedBy ? `, ${one.decidedBy}` : ''}{one.note ? `, “${one.note}”` : ''}.
+						{#if waits(one)}
+							<span class="font-semibold">Ask after it on {dayText(one.followUpOn ?? '')}.</span>
+							{#if !back}<form method="post" action="?/followUp" class="inline" use:enhance>
+									<input type="hidden" name="person" value={person} />
+									<input type="hidden" name="incident" value={one.id} />
+									<button class="link-quiet">Asked</button>
+								</form>{/if}
+						{:else if one.followedUpAt !== null}
+							<span class="quiet">Asked after {dayAndTimeIn(zone, one.followedUpAt)}.</span>
+						{/if}
+					</li>
+				{/each}
+			</ul>
+		</details>
+	{/if}
+</div>

@@ -1,0 +1,272 @@
+/** Pain and signs to stop at: on record, the coaches told, what hurts off, until somebody decides. */
+import type { CheckinInput } from '$contracts/check-in';
+import { decisionSchema, stopSchema, type IncidentDecision } from '$contracts/incident';
+import { dateIn, dayInZone } from '$core/calendar';
+import { STOP_SIGN_WORDS } from '$core/health';
+import type { Session } from '$core/session';
+import type { Person } from '../auth/link';
+import type { OwnedChallenge } from '../challenge/challenge';
+import { addOverride } from '../day/overrides';
+import { instant, type Queries } from '../db/database';
+import type { OwnPerson } from '../people/enrolments';
+import { withTransaction, type Context } from '../platform/context';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
+import { noteReach } from '../reach/reaches';
+import { validate } from '../web/validate';
+import { projectHolds } from './records';
+
+export interface Incident {
+	id: string;
+	kind: 'pain' | 'stop sign';
+	day: number | null;
+	said: string;
+	area: string | null;
+	feels: string | null;
+	exercises: string[];
+	at: number;
+	decidedAt: number | null;
+	decidedBy: string | null;
+	decision: IncidentDecision | null;
+	note: string | null;
+	followUpOn: string | null;
+	followedUpAt: number | null;
+}
+
+const COLUMNS = `i.id, i.kind, i.day, i.said, i.area, i.feels, i.exercises, i.at, i.decided_at as "decidedAt", c.name as "decidedBy", i.decision, i.note,
+	i.follow_up_on as "followUpOn", i.followed_up_at as "followedUpAt"`;
+/** Of one person that are read. */
+const SHOWN = 30;
+
+/** What happened to somebody up to an instant, the newest first. */
+export const incidentsOf = (db: Queries, id: EnrolmentId, until: number): Promise<Incident[]> =>
+	db.query(
+		`select ${COLUMNS} from incident i left join coach c on c.id = i.decided_by
+		 where i.enrolment_id = $1 and i.at <= $2 order by i.at desc, i.id limit ${SHOWN}`,
+		[id, instant(until)]
+	);
+
+/** What is to be asked after by a date in a challenge: by enrolment, the earliest. */
+export async function followUpsDue(
+	db: Queries,
+	challengeId: ChallengeId,
+	today: string
+): Promise<Map<EnrolmentId, { at: number; said: string }>> {
+	const rows = await db.query<{ id: EnrolmentId; at: number; said: string }>(
+		`select distinct on (e.id) e.id, i.decided_at as at, i.said from incident i join enrolment e on e.id = i.enrolment_id
+		 where e.challenge_id = $1 and i.follow_up_on <= $2 and i.followed_up_at is null and i.decided_at is not null
+		 order by e.id, i.follow_up_on, i.id`,
+		[challengeId, today]
+	);
+	return new Map(rows.map(({ id, ...one }) => [id, one]));
+}
+
+/** The last sign at which people of a challenge stopped and that was not dealt with by an instant, in their words. */
+export async function stoppedIn(
+	db: Queries,
+	challengeId: ChallengeId,
+	until: number
+): Promise<Map<EnrolmentId, string>> {
+	const rows = await db.query<{ id: EnrolmentId; said: string }>(
+		`select distinct on (e.id) e.id, i.said from incident i join enrolment o on o.id = i.enrolment_id
+		 join enrolment e on e.participant_id = o.participant_id
+		 where e.challenge_id = $1 and i.kind = 'stop sign' and i.at <= $2 and (i.decided_at is null or i.decided_at > $2)
+		 order by e.id, i.at desc, i.id`,
+		[challengeId, instant(until)]
+	);
+	return new Map(rows.map(({ id, said }) => [id, said]));
+}
+
+/** What of a check-in hurts, as it is planned: the exercises in which it was told of, each once. */
+function hurtIn(input: CheckinInput, planned: Session): string[] {
+	const places = [...(input.run?.hurts ?? []), ...(input.well.pain?.at ? [input.well.pain.at] : [])];
+	const names = places.flatMap(({ block, part }) => planned.blocks[block]?.parts[part]?.exercise ?? []);
+	return [...new Set(names)];
+}
+
+/** Exercises that are taken out for one report, at most. */
+const MOST_OFF = 10;
+
+/**
+ * Puts pain that a check-in tells of on record, and what it was in off from now on until a coach decides. One that is open
+ * for the day already is told anew and not doubled. In the transaction of the check-in.
+ * @param planned the session as it is planned
+ */
+export async function notePain(
+	tx: Queries,
+	{ ids }: Pick<Context, 'ids'>,
+	{ enrolmentId }: Pick<Person, 'enrolmentId'>,
+	{ input, planned, now }: { input: CheckinInput; planned: Session; now: number }
+): Promise<void> {
+	const said = input.hurts ?? input.run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; ');
+	if (!said) return;
+	const exercises = hurtIn(input, planned).slice(0, MOST_OFF);
+	const [open] = await tx.query<{ id: string; exercises: string[] }>(
+		`select id, exercises from incident where enrolment_id = $1 and day = $2 and kind = 'pain' and decided_at is null`,
+		[enrolmentId, input.day]
+	);
+	const off = exercises.filter((name) => !open?.exercises.includes(name)).map((name) => ({ id: ids.uuid(), name }));
+	await tx.query(
+		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, made_by, made_at)
+		 select r.id, $2, jsonb_build_object('kind', 'exercise', 'exercise', r.name), '{"kind": "leave out"}', $3, null, $4, 'rule', $5
+		 from jsonb_to_recordset($1) as r(id uuid, name text)
+		 where not exists (select from override o where o.enrolment_id = $2 and o.made_by = 'rule' and o.removed_at is null
+			and o.target ->> 'exercise' = r.name)`,
+		// From the next day on: what was done of this one can still be corrected.
+		[JSON.stringify(off), enrolmentId, input.day + 1, 'it hurt; off until your coach has decided', instant(now)]
+	);
+	const values = [said.slice(0, 2000), input.well.pain?.area ?? null, input.well.pain?.kind ?? null];
+	const overrides = off.map(({ id }) => id);
+	if (open)
+		await tx.query(
+			`update incident set said = $2, area = coalesce($3, area), feels = coalesce($4, feels), exercises = exercises || $5::text[],
+				override_ids = override_ids || $6::uuid[] where id = $1`,
+			[open.id, ...values, off.map(({ name }) => name), overrides]
+		);
+	else
+		await tx.query(
+			`insert into incident (id, enrolment_id, kind, day, said, area, feels, exercises, override_ids, at)
+			 values ($1, $2, 'pain', $3, $4, $5, $6, $7, $8, $9)`,
+			[ids.uuid(), enrolmentId, input.day, ...values, exercises, overrides, instant(now)]
+		);
+}
+
+/** Reports of one person in a day. */
+const MOST_A_DAY = 20;
+const DAY_MS = 86_400_000;
+
+/**
+ * Somebody had to stop at a warning sign: nothing is released to them from now on until a coach has on record that somebody
+ * qualified said yes. Sent twice by its id it is kept once. @throws Refusal 400, 409 when it is too much
+ */
+export async function reportStop(
+	{ db, clock }: Context,
+	{ enrolmentId, participantId }: Person,
+	raw: unknown
+): Promise<void> {
+	const { id, sign, note } = validate(stopSchema, raw);
+	const now = clock.now();
+	await db.transaction(async (tx) => {
+		await tx.query('select 1 from enrolment where id = $1 for update', [enrolmentId]);
+		const [known] = await tx.query<{ own: boolean }>('select enrolment_id = $2 as own from incident where id = $1', [
+			id,
+			enrolmentId
+		]);
+		if (known?.own) return;
+		if (known) throw notFound('report');
+		const today = await tx.query('select id from incident where enrolment_id = $1 and at > $2', [
+			enrolmentId,
+			instant(now - DAY_MS)
+		]);
+		if (today.length >= MOST_A_DAY)
+			throw new Refusal(409, 'Your coach has been told. If you need help now, call your emergency number.');
+		await tx.query(
+			`insert into incident (id, enrolment_id, kind, said, at) values ($1, $2, 'stop sign', $3, $4)`,
+			[id, enrolmentId, note ? `${STOP_SIGN_WORDS[sign]}: ${note}` : STOP_SIGN_WORDS[sign], instant(now)]
+		);
+		await projectHolds(tx, [participantId], now);
+	});
+}
+
+/**
+ * A coach decides about an incident: it is on record as what was done about the person, too.
+ * @throws Refusal 400, 404, 409 where it has been decided
+ */
+export async function decideIncident(
+	context: Context,
+	challenge: OwnedChallenge,
+	person: OwnPerson,
+	coach: CoachId,
+	incidentId: string,
+	raw: unknown
+): Promise<void> {
+	const { decision, exercise, note, followUpOn } = validate(decisionSchema, raw);
+	const now = context.clock.now();
+	if (followUpOn && followUpOn <= dateIn(challenge.coachZone, now))
+		throw new Refusal(400, 'Choose a day after today to ask after it.', [
+			{ field: 'followUpOn', message: 'choose a day after today' }
+		]);
+	await context.db.transaction(async (tx) => {
+		const [found] = await tx.query<{
+			kind: Incident['kind'];
+			decidedAt: number | null;
+			exercises: string[];
+			overrideIds: string[];
+		}>(
+			`select kind, decided_at as "decidedAt", exercises, override_ids as "overrideIds" from incident
+			 where enrolment_id = $1 and id = $2 for update`,
+			[person.id, idOf(incidentId, 'incident')]
+		);
+		if (!found) throw notFound('incident');
+		if (found.decidedAt !== null) throw new Refusal(409, 'This has been decided already.');
+		if ((found.kind === 'stop sign') !== (decision === 'cleared'))
+			throw new Refusal(400, found.kind === 'stop sign' ? SAY_WHO : 'Say what happens with the exercise.');
+		if (decision === 'cleared' && !note) throw new Refusal(400, SAY_WHO, [{ field: 'note', message: SAY_WHO }]);
+		if (decision === 'replace' && !exercise)
+			throw new Refusal(400, 'Choose what they do instead.', [{ field: 'exercise', message: 'choose an exercise' }]);
+		if (decision === 'give back' || decision === 'replace')
+			await tx.query(
+				'update override set removed_at = $2 where id = any($1::uuid[]) and removed_at is null',
+				[found.overrideIds, instant(now)]
+			);
+		if (decision === 'replace') {
+			const day = Math.max(1, dayInZone(challenge.startsOn, person.zone, now));
+			for (const name of found.exercises)
+				await addOverride(withTransaction(context, tx), person, 'coach', {
+					target: { kind: 'exercise', exercise: name },
+					change: { kind: 'replace', exercise },
+					fromDay: Math.min(day, challenge.days),
+					toDay: null,
+					why: note ?? 'it hurt'
+				});
+		}
+		await tx.query(
+			`update incident set decided_at = $2, decided_by = $3, decision = $4, note = $5, follow_up_on = $6 where id = $1`,
+			[incidentId, instant(now), coach, decision, note, followUpOn || null]
+		);
+		await noteReach(
+			withTransaction(context, tx),
+			challenge,
+			person,
+			coach,
+			[found.kind === 'pain' ? 'pain' : 'stopped'],
+			{ way: found.kind === 'pain' ? 'adjusted' : 'asked', note }
+		);
+		if (found.kind === 'stop sign') await projectHolds(tx, [person.participantId], now);
+	});
+}
+
+const SAY_WHO = 'Say who said yes, and when: a doctor, or a midwife.';
+
+/** What was to be asked after has been. @throws Refusal 404 */
+export async function followUp({ db, clock }: Context, person: OwnPerson, incidentId: string): Promise<void> {
+	const done = await db.query(
+		`update incident set followed_up_at = $3 where enrolment_id = $1 and id = $2 and follow_up_on is not null and followed_up_at is null
+		 returning id`,
+		[person.id, idOf(incidentId, 'incident'), instant(clock.now())]
+	);
+	if (done.length === 0) throw notFound('incident');
+}
+
+/** Of one run of the job; what is left comes with the next. */
+const TOLD_AT_ONCE = 100;
+
+/** Incidents of which no coach has been told by mail, with who is to be: the owner and those who help. */
+export const untoldIncidents = (
+	db: Queries
+): Promise<{ id: string; at: number; name: string; email: string; challenge: string; challengeId: ChallengeId }[]> =>
+	db.query(
+		`select i.id, i.at, co.name, co.email, ch.name as challenge, ch.id as "challengeId"
+		 from (select * from incident where told_at is null order by at, id limit ${TOLD_AT_ONCE}) i
+		 join enrolment e on e.id = i.enrolment_id join challenge ch on ch.id = e.challenge_id
+		 join coach co on co.id = ch.coach_id or exists
+			(select from helper h where h.challenge_id = ch.id and h.coach_id = co.id and h.role = 'coach')
+		 order by i.at, i.id, co.id`
+	);
+
+export const markTold = async (db: Queries, ids: readonly string[], now: number): Promise<void> => {
+	await db.query('update incident set told_at = $2 where id = any($1::uuid[]) and told_at is null', [
+		ids,
+		instant(now)
+	]);
+};

@@ -1,0 +1,24 @@
+import { STOP_SIGN_WORDS } from '$core/health';
+import { reportStop } from '$lib/server/health/incidents';
+import { carryOn } from '$lib/server/post/letters';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals }) => ({
+	id: locals.app.ids.uuid(),
+	signs: Object.entries(STOP_SIGN_WORDS)
+});
+
+export const actions: Actions = {
+	default: async ({ request, locals }) => {
+		const { app } = locals;
+		const form = await request.formData();
+		const raw = { id: formText(form, 'id'), sign: formText(form, 'sign'), note: formText(form, 'note') };
+		const done = await orFail(reportStop(app, personIn(locals), raw), { note: raw.note });
+		if ('failed' in done) return done.failed;
+		await carryOn(app);
+		return { told: true };
+	}
+};

@@ -1,0 +1,238 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { checkIn } from '$lib/server/attendance/check-in';
+import { openDay, standingOf } from '$lib/server/day/own-day';
+import { overridesOf } from '$lib/server/day/overrides';
+import { inviteHelper } from '../support/coaches';
+import { decideIncident, followUp, incidentsOf, reportStop } from '$lib/server/health/incidents';
+import { asPerson } from '$lib/server/people/enrolments';
+import type { Letter } from '$lib/server/platform/mail';
+import { deliver } from '$lib/server/post/deliver';
+import { inNeed } from '$lib/server/reach/triage';
+import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
+
+let context: TestContext;
+let world: World;
+let sent: Letter[];
+const mail = { send: (letter: Letter) => Promise.resolve(void sent.push(letter)) };
+const tell = () => deliver({ ...context, config: { origin: null } }, mail);
+
+beforeEach(async () => {
+	context = await testContext();
+	context.at('2026-11-25T12:00:00Z');
+	world = await makeWorld(context);
+	sent = [];
+	return () => context.db.close();
+});
+
+const person = () => ownPersonOf(context, world, world.people[0]!.enrolmentId);
+const me = async () => asPerson(await person());
+const send = async (day: number, more: object) =>
+	checkIn(context, await me(), {
+		id: context.ids.uuid(),
+		day,
+		versionId: null,
+		done: 'all',
+		sets: null,
+		...more
+	});
+const all = () => incidentsOf(context.db, world.people[0]!.enrolmentId, context.clock.now());
+const off = async () =>
+	(await overridesOf(context.db, world.people[0]!.enrolmentId, context.clock.now())).map(
+		({ target, change, fromDay, madeBy }) => ({ target, change: change.kind, fromDay, madeBy })
+	);
+const reasons = async () => {
+	const found = await inNeed({ app: context }, world.challenge, context.clock.now());
+	return found.find((one) => one.person.id === world.people[0]!.enrolmentId)!.reasons;
+};
+const decide = async (raw: object, id?: string) =>
+	decideIncident(context, world.challenge, await person(), world.coach.id, id ?? (await all())[0]!.id, raw);
+const knee = { area: 'knee', kind: 'sharp', at: { block: 0, part: 0 } };
+const exercisesOn = async (day: number) =>
+	(await openDay(context, await me(), day)).session?.asked.map(({ exercise }) => exercise);
+
+describe('pain that a check-in tells of', () => {
+	it('is on record, and its exercise off from the next day on', async () => {
+		await send(3, { hurts: 'left knee, going down', well: { pain: knee } });
+		expect(await all()).toMatchObject([
+			{
+				kind: 'pain',
+				day: 3,
+				said: 'left knee, going down',
+				area: 'knee',
+				feels: 'sharp',
+				exercises: ['Squat'],
+				decidedAt: null
+			}
+		]);
+		expect(await off()).toEqual([
+			{ target: { kind: 'exercise', exercise: 'Squat' }, change: 'leave out', fromDay: 4, madeBy: 'rule' }
+		]);
+		context.at('2026-11-26T12:00:00Z');
+		expect(await exercisesOn(4)).toEqual(['Plank']);
+		expect((await reasons())[0]).toMatchObject({ kind: 'pain', hurts: 'left knee, going down' });
+	});
+
+	it('is told of by a session that was led, in each exercise once', async () => {
+		const run = {
+			seconds: 600,
+			scores: [],
+			hurts: [
+				{ block: 0, part: 0, exercise: 'Squat', area: 'knee' },
+				{ block: 0, part: 0, exercise: 'Squat', area: 'back' },
+				{ block: 1, part: 0, exercise: 'Plank', area: 'wrist' },
+				{ block: 40, part: 0, exercise: 'Gone', area: 'wrist' }
+			]
+		};
+		await send(3, { run });
+		expect(await all()).toMatchObject([
+			{
+				said: 'knee, in Squat; back, in Squat; wrist, in Plank; wrist, in Gone',
+				exercises: ['Squat', 'Plank']
+			}
+		]);
+		expect(await off()).toHaveLength(2);
+	});
+
+	it('corrected is told anew and not doubled; without an exercise nothing is off', async () => {
+		const first = await send(3, { hurts: 'knee' });
+		expect(await off()).toEqual([]);
+		await send(3, { hurts: 'right knee', replaces: first.id, well: { pain: knee } });
+		expect(await all()).toMatchObject([{ said: 'right knee', exercises: ['Squat'] }]);
+		expect(await off()).toHaveLength(1);
+	});
+
+	it('in an exercise that is off already takes it out once', async () => {
+		await send(2, { hurts: 'knee', well: { pain: knee } });
+		await send(3, { hurts: 'knee', well: { pain: knee } });
+		expect(await all()).toHaveLength(2);
+		expect(await off()).toHaveLength(1);
+	});
+
+	it('is nothing where nothing hurts', async () => {
+		await send(3, {});
+		expect(await all()).toEqual([]);
+	});
+});
+
+describe('the coaches', () => {
+	it('are told by mail at once, each incident once, and not of what or of whom', async () => {
+		await inviteHelper(context, world, 'Kaija', 'coach');
+		await inviteHelper(context, world, 'Vesa', 'viewer');
+		await send(3, { hurts: 'left knee', well: { pain: knee } });
+		await tell();
+		await tell();
+		expect(sent.map(({ to }) => (to as { address: string }).address).sort()).toEqual([
+			'kaija@example.org',
+			'runa@example.org'
+		]);
+		for (const { subject, text } of sent) expect(`${subject}${text}`).not.toMatch(/knee|Person 1|Squat/);
+	});
+});
+
+describe('what is decided', () => {
+	beforeEach(() => send(3, { hurts: 'left knee', well: { pain: knee } }));
+
+	it('gives the exercise back', async () => {
+		await decide({ decision: 'give back' });
+		expect(await off()).toEqual([]);
+		expect(await all()).toMatchObject([{ decision: 'give back', decidedBy: 'Runa' }]);
+		expect((await reasons()).map(({ kind }) => kind)).not.toContain('pain');
+		await expect(decide({ decision: 'keep off' })).rejects.toMatchObject({ status: 409 });
+	});
+
+	it('puts another in its place, with why', async () => {
+		await decide({ decision: 'replace', exercise: 'Glute bridge', note: 'until the knee is quiet' });
+		context.at('2026-11-26T12:00:00Z');
+		expect(await exercisesOn(4)).toEqual(['Glute bridge', 'Plank']);
+		expect(await overridesOf(context.db, world.people[0]!.enrolmentId, context.clock.now())).toMatchObject([
+			{ why: 'until the knee is quiet', madeBy: 'coach' }
+		]);
+	});
+
+	it('keeps it off', async () => {
+		await decide({ decision: 'keep off' });
+		expect(await off()).toHaveLength(1);
+	});
+
+	it('is asked after on its day, and comes up until it was', async () => {
+		await decide({ decision: 'keep off', followUpOn: '2026-11-28' });
+		expect((await reasons()).map(({ kind }) => kind)).not.toContain('follow up');
+		context.at('2026-11-27T23:30:00Z');
+		expect((await reasons())[0], 'it is the 28th in Oslo').toMatchObject({
+			kind: 'follow up',
+			about: 'left knee'
+		});
+		const [incident] = await all();
+		await followUp(context, await person(), incident!.id);
+		expect((await reasons()).map(({ kind }) => kind)).not.toContain('follow up');
+		await expect(followUp(context, await person(), incident!.id)).rejects.toMatchObject({ status: 404 });
+	});
+
+	it.each([
+		[{ decision: 'pray' }, 400],
+		[{ decision: 'cleared', note: 'Dr Aas' }, 400],
+		[{ decision: 'replace' }, 400],
+		[{ decision: 'replace', exercise: 'Flying carpet' }, 400],
+		[{ decision: 'keep off', followUpOn: '2026-11-25' }, 400],
+		[{ decision: 'keep off', followUpOn: 'soon' }, 400]
+	])('is refused where it makes none, and all stays off: %j', async (raw, status) => {
+		await expect(decide(raw)).rejects.toMatchObject({ status });
+		expect(await off()).toHaveLength(1);
+		expect(await all()).toMatchObject([{ decidedAt: null }]);
+	});
+
+	it('is decided about no one else’s', async () => {
+		await expect(decide({ decision: 'keep off' }, context.ids.uuid())).rejects.toMatchObject({ status: 404 });
+		const other = await ownPersonOf(context, world, world.people[1]!.enrolmentId);
+		await expect(
+			decideIncident(context, world.challenge, other, world.coach.id, (await all())[0]!.id, {
+				decision: 'keep off'
+			})
+		).rejects.toMatchObject({ status: 404 });
+	});
+});
+
+describe('a warning sign', () => {
+	const stop = async (raw: object = {}) =>
+		reportStop(context, await me(), { id: context.ids.uuid(), sign: 'chest', ...raw });
+
+	it('holds everything until it is on record who said yes', async () => {
+		await stop({ note: 'on the hill' });
+		expect((await standingOf(context, await me())).hold?.reason).toBe('stopped');
+		expect(await all()).toMatchObject([
+			{ kind: 'stop sign', said: 'chest pain or pressure: on the hill', day: null }
+		]);
+		await expect(send(3, {})).rejects.toMatchObject({ status: 409 });
+		expect(await reasons()).toMatchObject([{ kind: 'stopped', said: 'chest pain or pressure: on the hill' }]);
+		context.at('2026-11-26T12:00:00Z');
+		await expect(decide({ decision: 'cleared' })).rejects.toThrow(/Say who said yes/);
+		await expect(decide({ decision: 'keep off' })).rejects.toMatchObject({ status: 400 });
+		await decide({ decision: 'cleared', note: 'Dr Aas, today' });
+		expect((await standingOf(context, await me())).hold).toBeNull();
+		expect((await reasons()).map(({ kind }) => kind)).not.toContain('stopped');
+		await send(4, {});
+	});
+
+	it('stays first however often somebody was written to', async () => {
+		await stop();
+		const { noteReach } = await import('$lib/server/reach/reaches');
+		await noteReach(context, world.challenge, await person(), world.coach.id, ['stopped'], { way: 'wrote' });
+		expect((await reasons())[0]).toMatchObject({ kind: 'stopped' });
+	});
+
+	it('is kept once however often it is sent, and is bounded', async () => {
+		const id = context.ids.uuid();
+		await stop({ id });
+		await stop({ id });
+		expect(await all()).toHaveLength(1);
+		for (let i = 0; i < 19; i++) await stop();
+		await expect(stop()).rejects.toMatchObject({
+			status: 409,
+			message: expect.stringContaining('emergency') as string
+		});
+		await expect(stop({ sign: 'boredom' })).rejects.toMatchObject({ status: 400 });
+		await expect(reportStop(context, world.people[1]!, { id, sign: 'faint' })).rejects.toMatchObject({
+			status: 404
+		});
+	});
+});

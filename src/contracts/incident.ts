@@ -22,8 +22,6 @@ export const decisionSchema = object({
 /** Somebody had to stop. */
 export const stopSchema = object({
 	id: string().uuid('the id of a report is a UUID').required('a report carries its own id'),
-	sign: string()
-		.oneOf(STOP_SIGN_KEYS, 'say which sign it was')
-		.required('say which sign it was'),
+	sign: string().oneOf(STOP_SIGN_KEYS, 'say which sign it was').required('say which sign it was'),
 	note: words(1000)
 });

@@ -176,7 +176,7 @@ export const PEOPLE: DemoPerson[] = [
 		part: 0.2,
 		late: 0.08,
 		hour: 17.5,
-		hurts: { 10: 'left knee, 2 of 10, stepping down', 23: 'left knee, 4 of 10, sharp on the step-up' }
+		hurts: { 10: 'left knee, 2 of 10, stepping down', 23: 'left knee, 4 of 10, sharp in the bent-over row' }
 	},
 	{
 		name: 'Ciarán Molloy',

@@ -1,6 +1,7 @@
 /** What the coach of the demo did about those who needed her, on the mornings of the weeks before, and who answered. */
 import { DEFAULT_TONE, draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
 import type { OwnedChallenge } from '$lib/server/challenge/challenge';
+import { decideIncident, incidentsOf } from '$lib/server/health/incidents';
 import { writeTo, writeToCoach } from '$lib/server/messages/messages';
 import { asPerson, enrolmentOf } from '$lib/server/people/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
@@ -57,6 +58,15 @@ export async function writeReaches(
 			const kinds = one.reasons.map(({ kind }): ReasonKind => kind);
 			const [by, name] = i % 4 === 3 ? ([helper, 'Ravdna'] as const) : ([coach, 'Runa'] as const);
 			const group = REASON_KINDS[first.kind];
+			if (first.kind === 'pain') {
+				for (const { id, decidedAt } of await incidentsOf(then.db, person.id, at))
+					if (decidedAt === null)
+						await decideIncident(then, challenge, person, by, id, {
+							decision: 'keep off',
+							note: 'Slower down, and no deeper than it is quiet.'
+						});
+				continue;
+			}
 			if (group !== 'retention') {
 				await noteReach(then, challenge, person, by, kinds, { way: WAYS[group] });
 				continue;

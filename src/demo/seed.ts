@@ -27,6 +27,7 @@ import { createSession, saveSession, type Saved } from '$lib/server/session/sess
 import { putOnShelf, takeFromShelf } from '$lib/server/shelf/shelf';
 import { LINKED, mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
+import { writeBodies } from './body';
 import { writePosts } from './post';
 import { writeReaches } from './reach';
 import { inviteHelpers, makeHelpers, noteDeed, writeTeams } from './company';
@@ -400,7 +401,9 @@ export interface DemoStamp {
 }
 
 /** Everything the demo holds, written through the same use cases as real data. */
-export async function writeDemo(app: Pick<App, 'db' | 'clock'>): Promise<DemoStamp> {
+export async function writeDemo(
+	app: Pick<App, 'db' | 'clock' | 'threads'> & { config: Pick<App['config'], 'dataDirectory'> }
+): Promise<DemoStamp> {
 	const now = app.clock.now();
 	const today = dateIn(COACH_ZONE, now);
 	const monday = addDays(today, 1 - weekdayOf(today));
@@ -417,6 +420,7 @@ export async function writeDemo(app: Pick<App, 'db' | 'clock'>): Promise<DemoSta
 	const { links, challenge } = await writeRunning(context, coach, helpers, sessions, monday, now);
 	await writePlanned(context, coach, sessions, monday, now);
 	await liveUntil({ ...context, clock: app.clock }, 0, now);
+	await writeBodies({ ...context, config: app.config, threads: app.threads }, challenge, coach, now);
 	await writeReaches(context, challenge, { coach: coach.id, helper: helpers[0]?.id ?? coach.id }, now);
 	await writePosts(context, challenge, coach, now);
 	return { links: Object.fromEntries(LINKED.map((name) => [name, links.get(name) ?? ''])) };

@@ -55,9 +55,11 @@ const asOf = ({ letters, told }: Imagined, day: number): Reason[] => {
 	const facts = somebody(shown, told);
 	const now = opens(day) + HOUR;
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
-	return triage({ stopped: null, followUp: null, ...facts, attendance }, DEFAULT_HOUSE, now).filter(
-		({ kind }) => REASON_KINDS[kind] === 'retention'
-	);
+	return triage(
+		{ stopped: null, followUp: null, losing: null, ...facts, attendance },
+		DEFAULT_HOUSE,
+		now
+	).filter(({ kind }) => REASON_KINDS[kind] === 'retention');
 };
 
 it('finds those who will drop out among the first ten, days before they do', () => {

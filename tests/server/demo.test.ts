@@ -29,6 +29,8 @@ import { rebuild } from '$lib/server/attendance/projection';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll, type Roll } from '$lib/server/attendance/roll';
+import { Threads } from '$lib/server/threads/threads';
+import { ownFolder } from '../support/directories';
 import { newDatabase } from '../support/database';
 
 const NOW = Date.parse('2026-05-13T05:40:00Z');
@@ -38,7 +40,9 @@ let other: Database;
 
 beforeAll(async () => {
 	[one, other] = [await newDatabase(), await newDatabase()];
-	for (const db of [one, other]) await writeDemo({ db, clock: { now: () => NOW } });
+	const config = { dataDirectory: ownFolder('demo') };
+	for (const db of [one, other])
+		await writeDemo({ db, clock: { now: () => NOW }, config, threads: new Threads(null) });
 }, 120_000);
 afterAll(() => Promise.all([one.close(), other.close()]));
 

@@ -1,6 +1,7 @@
 declare module 'jstat' {
 	const jstat: {
 		normal: { inv(p: number, mean: number, sd: number): number };
+		studentt: { inv(p: number, degrees: number): number };
 		betaln(a: number, b: number): number;
 		combinationln(n: number, k: number): number;
 		mean(data: number[]): number;

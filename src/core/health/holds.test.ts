@@ -123,7 +123,9 @@ describe('holds', () => {
 					})
 				),
 				fc.boolean(),
-				fc.array(fc.record({ from: time, until: fc.option(fc.integer({ min: 401, max: 900 })) }), { maxLength: 3 }),
+				fc.array(fc.record({ from: time, until: fc.option(fc.integer({ min: 401, max: 900 })) }), {
+					maxLength: 3
+				}),
 				(screenings, clearances, waitsForAnswers, stops) => {
 					const holds = holdsOf(records({ screenings, clearances, waitsForAnswers, stops }));
 					const other = records({

@@ -76,7 +76,10 @@ export function insteadOf(
 ): string | null {
 	const exercise = practice.library.find(name);
 	const place = BODY_AREAS.find((one) => one === area) ?? 'elsewhere';
-	return exercise && (ifHurts({ instead: undefined }, exercise, place, who, practice)?.name ?? null);
+	if (!exercise) return null;
+	const spares = (where: BodyArea) => ifHurts({ instead: undefined }, exercise, where, who, practice);
+	// Where the exercise asks nothing of the place that hurts, an easier form of it is what is left.
+	return (spares(place) ?? spares('elsewhere'))?.name ?? null;
 }
 
 function exerciseOf(

@@ -2,3 +2,4 @@ export { seededRandom } from './seeded-random';
 export { moments, quantile } from './moments';
 export { normal } from './normal';
 export { wilson } from './wilson';
+export { studentT } from './student';

@@ -85,6 +85,14 @@ function wordsFor(reason: Reason): Words {
 						advice: 'Tell me who said yes, and your sessions open.',
 						kindly: NO_HURRY
 					};
+		case 'losing':
+			return {
+				says: 'Your weight has gone down faster than is good for you.',
+				advice:
+					'Please eat more, not less; if it goes on, or wasn’t meant, a doctor or dietitian should look at it.',
+				asks: 'How are you eating these days?',
+				kindly: NO_HURRY
+			};
 		case 'never started':
 			return {
 				says: 'We have begun, and I haven’t seen you yet.',

@@ -9,4 +9,4 @@ export {
 	type ReasonGroup,
 	type ReasonKind
 } from './reason';
-export { CHECKINS_SEEN, triage, type CheckinSeen } from './triage';
+export { CHECKINS_SEEN, triage, type CheckinSeen, type TriageFacts } from './triage';

@@ -11,6 +11,7 @@ export const REASON_KINDS = {
 	pain: 'safety',
 	'follow up': 'safety',
 	held: 'safety',
+	losing: 'safety',
 	'never started': 'retention',
 	'first miss': 'retention',
 	missing: 'retention',
@@ -34,6 +35,7 @@ export const REASON_TITLE: Record<ReasonKind, string> = {
 	pain: 'Pain reported',
 	'follow up': 'Ask after it',
 	held: 'On hold',
+	losing: 'Losing weight fast',
 	'never started': 'Hasn’t started',
 	'first miss': 'First missed day',
 	missing: 'Missing days',
@@ -71,6 +73,8 @@ export type Reason = {
 		| { kind: 'stopped'; said: string }
 		/** The day has come on which a coach wanted to ask after something. */
 		| { kind: 'follow up'; about: string }
+		/** Weight is lost faster than is good: kg a week (below 0), and as a share of it. */
+		| { kind: 'losing'; kgPerWeek: number; share: number; days: number }
 		/** Nothing has come in, and so many days were due. */
 		| { kind: 'never started'; due: number }
 		/** A day is missed for the first time, after so many that were done. */

@@ -16,7 +16,11 @@ function reasonsOf(
 	// A week that has begun goes on.
 	const facts = somebody(letters.padEnd(Math.ceil((letters.length + 1) / 7) * 7, 'a'), told, holds);
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
-	return triage({ stopped: null, followUp: null, ...facts, attendance }, { ...DEFAULT_HOUSE, ...house }, now);
+	return triage(
+		{ stopped: null, followUp: null, losing: null, ...facts, attendance },
+		{ ...DEFAULT_HOUSE, ...house },
+		now
+	);
 }
 const kindsOf = (...of: Parameters<typeof reasonsOf>): ReasonKind[] =>
 	reasonsOf(...of).map(({ kind }) => kind);

@@ -2,6 +2,7 @@ import { mean, median } from 'simple-statistics';
 import { isDue, isSilent, type Attendance } from '../attendance';
 import { entryOf, type PersonDay, type Strip } from '../day';
 import { holdAt, type Hold } from '../health';
+import type { Losing } from '../measures';
 import type { HouseRules } from '../practice';
 import { compareNeed, type Reason } from './reason';
 
@@ -31,6 +32,8 @@ export interface TriageFacts {
 	stopped: string | null;
 	/** What was to be asked after by now, and when that was decided; null: nothing. */
 	followUp: { at: number; said: string } | null;
+	/** How fast they lose weight, and when they were last weighed; null: not too fast. */
+	losing: (Losing & { since: number }) | null;
 	/** What stands, the newest first, no more than `CHECKINS_SEEN`. */
 	checkins: readonly CheckinSeen[];
 }
@@ -75,6 +78,7 @@ export function triage(facts: TriageFacts, house: HouseRules, now: number): Reas
 		pain(facts),
 		followUp(facts),
 		held(facts, now),
+		losing(facts),
 		gone,
 		// Who has gone quiet does less than before, and who is back did: that says the same once more.
 		(gone ?? back) ? null : fading(facts, house, now),
@@ -109,6 +113,10 @@ function stopped({ holds, stopped: said }: TriageFacts, now: number): Found {
 
 function followUp({ followUp: due }: TriageFacts): Found {
 	return due && { kind: 'follow up', since: due.at, about: due.said };
+}
+
+function losing({ losing: found }: TriageFacts): Found {
+	return found && { kind: 'losing', ...found };
 }
 
 function held({ holds }: TriageFacts, now: number): Found {

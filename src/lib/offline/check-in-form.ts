@@ -70,7 +70,8 @@ function wellOf(form: FormData) {
 		waterLitres: water === null ? null : figure(water),
 		fuelMet: fuel === null ? null : fuel === 'yes',
 		win: text(form, 'win'),
-		pain: text(form, 'hurts') !== null && area !== null && kind !== null 
+		pain:
+			text(form, 'hurts') !== null && area !== null && kind !== null
 				? { area, kind, at: at ? { block: Number(at[1]), part: Number(at[2]) } : null }
 				: null
 	};

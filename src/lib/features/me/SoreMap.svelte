@@ -52,6 +52,8 @@
 		[35, 202, 12, 10, 4],
 		[53, 202, 12, 10, 4]
 	] as const;
+	/** Parts that are drawn on one side only, seen from the other as well. */
+	const BEHIND = { front: ['neck', 'glutes'], back: ['shoulders', 'arms', 'forearms'] } as const;
 	const FILL = ['fill-base-100', 'fill-warning/40', 'fill-warning', 'fill-secondary'];
 
 	const press = (area: SoreArea) => {
@@ -70,8 +72,11 @@
 	<div class="grid grid-cols-2 gap-2">
 		{#each ['front', 'back'] as const as side (side)}
 			<figure class="bg-base-200 rounded pt-2">
-				<svg viewBox="0 0 100 216" class="mx-auto h-64" role="group" aria-label="Body, {side}">
+				<svg viewBox="0 0 100 216" class="mx-auto h-80" role="group" aria-label="Body, {side}">
 					{#each REST as [x, y, width, height, rx] (`${x} ${y}`)}
+						<rect {x} {y} {width} {height} {rx} class="fill-base-100 stroke-base-300" stroke-width="1" />
+					{/each}
+					{#each BEHIND[side].flatMap((area) => SHAPES[area]) as [x, y, width, height, rx] (`${x} ${y}`)}
 						<rect {x} {y} {width} {height} {rx} class="fill-base-100 stroke-base-300" stroke-width="1" />
 					{/each}
 					{#each SORE_KEYS.filter((area) => SORE_AREAS[area] === side) as area (area)}

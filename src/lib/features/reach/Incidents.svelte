@@ -59,7 +59,7 @@
 </script>
 
 <div class="flex flex-col gap-3">
-	{#each open as one (one.id)}
+	{#each open as one, i (one.id)}
 		<section
 			class="remark remark-safety"
 			aria-label={one.kind === 'pain' ? 'Pain to decide about' : 'Warning sign to decide about'}
@@ -78,53 +78,60 @@
 				{/if}
 			</p>
 			{#if !back}
-				<form method="post" action="?/decide" class="mt-2 flex flex-col gap-2 text-sm" use:enhance>
-					<input type="hidden" name="person" value={person} />
-					<input type="hidden" name="incident" value={one.id} />
-					<div class="flex flex-wrap gap-x-4 gap-y-1">
-						{#each choices(one) as [value, text] (value)}
-							<label class="flex items-center gap-1.5"
-								><input
-									type="radio"
-									class="radio radio-xs"
-									name="decision"
-									{value}
-									checked={decisionOf(one) === value}
-									onchange={() => (chosen = { ...chosen, [one.id]: value })}
-								/>
-								{text}</label
+				<details open={i === 0}>
+					<summary class="link-quiet cursor-pointer text-sm">Decide</summary>
+					<form method="post" action="?/decide" class="mt-2 flex flex-col gap-2 text-sm" use:enhance>
+						<input type="hidden" name="person" value={person} />
+						<input type="hidden" name="incident" value={one.id} />
+						<div class={['flex flex-wrap gap-x-4 gap-y-1', choices(one).length === 1 && 'hidden']}>
+							{#each choices(one) as [value, text] (value)}
+								<label class="flex items-center gap-1.5"
+									><input
+										type="radio"
+										class="radio radio-xs"
+										name="decision"
+										{value}
+										checked={decisionOf(one) === value}
+										onchange={() => (chosen = { ...chosen, [one.id]: value })}
+									/>
+									{text}</label
+								>
+							{/each}
+						</div>
+						{#if decisionOf(one) === 'replace'}
+							<label
+								>Instead of {listed(one.exercises)}
+								<input
+									class="input input-sm flex w-72"
+									name="exercise"
+									list="exercises"
+									autocomplete="off"
+									value={one.instead ?? ''}
+								/></label
 							>
-						{/each}
-					</div>
-					{#if decisionOf(one) === 'replace'}
-						<label
-							>Instead of {listed(one.exercises)}
-							<input
-								class="input input-sm flex w-72"
-								name="exercise"
-								list="exercises"
-								autocomplete="off"
-								value={one.instead ?? ''}
-							/></label
+							<datalist id="exercises"
+								>{#each exercises as exercise (exercise)}<option value={exercise}></option>{/each}</datalist
+							>
+							{#if one.instead === null}<p class="quiet">
+									Nothing near it spares the place with what {name} has.
+								</p>{/if}
+						{/if}
+						<div class="flex flex-wrap items-end gap-3">
+							<label class="grow"
+								>{one.kind === 'stop sign' ? 'Who said yes, and when' : 'Why'}
+								<input class="input input-sm flex w-full" name="note" maxlength="300" /></label
+							>
+							<label
+								>Ask after it on
+								<input type="date" class="input input-sm flex w-40" name="followUpOn" min={tomorrow} /></label
+							>
+						</div>
+						{#if refused?.incident === one.id}<p class="field-fault" role="alert">{refused.message}</p>{/if}
+						<button class="btn btn-sm btn-primary self-start"
+							>{choices(one).length === 1 ? choices(one)[0]![1] : 'Decide'}</button
 						>
-						<datalist id="exercises"
-							>{#each exercises as exercise (exercise)}<option value={exercise}></option>{/each}</datalist
-						>
-						{#if one.instead === null}<p class="quiet">
-								Nothing near it spares the place with what {name} has.
-							</p>{/if}
-					{/if}
-					<label
-						>{one.kind === 'stop sign' ? 'Who said yes, and when' : 'Why'}
-						<input class="input input-sm flex w-full" name="note" maxlength="300" /></label
-					>
-					<label
-						>Ask after it on
-						<input type="date" class="input input-sm w-40" name="followUpOn" min={tomorrow} /></label
-					>
-					{#if refused?.incident === one.id}<p class="field-fault" role="alert">{refused.message}</p>{/if}
-					<button class="btn btn-sm btn-primary self-start">Decide</button>
-				</form>
+					</form>
+				</details>
 				<p class="quiet mt-1 text-[13px]">
 					Nothing here diagnoses. Pain that is sharp, or lasts, belongs to a doctor or physiotherapist.
 				</p>

@@ -25,6 +25,7 @@ export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
 	'follow up': 'wrote',
 	pain: 'wrote',
 	held: 'asked',
+	losing: 'wrote',
 	'never started': 'wrote',
 	'first miss': 'wrote',
 	missing: 'wrote',
@@ -81,6 +82,8 @@ export function reasonWords(reason: Reason, zone: string): string {
 			return `You wanted to ask after “${reason.about}” by today.`;
 		case 'held':
 			return HELD[reason.why];
+		case 'losing':
+			return `${Math.abs(reason.kgPerWeek).toFixed(1)} kg a week over ${counted(Math.round(reason.days), 'day')}, ${(reason.share * 100).toFixed(1)} % of their weight; more than 1 % a week is too fast.`;
 		case 'never started':
 			return `Nothing has come in, and ${counted(reason.due, 'day')} ${reason.due === 1 ? 'was' : 'were'} due.`;
 		case 'first miss':

@@ -98,14 +98,17 @@ export async function notePain(
 	{ enrolmentId }: Pick<Person, 'enrolmentId'>,
 	{ input, planned, now }: { input: CheckinInput; planned: Session; now: number }
 ): Promise<void> {
-	const said = input.hurts ?? input.run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; ');
+	const said =
+		input.hurts ?? input.run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; ');
 	if (!said) return;
 	const exercises = hurtIn(input, planned).slice(0, MOST_OFF);
 	const [open] = await tx.query<{ id: string; exercises: string[] }>(
 		`select id, exercises from incident where enrolment_id = $1 and day = $2 and kind = 'pain' and decided_at is null`,
 		[enrolmentId, input.day]
 	);
-	const off = exercises.filter((name) => !open?.exercises.includes(name)).map((name) => ({ id: ids.uuid(), name }));
+	const off = exercises
+		.filter((name) => !open?.exercises.includes(name))
+		.map((name) => ({ id: ids.uuid(), name }));
 	await tx.query(
 		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, made_by, made_at)
 		 select r.id, $2, jsonb_build_object('kind', 'exercise', 'exercise', r.name), '{"kind": "leave out"}', $3, null, $4, 'rule', $5
@@ -113,7 +116,13 @@ export async function notePain(
 		 where not exists (select from override o where o.enrolment_id = $2 and o.made_by = 'rule' and o.removed_at is null
 			and o.target ->> 'exercise' = r.name)`,
 		// From the next day on: what was done of this one can still be corrected.
-		[JSON.stringify(off), enrolmentId, input.day + 1, 'it hurt; off until your coach has decided', instant(now)]
+		[
+			JSON.stringify(off),
+			enrolmentId,
+			input.day + 1,
+			'it hurt; off until your coach has decided',
+			instant(now)
+		]
 	);
 	const values = [said.slice(0, 2000), input.well.pain?.area ?? null, input.well.pain?.kind ?? null];
 	const overrides = off.map(({ id }) => id);
@@ -148,10 +157,10 @@ export async function reportStop(
 	const now = clock.now();
 	await db.transaction(async (tx) => {
 		await tx.query('select 1 from enrolment where id = $1 for update', [enrolmentId]);
-		const [known] = await tx.query<{ own: boolean }>('select enrolment_id = $2 as own from incident where id = $1', [
-			id,
-			enrolmentId
-		]);
+		const [known] = await tx.query<{ own: boolean }>(
+			'select enrolment_id = $2 as own from incident where id = $1',
+			[id, enrolmentId]
+		);
 		if (known?.own) return;
 		if (known) throw notFound('report');
 		const today = await tx.query('select id from incident where enrolment_id = $1 and at > $2', [
@@ -201,9 +210,12 @@ export async function decideIncident(
 		if (found.decidedAt !== null) throw new Refusal(409, 'This has been decided already.');
 		if ((found.kind === 'stop sign') !== (decision === 'cleared'))
 			throw new Refusal(400, found.kind === 'stop sign' ? SAY_WHO : 'Say what happens with the exercise.');
-		if (decision === 'cleared' && !note) throw new Refusal(400, SAY_WHO, [{ field: 'note', message: SAY_WHO }]);
+		if (decision === 'cleared' && !note)
+			throw new Refusal(400, SAY_WHO, [{ field: 'note', message: SAY_WHO }]);
 		if (decision === 'replace' && !exercise)
-			throw new Refusal(400, 'Choose what they do instead.', [{ field: 'exercise', message: 'choose an exercise' }]);
+			throw new Refusal(400, 'Choose what they do instead.', [
+				{ field: 'exercise', message: 'choose an exercise' }
+			]);
 		if (decision === 'give back' || decision === 'replace')
 			await tx.query(
 				'update override set removed_at = $2 where id = any($1::uuid[]) and removed_at is null',
@@ -254,7 +266,9 @@ const TOLD_AT_ONCE = 100;
 /** Incidents of which no coach has been told by mail, with who is to be: the owner and those who help. */
 export const untoldIncidents = (
 	db: Queries
-): Promise<{ id: string; at: number; name: string; email: string; challenge: string; challengeId: ChallengeId }[]> =>
+): Promise<
+	{ id: string; at: number; name: string; email: string; challenge: string; challengeId: ChallengeId }[]
+> =>
 	db.query(
 		`select i.id, i.at, co.name, co.email, ch.name as challenge, ch.id as "challengeId"
 		 from (select * from incident where told_at is null order by at, id limit ${TOLD_AT_ONCE}) i

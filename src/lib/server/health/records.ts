@@ -45,7 +45,11 @@ export async function projectHolds(tx: Queries, ids: readonly ParticipantId[], n
 	const held = rows.flatMap(({ screenings, clearances, stops, enrolments }) =>
 		enrolments.map(({ id, joined, waits, before }): { id: EnrolmentId; holds: Hold[] } => ({
 			id,
-			holds: holdsFrom(before, now, holdsOf({ joined, screenings, clearances, stops, waitsForAnswers: waits }))
+			holds: holdsFrom(
+				before,
+				now,
+				holdsOf({ joined, screenings, clearances, stops, waitsForAnswers: waits })
+			)
 		}))
 	);
 	await tx.query(

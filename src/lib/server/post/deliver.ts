@@ -178,10 +178,7 @@ type Delivering = Context & { config: { origin: string | null } };
  * processes at once, and to break off anywhere: a letter that was sent as its process died is sent again as the same one.
  * @returns how many tries were made
  */
-export async function deliver(
-	context: Delivering,
-	mail: Mail
-): Promise<number> {
+export async function deliver(context: Delivering, mail: Mail): Promise<number> {
 	const { db, clock, config } = context;
 	await tellIncidents(context, mail);
 	while ((await showDue(context)) > 0);
@@ -213,10 +210,7 @@ export async function deliver(
 	return tries;
 }
 
-export const lettersJob = (
-	context: Delivering,
-	mail: Mail
-): Job<object> => ({
+export const lettersJob = (context: Delivering, mail: Mail): Job<object> => ({
 	...LETTERS,
 	what: 'Carries messages into the application and out by mail',
 	every: '* * * * *',

@@ -3,6 +3,8 @@ import type { Person } from '../auth/link';
 import { project } from '../attendance/projection';
 import { ownCompany } from '../people/teams';
 import { instant, only, type Queries } from '../db/database';
+import { formCheckFilesOf, removeFormFiles } from '../messages/form-checks';
+import { picturesOf, removePictureFiles } from '../body/pictures';
 import { endDays } from '../people/leave';
 import { documentsOf, removeFiles } from '../health/documents';
 import type { Config } from '../platform/config';
@@ -17,7 +19,9 @@ const OF_PERSON = [
 	'health_look',
 	'person_event',
 	'suited',
-	'document'
+	'document',
+	'measure',
+	'picture'
 ] as const;
 /** What the coach keeps for herself about somebody: deleted with the rest. */
 const OF_COACH = ['private_note'] as const;
@@ -30,7 +34,9 @@ const OF_ENROLMENT = [
 	'presence',
 	'message',
 	'letter',
-	'incident'
+	'incident',
+	'weekly',
+	'form_check'
 ] as const;
 
 export interface OwnData {
@@ -136,6 +142,8 @@ export async function forget(
 	id: ParticipantId
 ): Promise<void> {
 	const documents = await documentsOf(db, id);
+	const pictures = await picturesOf(db, id);
+	const clips = await formCheckFilesOf(db, id);
 	await db.transaction(async (tx) => {
 		const enrolments = await tx.query<{ id: EnrolmentId }>(
 			'select id from enrolment where participant_id = $1 order by id for update',
@@ -167,7 +175,16 @@ export async function forget(
 			`update shelf_log set effort = null, hurts = null, note = null where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);
-		for (const table of ['session_again', 'presence', 'reach', 'message', 'letter', 'incident'] as const)
+		for (const table of [
+			'session_again',
+			'presence',
+			'reach',
+			'message',
+			'letter',
+			'incident',
+			'weekly',
+			'form_check'
+		] as const)
 			await tx.query(`delete from ${table} where enrolment_id = any($1::uuid[])`, [ids]);
 		for (const table of ['excuse', 'pause'] as const)
 			await tx.query(`update ${table} set reason = $2 where enrolment_id = any($1::uuid[])`, [ids, NOT_KEPT]);
@@ -196,6 +213,8 @@ export async function forget(
 		await project(tx, ids);
 	});
 	await removeFiles({ config }, documents);
+	await removePictureFiles({ config }, pictures);
+	await removeFormFiles({ config }, clips);
 }
 
 /** What a person’s own page says is kept of them: how many of each. */

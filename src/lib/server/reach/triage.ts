@@ -10,6 +10,7 @@ import {
 	isAnswered,
 	triage,
 	type CheckinSeen,
+	type TriageFacts,
 	type Effect,
 	type Reason
 } from '$core/triage';
@@ -19,6 +20,7 @@ import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
 import type { Enrolment } from '../people/enrolments';
 import type { EnrolmentId } from '../platform/ids';
+import { losingIn } from '../body/measures';
 import { followUpsDue, stoppedIn } from '../health/incidents';
 import { houseOf } from '../practice/practice';
 import { reachesIn, type Reach } from './reaches';
@@ -31,7 +33,7 @@ export interface InNeed {
 	reasons: Reason[];
 	/** What has been dealt with or put off, and still holds. */
 	answered: Reason[];
-	checkins: CheckinSeen[];
+	checkins: readonly CheckinSeen[];
 	/** What was done about them, the newest first, with what came of it. */
 	reaches: (Reach & Effect)[];
 	finish: FinishChance;
@@ -57,6 +59,7 @@ export async function inNeed(locals: Locals, challenge: Challenge, asOf: number)
 	const seen = await checkinsSeen(db, challenge.id, asOf);
 	const house = await houseOf(db, challenge.coachId);
 	const due = await followUpsDue(db, challenge.id, dateIn(challenge.coachZone, asOf));
+	const losing = await losingIn(db, challenge.id, asOf);
 	const stopped = await stoppedIn(db, challenge.id, asOf);
 	const done = new Map<EnrolmentId, Reach[]>();
 	for (const one of await reachesIn(db, challenge.id, asOf))
@@ -68,7 +71,8 @@ export async function inNeed(locals: Locals, challenge: Challenge, asOf: number)
 			const known = {
 				checkins: seen.get(id) ?? [],
 				followUp: due.get(id) ?? null,
-				stopped: stopped.get(id) ?? null
+				stopped: stopped.get(id) ?? null,
+				losing: losing.get(id) ?? null
 			};
 			return needOf(row, known, done.get(id) ?? [], house, asOf);
 		})
@@ -77,7 +81,7 @@ export async function inNeed(locals: Locals, challenge: Challenge, asOf: number)
 
 function needOf(
 	row: RollRow,
-	known: { checkins: CheckinSeen[]; followUp: { at: number; said: string } | null; stopped: string | null },
+	known: Pick<TriageFacts, 'checkins' | 'followUp' | 'stopped' | 'losing'>,
 	reaches: Reach[],
 	house: HouseRules,
 	asOf: number

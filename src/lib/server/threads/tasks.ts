@@ -9,6 +9,7 @@ import type { Suits } from '$core/fit';
 import { checkRoster, matchColumns, type ColumnMatch, type RosterLine } from '$core/people';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
+import { shrink } from '../body/shrink';
 import { refuseWeak, type NewPassword } from '../auth/strength';
 import { readExercisesCsv } from '../exercise/exercise-file';
 import { readBundle } from '../exports/bundle/read-bundle';
@@ -85,6 +86,9 @@ export const TASKS = {
 		cases: readonly FitCase[];
 		practice: PlainPractice;
 	}) => fitDays(new Map(of.sessions), of.suits, of.cases, practiceFrom(of.practice)),
+
+	/** A photograph as it is kept. @throws Refusal 400, 413 */
+	picture: (bytes: Uint8Array) => shrink(bytes),
 
 	/** A challenge as a file. @throws Refusal 400, 413 */
 	bundle: ({ given, practice }: { given: Given; practice: PlainPractice }) => {

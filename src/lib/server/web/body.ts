@@ -10,6 +10,8 @@ const LIMITS: readonly (readonly [route: RegExp, bytes: number])[] = [
 	[/^\/(sign-in|reset|join|invite|api\/demo)/, 4 * KB],
 	// Two thousand sets fit into a fifth of this.
 	[/^\/(api\/me\/checkins|\(me\)\/me\/day\/)/, 512 * KB],
+	// A photograph or a clip of 30 MB, and what separates it from the fields beside it.
+	[/^\/\(me\)\/me\/(photos|form)$/, 30 * MB + 64 * KB],
 	[/^\/\(me\)/, 16 * KB],
 	// A file of 6 MB, the fields beside it and what separates them.
 	[/\/import$/, 6 * MB + 64 * KB],

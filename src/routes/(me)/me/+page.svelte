@@ -186,9 +186,19 @@
 			>
 		</form>
 	{/each}
+	{#if day && day.day >= 6 && (day.day % 7 === 0 || day.day % 7 >= 6 || day.day % 7 === 1)}
+		<a class="panel flex min-h-14 items-center justify-between gap-3 p-4" href="/me/week">
+			<span
+				><b>How was your week?</b>
+				<span class="quiet block text-[15px]">Four questions, half a minute</span></span
+			>
+		</a>
+	{/if}
 	<MyStrip days={data.days} adherence={data.adherence} />
 	<div class="flex flex-wrap justify-center gap-x-4">
-		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/messages">Messages</a>
+		{#each [['/me/messages', 'Messages'], ['/me/week', 'Your week'], ['/me/body', 'Measures'], ['/me/photos', 'Photographs'], ['/me/form', 'Form check']] as [href, text] (href)}
+			<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" {href}>{text}</a>
+		{/each}
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/history"
 			>Your history</a
 		>

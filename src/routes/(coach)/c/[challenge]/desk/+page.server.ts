@@ -4,6 +4,7 @@ import { decideOffered, offeredIn } from '$lib/server/attendance/offered';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import { lastDays } from '$lib/server/attendance/roll';
 import { presentIn } from '$lib/server/live/presence';
+import { openFormChecks } from '$lib/server/messages/form-checks';
 import { inNeed } from '$lib/server/reach/triage';
 import { fitAhead, misfitsOn, shareThatFits } from '$lib/server/fit/ahead';
 import { addOverride } from '$lib/server/day/overrides';
@@ -53,6 +54,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 			...lastDays(row, day ?? RECENT, RECENT)
 		})),
 		needCount: need.length,
+		formChecks: await openFormChecks(app.db, challenge.id),
 		offered: await offeredIn(app.db, challenge.id),
 		present: await presentIn(app.db, challenge.id, asOf),
 		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)

@@ -270,6 +270,11 @@
 
 	<section aria-labelledby="came-in">
 		<h2 id="came-in">Came in</h2>
+		{#if data.formChecks > 0}<p class="remark remark-attention my-2 text-sm">
+				<a class="font-semibold hover:underline" href="{base}/reach/form"
+					>{counted(data.formChecks, 'form check waits', 'form checks wait')} for you</a
+				>
+			</p>{/if}
 		{#each data.offered as one (one.id)}
 			<form method="post" action="?/take" class="remark remark-attention my-2 text-sm" use:enhance>
 				<input type="hidden" name="id" value={one.id} />

@@ -280,6 +280,7 @@
 							{/key}
 							<ul class="border-base-300 mt-3 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2 text-sm">
 								<li><a class="link-quiet" href="{base}/people/{one.id}">Adjust their sessions</a></li>
+								<li><a class="link-quiet" href="{base}/people/{one.id}/body">Measures and weeks</a></li>
 								<li><a class="link-quiet" href="{base}/people/{one.id}/intake">Health answers</a></li>
 							</ul>
 						{/if}

@@ -87,6 +87,14 @@
 					>The session as {first} gets it</a
 				>
 			</p>
+			<p class="mt-1 flex flex-wrap gap-x-4 text-sm">
+				<a class="link-quiet" href="/c/{data.challenge.id}/people/{person.id}/body"
+					>Measures, weeks and photographs</a
+				>
+				<a class="link-quiet" href="/c/{data.challenge.id}/reach?person={person.id}"
+					>Write, and what was written</a
+				>
+			</p>
 		</section>{/if}
 </div>
 

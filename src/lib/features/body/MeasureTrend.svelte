@@ -1,0 +1,88 @@
+<script lang="ts">
+	import {
+		MEASURES,
+		smoothed,
+		trendOf,
+		unitOfMeasure,
+		type Measured,
+		type MeasureKind
+	} from '$core/measures';
+	import type { Units } from '$core/kit';
+	import Chart from '$lib/ui/Chart.svelte';
+	import { counted, dayText } from '$lib/format';
+	import { dateIn } from '$core/calendar';
+
+	/** One measure over time: each value, the line without its day-to-day swing, and how it changes in a week. */
+	interface Props {
+		kind: MeasureKind;
+		/** The oldest first; kg or m. */
+		values: readonly Measured[];
+		units: Units;
+		zone: string;
+	}
+	let { kind, values, units, zone }: Props = $props();
+
+	const { unit, perSi } = $derived(unitOfMeasure(kind, units));
+	const shown = (value: number) => (value * perSi).toFixed(1);
+	const change = (value: number) => `${value >= 0 ? '+' : '−'}${Math.abs(value * perSi).toFixed(1)}`;
+	const trend = $derived(trendOf(values));
+	const line = $derived(smoothed(values));
+	const last = $derived(values.at(-1));
+	const first = $derived(values[0]);
+	const words = $derived.by(() => {
+		if (!trend || trend.n < 3 || trend.days < 7) return 'A trend needs three values over a week.';
+		const { perWeek, interval } = trend;
+		const between = interval ? `, between ${change(interval.low)} and ${change(interval.high)} (95 %)` : '';
+		return `${change(perWeek)} ${unit} a week${between}, from ${counted(trend.n, 'value')} over ${counted(Math.round(trend.days), 'day')}.`;
+	});
+</script>
+
+<section aria-label={MEASURES[kind].name}>
+	<div class="flex items-baseline justify-between gap-3">
+		<h2 class="text-xl">{MEASURES[kind].name}</h2>
+		{#if last && first}<p>
+				<b class="text-xl">{shown(last.value)} {unit}</b>
+				{#if values.length > 1}<span class="quiet"
+						>{change(last.value - first.value)} since {dayText(dateIn(zone, first.at))}</span
+					>{/if}
+			</p>{/if}
+	</div>
+	{#if values.length > 1}
+		<Chart
+			label="{MEASURES[kind].name} in {unit}, each value and the smoothed line. {words}"
+			height={150}
+			config={(colours) => ({
+				type: 'line',
+				data: {
+					labels: values.map(({ at }) => dayText(dateIn(zone, at))),
+					datasets: [
+						{
+							label: 'measured',
+							data: values.map(({ value }) => value * perSi),
+							borderColor: 'transparent',
+							pointBackgroundColor: colours.text ?? '',
+							pointRadius: 2.5,
+							showLine: false
+						},
+						{
+							label: 'smoothed',
+							data: line.map(({ value }) => value * perSi),
+							borderColor: colours.work ?? '',
+							borderWidth: 2,
+							pointRadius: 0,
+							tension: 0.2
+						}
+					]
+				},
+				options: {
+					maintainAspectRatio: false,
+					scales: {
+						x: { grid: { display: false }, ticks: { maxTicksLimit: 4, maxRotation: 0 } },
+						y: { title: { display: true, text: unit }, grid: { color: colours.line ?? '' } }
+					}
+				}
+			})}
+		/>
+	{/if}
+	<p class="quiet text-[15px]">{words}</p>
+</section>

@@ -1,0 +1,128 @@
+/** Photographs that people take of themselves: kept as files beside the database, seen by them, and by their coach where they say so. */
+import { join } from 'node:path';
+import { pictureSchema, type View } from '$contracts/body';
+import { dateIn } from '$core/calendar';
+import type { Person } from '../auth/link';
+import { instant, only, type Queries } from '../db/database';
+import type { Config } from '../platform/config';
+import type { Context } from '../platform/context';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import { filesIn, type Files } from '../platform/files';
+import type { ParticipantId } from '../platform/ids';
+import type { Threads } from '../threads/threads';
+import { validate } from '../web/validate';
+
+/** Bytes of one as it is sent, at most. */
+export const PICTURE_BYTES = 30 * 1024 * 1024;
+/** Of one person at most. */
+const MOST = 60;
+
+export interface Picture {
+	id: string;
+	view: View;
+	/** `YYYY-MM-DD` */
+	takenOn: string;
+	width: number;
+	height: number;
+	shared: boolean;
+}
+
+type Where = Pick<Config, 'dataDirectory'>;
+const filesOf = ({ dataDirectory }: Where): Files => filesIn(join(dataDirectory, 'pictures'));
+const nameOf = (id: string): string => `${id}.jpg`;
+
+/** Photographs of somebody, the oldest first. */
+export const picturesOf = (db: Queries, id: ParticipantId): Promise<Picture[]> =>
+	db.query(
+		`select id, view, taken_on as "takenOn", width, height, shared from picture where participant_id = $1 order by taken_on, at, id`,
+		[id]
+	);
+
+/** Those of them that their coach may see. */
+export const sharedPicturesOf = async (db: Queries, id: ParticipantId): Promise<Picture[]> =>
+	(await picturesOf(db, id)).filter(({ shared }) => shared);
+
+/**
+ * Keeps a photograph, small and without what the camera wrote into it: the file first, so that no row ever speaks of one that
+ * is not there.
+ * @throws Refusal 400, 409 when there are too many, 413
+ */
+export async function addPicture(
+	context: Context & { config: Where; threads: Pick<Threads, 'run'> },
+	person: Person,
+	raw: unknown,
+	bytes: Uint8Array
+): Promise<void> {
+	const { db, clock, ids, config, threads } = context;
+	const { view, on, shared } = validate(pictureSchema, raw);
+	if (on > dateIn(person.zone, clock.now()))
+		throw new Refusal(400, 'That day is still to come.', [
+			{ field: 'on', message: 'today or a day before it' }
+		]);
+	if (bytes.length === 0) throw new Refusal(400, 'Choose a photograph first.');
+	if (bytes.length > PICTURE_BYTES)
+		throw new Refusal(413, 'The file is larger than 30 MB. Nothing was kept.');
+	const { n } = only(
+		await db.query<{ n: number }>('select count(*)::int as n from picture where participant_id = $1', [
+			person.participantId
+		])
+	);
+	if (n >= MOST) throw new Refusal(409, `There are ${MOST} photographs already; delete one first.`);
+	const { jpeg, width, height } = await threads.run('picture', bytes, person.participantId);
+	const id = ids.uuid();
+	await filesOf(config).write(nameOf(id), jpeg);
+	await db.query(
+		'insert into picture (id, participant_id, view, taken_on, width, height, bytes, shared, at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
+		[id, person.participantId, view, on, width, height, jpeg.length, shared, instant(clock.now())]
+	);
+}
+
+/** Says whether a coach may see a photograph. @throws Refusal 404 */
+export async function sharePicture(
+	{ db }: Pick<Context, 'db'>,
+	{ participantId }: Pick<Person, 'participantId'>,
+	id: string,
+	shared: boolean
+): Promise<void> {
+	const found = await db.query(
+		'update picture set shared = $3 where participant_id = $1 and id = $2 returning id',
+		[participantId, idOf(id, 'photograph'), shared]
+	);
+	if (found.length === 0) throw notFound('photograph');
+}
+
+/** Deletes a photograph for good. @throws Refusal 404 */
+export async function removePicture(
+	{ db, config }: Pick<Context, 'db'> & { config: Where },
+	{ participantId }: Pick<Person, 'participantId'>,
+	id: string
+): Promise<void> {
+	const gone = await db.query<{ id: string }>(
+		'delete from picture where participant_id = $1 and id = $2 returning id',
+		[participantId, idOf(id, 'photograph')]
+	);
+	if (gone.length === 0) throw notFound('photograph');
+	await removePictureFiles({ config }, gone);
+}
+
+/** What is in a photograph of somebody. @param all whether those that they do not share are there too @throws Refusal 404 */
+export async function readPicture(
+	{ db, config }: Pick<Context, 'db'> & { config: Where },
+	participantId: ParticipantId,
+	id: string,
+	all: boolean
+): Promise<Buffer> {
+	const wanted = idOf(id, 'photograph');
+	const found = (await picturesOf(db, participantId)).find((one) => one.id === wanted);
+	const content = found && (all || found.shared) ? await filesOf(config).read(nameOf(found.id)) : null;
+	if (!content) throw notFound('photograph');
+	return content;
+}
+
+/** Deletes files whose rows are gone. */
+export async function removePictureFiles(
+	{ config }: { config: Where },
+	pictures: readonly { id: string }[]
+): Promise<void> {
+	for (const { id } of pictures) await filesOf(config).remove(nameOf(id));
+}

@@ -1,0 +1,14 @@
+import { readPicture } from '$lib/server/body/pictures';
+import { shown } from '$lib/server/web/file-in';
+import { orError } from '$lib/server/web/http';
+import { ownPerson } from '$lib/server/web/own';
+import type { RequestHandler } from './$types';
+
+/** A photograph that somebody shares with their coach. */
+export const GET: RequestHandler = async (event) => {
+	const person = await ownPerson(event, event.params.person);
+	const content = await orError(
+		readPicture(event.locals.app, person.participantId, event.params.photo, false)
+	);
+	return shown(new Uint8Array(content), 'image/jpeg');
+};

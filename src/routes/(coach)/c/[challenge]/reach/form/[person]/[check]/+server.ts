@@ -1,0 +1,12 @@
+import { readFormCheck } from '$lib/server/messages/form-checks';
+import { shownInPart } from '$lib/server/web/file-in';
+import { orError } from '$lib/server/web/http';
+import { ownPerson } from '$lib/server/web/own';
+import type { RequestHandler } from './$types';
+
+/** A photograph or clip that somebody sent in, for their coach. */
+export const GET: RequestHandler = async (event) => {
+	const person = await ownPerson(event, event.params.person);
+	const { type, content } = await orError(readFormCheck(event.locals.app, person.id, event.params.check));
+	return shownInPart(new Uint8Array(content), type, event.request.headers.get('range'));
+};

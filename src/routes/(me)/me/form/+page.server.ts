@@ -1,0 +1,36 @@
+import { standingOf } from '$lib/server/day/own-day';
+import { formChecksOf, markFormSeen, removeFormCheck, sendFormCheck } from '$lib/server/messages/form-checks';
+import { fileIn } from '$lib/server/web/file-in';
+import { formText } from '$lib/server/web/form-text';
+import { orError, orFail } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const { app } = locals;
+	const person = personIn(locals);
+	const { plan, today } = await standingOf(app, person);
+	return {
+		checks: await formChecksOf(app.db, person.enrolmentId),
+		session: today === null ? null : (plan[today - 1]?.session ?? null)
+	};
+};
+
+export const actions: Actions = {
+	send: async ({ request, locals }) => {
+		const form = await request.formData();
+		const raw = { exercise: formText(form, 'exercise'), note: formText(form, 'note') };
+		const bytes = await fileIn(form, 'file');
+		const done = await orFail(sendFormCheck(locals.app, personIn(locals), raw, bytes), { typed: raw });
+		return 'failed' in done ? done.failed : { sent: true };
+	},
+	seen: async ({ locals }) => {
+		await markFormSeen(locals.app, personIn(locals).enrolmentId);
+		return { seen: true };
+	},
+	remove: async ({ request, locals }) => {
+		const id = formText(await request.formData(), 'id');
+		await orError(removeFormCheck(locals.app, personIn(locals).enrolmentId, id));
+		return { removed: true };
+	}
+};

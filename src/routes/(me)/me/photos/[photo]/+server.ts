@@ -1,0 +1,12 @@
+import { readPicture } from '$lib/server/body/pictures';
+import { shown } from '$lib/server/web/file-in';
+import { orError } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
+import type { RequestHandler } from './$types';
+
+/** A photograph of one's own. */
+export const GET: RequestHandler = async ({ locals, params }) => {
+	const { participantId } = personIn(locals);
+	const content = await orError(readPicture(locals.app, participantId, params.photo, true));
+	return shown(new Uint8Array(content), 'image/jpeg');
+};

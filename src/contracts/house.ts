@@ -54,3 +54,15 @@ export const houseSchema = object({
 });
 
 export type HouseFields = Assert<Same<keyof typeof houseSchema.fields, keyof HouseRules>>;
+
+/** The rules that say when somebody comes up under Reach out. */
+export const TRIAGE_RULES = [
+	'silentFrom',
+	'fadingFrom',
+	'laterBy',
+	'hardEffort',
+	'againAfter',
+	'finishFrom'
+] as const satisfies (keyof HouseRules)[];
+
+export const triageRulesSchema = houseSchema.pick([...TRIAGE_RULES]);

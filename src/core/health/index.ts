@@ -20,4 +20,4 @@ export {
 } from './answers';
 export { holdAt, holdsFrom, holdsOf, type Clearance, type Hold, type HoldReason } from './holds';
 export { screen, type Screening, type ScreenReason } from './screen';
-export { STOP_SIGN_KEYS, STOP_SIGN_WORDS, type StopSign } from './stop-signs';
+export { STOP_SIGN_KEYS, STOP_SIGN_WORDS } from './stop-signs';

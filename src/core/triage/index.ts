@@ -10,3 +10,4 @@ export {
 	type ReasonKind
 } from './reason';
 export { CHECKINS_SEEN, triage, type CheckinSeen, type TriageFacts } from './triage';
+export { ownWeekOf, reviewRules, whatWorked, type Morning, type Reviewed, type Worked } from './review';

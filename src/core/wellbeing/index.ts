@@ -7,7 +7,6 @@ export {
 	SORE_KEYS,
 	SORENESS_WORDS,
 	sorenessText,
-	type PainKind,
 	type Question,
 	type SoreArea,
 	type Soreness

@@ -24,7 +24,10 @@
 
 	const { unit, perSi } = $derived(unitOfMeasure(kind, units));
 	const shown = (value: number) => (value * perSi).toFixed(1);
-	const change = (value: number) => `${value >= 0 ? '+' : '−'}${Math.abs(value * perSi).toFixed(1)}`;
+	const change = (value: number, digits = 1) =>
+		`${value >= 0 ? '+' : '−'}${Math.abs(value * perSi).toFixed(digits)}`;
+	const DAY = 86_400_000;
+	const place = ({ at, value }: Measured) => ({ x: (at - (first?.at ?? at)) / DAY, y: value * perSi });
 	const trend = $derived(trendOf(values));
 	const line = $derived(smoothed(values));
 	const last = $derived(values.at(-1));
@@ -32,8 +35,10 @@
 	const words = $derived.by(() => {
 		if (!trend || trend.n < 3 || trend.days < 7) return 'A trend needs three values over a week.';
 		const { perWeek, interval } = trend;
-		const between = interval ? `, between ${change(interval.low)} and ${change(interval.high)} (95 %)` : '';
-		return `${change(perWeek)} ${unit} a week${between}, from ${counted(trend.n, 'value')} over ${counted(Math.round(trend.days), 'day')}.`;
+		const between = interval
+			? `, between ${change(interval.low, 2)} and ${change(interval.high, 2)} (95 %)`
+			: '';
+		return `${change(perWeek, 2)} ${unit} a week${between}, from ${counted(trend.n, 'value')} over ${counted(Math.round(trend.days), 'day')}.`;
 	});
 </script>
 
@@ -54,11 +59,10 @@
 			config={(colours) => ({
 				type: 'line',
 				data: {
-					labels: values.map(({ at }) => dayText(dateIn(zone, at))),
 					datasets: [
 						{
 							label: 'measured',
-							data: values.map(({ value }) => value * perSi),
+							data: values.map(place),
 							borderColor: 'transparent',
 							pointBackgroundColor: colours.text ?? '',
 							pointRadius: 2.5,
@@ -66,7 +70,7 @@
 						},
 						{
 							label: 'smoothed',
-							data: line.map(({ value }) => value * perSi),
+							data: line.map(place),
 							borderColor: colours.work ?? '',
 							borderWidth: 2,
 							pointRadius: 0,
@@ -77,7 +81,15 @@
 				options: {
 					maintainAspectRatio: false,
 					scales: {
-						x: { grid: { display: false }, ticks: { maxTicksLimit: 4, maxRotation: 0 } },
+						x: {
+							type: 'linear',
+							grid: { display: false },
+							ticks: {
+								maxTicksLimit: 4,
+								maxRotation: 0,
+								callback: (days) => dayText(dateIn(zone, (first?.at ?? 0) + Number(days) * DAY))
+							}
+						},
 						y: { title: { display: true, text: unit }, grid: { color: colours.line ?? '' } }
 					}
 				}

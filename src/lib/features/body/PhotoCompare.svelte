@@ -22,7 +22,7 @@
 </script>
 
 {#if view && before && after}
-	<section aria-label="Compare photographs">
+	<section class="max-w-md" aria-label="Compare photographs">
 		<div class="flex flex-wrap items-end gap-3">
 			{#if views.length > 1}<label
 					>View

@@ -66,6 +66,7 @@ const OWNERS = new Set([
 	'/settings/coaches?role',
 	'/settings/coaches?remove',
 	'/settings?house',
+	'/reach/rules?save',
 	'/settings?health'
 ]);
 

@@ -1,12 +1,12 @@
 /** What people measure of themselves. */
 import { measureSchema } from '$contracts/body';
 import { dateIn, instantOf } from '$core/calendar';
-import { losingTooFast, unitOfMeasure, type Losing, type Measured, type MeasureKind } from '$core/measures';
+import { unitOfMeasure, type Measured, type MeasureKind } from '$core/measures';
 import type { Person } from '../auth/link';
 import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import type { ChallengeId, EnrolmentId, ParticipantId } from '../platform/ids';
+import type { ParticipantId } from '../platform/ids';
 import { validate } from '../web/validate';
 
 export interface KeptMeasure extends Measured {
@@ -72,25 +72,4 @@ export async function removeMeasure({ db }: Pick<Context, 'db'>, person: Person,
 		idOf(id, 'measure')
 	]);
 	if (gone.length === 0) throw notFound('measure');
-}
-
-/** Who in a challenge loses weight too fast, and how fast. One query. */
-export async function losingIn(
-	db: Queries,
-	challengeId: ChallengeId,
-	now: number
-): Promise<Map<EnrolmentId, Losing & { since: number }>> {
-	const rows = await db.query<{ id: EnrolmentId; weights: Measured[] }>(
-		`select e.id, jsonb_agg(jsonb_build_object('at', (extract(epoch from m.at) * 1000)::bigint, 'value', m.value) order by m.at) as weights
-		 from enrolment e join measure m on m.participant_id = e.participant_id
-		 where e.challenge_id = $1 and e.left_at is null and m.kind = 'weight' and m.at <= $2 and m.at > $2::timestamptz - interval '28 days'
-		 group by e.id`,
-		[challengeId, instant(now)]
-	);
-	const found = new Map<EnrolmentId, Losing & { since: number }>();
-	for (const { id, weights } of rows) {
-		const losing = losingTooFast(weights, now);
-		if (losing) found.set(id, { ...losing, since: weights.at(-1)!.at });
-	}
-	return found;
 }

@@ -24,6 +24,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/reach?write': 'Wrote to somebody',
 	'/reach?remove': 'Took back what was noted about somebody',
 	'/reach/form?answer': 'Answered a form check',
+	'/reach/rules?save': 'Changed when somebody comes up',
 	'/settings/coaches?invite': 'Invited somebody to help',
 	'/settings/coaches?remove': 'Took a coach or viewer off',
 	'/settings/coaches?role': 'Changed what somebody may do',

@@ -46,37 +46,6 @@ export const incidentsOf = (db: Queries, id: EnrolmentId, until: number): Promis
 		[id, instant(until)]
 	);
 
-/** What is to be asked after by a date in a challenge: by enrolment, the earliest. */
-export async function followUpsDue(
-	db: Queries,
-	challengeId: ChallengeId,
-	today: string
-): Promise<Map<EnrolmentId, { at: number; said: string }>> {
-	const rows = await db.query<{ id: EnrolmentId; at: number; said: string }>(
-		`select distinct on (e.id) e.id, i.decided_at as at, i.said from incident i join enrolment e on e.id = i.enrolment_id
-		 where e.challenge_id = $1 and i.follow_up_on <= $2 and i.followed_up_at is null and i.decided_at is not null
-		 order by e.id, i.follow_up_on, i.id`,
-		[challengeId, today]
-	);
-	return new Map(rows.map(({ id, ...one }) => [id, one]));
-}
-
-/** The last sign at which people of a challenge stopped and that was not dealt with by an instant, in their words. */
-export async function stoppedIn(
-	db: Queries,
-	challengeId: ChallengeId,
-	until: number
-): Promise<Map<EnrolmentId, string>> {
-	const rows = await db.query<{ id: EnrolmentId; said: string }>(
-		`select distinct on (e.id) e.id, i.said from incident i join enrolment o on o.id = i.enrolment_id
-		 join enrolment e on e.participant_id = o.participant_id
-		 where e.challenge_id = $1 and i.kind = 'stop sign' and i.at <= $2 and (i.decided_at is null or i.decided_at > $2)
-		 order by e.id, i.at desc, i.id`,
-		[challengeId, instant(until)]
-	);
-	return new Map(rows.map(({ id, said }) => [id, said]));
-}
-
 /** What of a check-in hurts, as it is planned: the exercises in which it was told of, each once. */
 function hurtIn(input: CheckinInput, planned: Session): string[] {
 	const places = [...(input.run?.hurts ?? []), ...(input.well.pain?.at ? [input.well.pain.at] : [])];

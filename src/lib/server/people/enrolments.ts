@@ -1,4 +1,5 @@
 import { setImmediate as breath } from 'node:timers/promises';
+import { LRUCache } from 'lru-cache';
 import type { ExtraEntry } from '$core/attendance';
 import type { Strip } from '$core/day';
 import { addDays, dateIn, instantOf, dayInZone, type EarlierZone, type CatchUp } from '$core/calendar';
@@ -63,6 +64,8 @@ export interface Enrolment {
 	subscribed: boolean;
 	/** Minutes after midnight at which they train; null: as soon as a day opens. */
 	trainsAt: number | null;
+	/** Rises whenever something about them changes. */
+	touched: number;
 }
 
 declare const owned: unique symbol;
@@ -75,7 +78,7 @@ const SELECT = `select e.id, p.id as "participantId", p.coach_id as "coachId",
 		p.display_name as "displayName", p.units, p.minutes, p.goals, p.answered_at as "answeredAt", p.asked_at as "askedAt", e.holds,
 		${SUITED} as suited,
 		e.team_id as team, e.left_at as "leftAt", e.from_day as "fromDay", e.shift_days as "shiftDays", e.catch_up as "catchUp", e.strip, e.extras, e.last_seen as "lastSeen",
-		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt"
+		e.link_hash is not null as "hasLink", e.feed_hash is not null as subscribed, p.trains_at as "trainsAt", e.touched::float8 as touched
 	from enrolment e join participant p on p.id = e.participant_id left join health h on h.participant_id = p.id`;
 
 /** Somebody as their own pages have them; of other challenges they only know themselves. */
@@ -95,19 +98,36 @@ export const asPerson = (one: Enrolment): Person => ({
 
 /** People read with one statement: more at a time would make everybody else wait for them. */
 const READ_AT_ONCE = 250;
+/** People kept for each database: as many as a few large challenges have. */
+const MOST_KEPT = 6000;
+const caches = new WeakMap<Queries, LRUCache<EnrolmentId, Enrolment>>();
 
-/** Everybody in a challenge, by name. The one query of the roll; of hundreds more, one for each two hundred and fifty. */
+/**
+ * Everybody in a challenge, by name. Those about whom nothing has changed since they were last read are not read again; of
+ * the others at most two hundred and fifty with one statement. What is given is shared, and not to be changed.
+ */
 export async function enrolmentsOf(db: Queries, challengeId: ChallengeId): Promise<Enrolment[]> {
+	const cache = caches.get(db) ?? new LRUCache<EnrolmentId, Enrolment>({ max: MOST_KEPT });
+	caches.set(db, cache);
+	const there = await db.query<Pick<Enrolment, 'id' | 'touched'>>(
+		'select id, touched::float8 as touched from enrolment where challenge_id = $1',
+		[challengeId]
+	);
 	const all: Enrolment[] = [];
-	for (;;) {
-		const some = await db.query<Enrolment>(
-			`${SELECT} where e.challenge_id = $1 and ($2::uuid is null or e.id > $2)
-			 order by e.id limit ${READ_AT_ONCE}`,
-			[challengeId, all.at(-1)?.id ?? null]
-		);
-		all.push(...some);
-		if (some.length < READ_AT_ONCE) return all.sort(byName);
+	const stale: EnrolmentId[] = [];
+	for (const { id, touched } of there) {
+		const known = cache.get(id);
+		if (known?.touched === touched) all.push(known);
+		else stale.push(id);
 	}
+	for (let from = 0; from < stale.length; from += READ_AT_ONCE)
+		for (const one of await db.query<Enrolment>(`${SELECT} where e.id = any($1::uuid[])`, [
+			stale.slice(from, from + READ_AT_ONCE)
+		])) {
+			cache.set(one.id, one);
+			all.push(one);
+		}
+	return all.sort(byName);
 }
 
 /** How many take part, how many of them are beginners, and what any of them must not be asked for. */

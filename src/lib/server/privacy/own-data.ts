@@ -82,7 +82,8 @@ const SECRET = [
 	'strip',
 	'extras',
 	'team_id',
-	'buddies'
+	'buddies',
+	'touched'
 ] as const;
 const without = (row: Record<string, unknown>): Record<string, unknown> =>
 	Object.fromEntries(Object.entries(row).filter(([key]) => !SECRET.some((one) => one === key)));

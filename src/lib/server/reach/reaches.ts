@@ -26,14 +26,14 @@ export interface Reach {
 const MOST = 200;
 
 /** Of one person that are read; what is older decides nothing that is shown. */
-const SHOWN = 20;
+export const REACHES_SHOWN = 20;
 
 /** What was last done about everybody in a challenge by an instant, the newest first. */
 export const reachesIn = (db: Queries, challengeId: ChallengeId, until: number): Promise<Reach[]> =>
 	db.query(
 		`select r.id, r.enrolment_id as "enrolmentId", c.name as by, r.way, r.reasons, r.note, r.at, r.until
 		 from enrolment e
-		 cross join lateral (select * from reach r where r.enrolment_id = e.id and r.at <= $2 order by r.at desc, r.id limit ${SHOWN}) r
+		 cross join lateral (select * from reach r where r.enrolment_id = e.id and r.at <= $2 order by r.at desc, r.id limit ${REACHES_SHOWN}) r
 		 left join coach c on c.id = r.coach_id
 		 where e.challenge_id = $1 order by r.at desc, r.id`,
 		[challengeId, instant(until)]

@@ -10,7 +10,6 @@ import {
 	isAnswered,
 	triage,
 	type CheckinSeen,
-	type TriageFacts,
 	type Effect,
 	type Reason
 } from '$core/triage';
@@ -19,12 +18,9 @@ import type { RollRow } from '../attendance/roll';
 import type { Challenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
 import type { Enrolment } from '../people/enrolments';
-import type { EnrolmentId } from '../platform/ids';
-import { losingIn } from '../body/measures';
-import { followUpsDue, stoppedIn } from '../health/incidents';
 import { houseOf } from '../practice/practice';
-import { reachesIn, type Reach } from './reaches';
-import { checkinsSeen } from './seen';
+import { knownOf, type Known } from './facts';
+import type { Reach } from './reaches';
 
 export interface InNeed {
 	person: Enrolment;
@@ -52,54 +48,43 @@ const workLeft = ({ days }: RollRow): number =>
 /**
  * Everybody in a challenge with the reasons that there are to turn to them, by how urgent these are: those of the same
  * kind for whom it has been so the longest first, and those without any at the end, by name.
+ * @param rules to go by in place of the coach’s own
  */
-export async function inNeed(locals: Locals, challenge: Challenge, asOf: number): Promise<InNeed[]> {
+export async function inNeed(
+	locals: Locals,
+	challenge: Challenge,
+	asOf: number,
+	rules?: HouseRules
+): Promise<InNeed[]> {
 	const { db } = locals.app;
 	const { rows } = await rollIn(locals, challenge, asOf);
-	const seen = await checkinsSeen(db, challenge.id, asOf);
-	const house = await houseOf(db, challenge.coachId);
-	const due = await followUpsDue(db, challenge.id, dateIn(challenge.coachZone, asOf));
-	const losing = await losingIn(db, challenge.id, asOf);
-	const stopped = await stoppedIn(db, challenge.id, asOf);
-	const done = new Map<EnrolmentId, Reach[]>();
-	for (const one of await reachesIn(db, challenge.id, asOf))
-		done.set(one.enrolmentId, [...(done.get(one.enrolmentId) ?? []), one]);
-	return rows
-		.filter(({ person }) => person.leftAt === null || person.leftAt > asOf)
-		.map((row) => {
-			const { id } = row.person;
-			const known = {
-				checkins: seen.get(id) ?? [],
-				followUp: due.get(id) ?? null,
-				stopped: stopped.get(id) ?? null,
-				losing: losing.get(id) ?? null
-			};
-			return needOf(row, known, done.get(id) ?? [], house, asOf);
-		})
+	const house = rules ?? (await houseOf(db, challenge.coachId));
+	const there = rows.filter(({ person }) => person.leftAt === null || person.leftAt > asOf);
+	const known = await knownOf(
+		db,
+		there.map(({ person }) => person),
+		asOf,
+		dateIn(challenge.coachZone, asOf)
+	);
+	return there
+		.map((row) => needOf(row, known(row.person.id), house, asOf))
 		.sort((a, b) => compareNeed(a.reasons, b.reasons) || byName(a.person, b.person));
 }
 
-function needOf(
-	row: RollRow,
-	known: Pick<TriageFacts, 'checkins' | 'followUp' | 'stopped' | 'losing'>,
-	reaches: Reach[],
-	house: HouseRules,
-	asOf: number
-): InNeed {
+function needOf(row: RollRow, known: Known, house: HouseRules, asOf: number): InNeed {
 	const { person, days, adherence } = row;
 	const { strip, holds } = person;
-	const all = triage({ days, strip, attendance: row, holds, ...known }, house, asOf);
-	const isOver = (reason: Reason) => isAnswered(reason, reaches, house, asOf);
+	const { reaches, ...facts } = known;
+	const all = triage({ days, strip, attendance: row, holds, ...facts }, house, asOf);
+	const over = new Set(all.filter((reason) => isAnswered(reason, reaches, house, asOf)));
+	const times = checkinTimes(strip);
 	return {
 		person,
 		row,
-		reasons: all.filter((reason) => !isOver(reason)),
-		answered: all.filter(isOver),
-		checkins: known.checkins,
-		reaches: reaches.map((one) => ({
-			...one,
-			...effectOf(one.at, checkinTimes(strip), asOf)
-		})),
+		reasons: all.filter((reason) => !over.has(reason)),
+		answered: [...over],
+		checkins: facts.checkins,
+		reaches: reaches.map((one) => ({ ...one, ...effectOf(one.at, times, asOf) })),
 		finish: projectFinish(adherence, workLeft(row), house.finishFrom / 100)
 	};
 }

@@ -9,6 +9,7 @@
 	import ReachForm from '$lib/features/reach/ReachForm.svelte';
 	import Thread from '$lib/features/reach/Thread.svelte';
 	import WriteForm from '$lib/features/reach/WriteForm.svelte';
+	import ReachParts from '$lib/features/reach/ReachParts.svelte';
 	import ReachList from '$lib/features/reach/ReachList.svelte';
 	import {
 		effectWords,
@@ -81,6 +82,8 @@
 			: `${counted(data.count, 'person needs', 'people need')} you`}, of {data.all}. The most urgent first.
 	</p>
 </div>
+
+<ReachParts {base} part="people" />
 
 {#if data.all === 0}
 	<Empty says="Nobody is enrolled yet, so there is nobody to reach."

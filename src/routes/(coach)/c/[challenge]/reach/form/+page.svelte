@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import ReachParts from '$lib/features/reach/ReachParts.svelte';
 	import MarkedMedia from '$lib/features/body/MarkedMedia.svelte';
 	import { counted, dayAndTimeIn } from '$lib/format';
 	import Empty from '$lib/ui/Empty.svelte';
@@ -17,9 +18,10 @@
 </script>
 
 <svelte:head><title>Form check · {data.challenge.name}</title></svelte:head>
-<p class="text-sm"><a class="link-quiet" href="{base}/reach">Reach out</a></p>
+<h1 class="mb-2">Reach out</h1>
+<ReachParts {base} part="form" />
 <div class="mb-3 flex flex-wrap items-baseline gap-x-4">
-	<h1>Form check</h1>
+	<h2>Form check</h2>
 	<p class="quiet">
 		{open.length === 0 ? 'All are answered' : `${counted(open.length, 'waits', 'wait')} for you`}
 	</p>
@@ -49,10 +51,10 @@
 			</ul>
 		</nav>
 		<section class="panel p-4" aria-labelledby="shown">
-			<h2 id="shown">
+			<h3 id="shown" class="text-lg">
 				{one.exercise},
 				<a class="hover:underline" href="{base}/people/{one.person.id}">{one.person.name}</a>
-			</h2>
+			</h3>
 			<p class="quiet mb-3 text-sm">
 				{dayAndTimeIn(data.coach.zone, one.at)}{one.note ? `: “${one.note}”` : ''}
 			</p>

@@ -87,6 +87,9 @@ await desk.page
 	.click();
 await desk.page.getByLabel('Write to Yelena').waitFor();
 await desk.shoot('reach');
+await desk.go(`${challenge}/post`);
+await desk.page.getByLabel('Template').selectOption({ label: 'Halfway' });
+await desk.shoot('post');
 await desk.go(`${challenge}/people/teams`);
 await desk.shoot('teams');
 await desk.go(`${challenge}/people`);
@@ -96,8 +99,6 @@ await desk.shoot('person');
 await desk.go(`${challenge}/people/fit?day=26`);
 await desk.page.getByRole('button', { name: 'Anahí Quispe' }).click();
 await desk.shoot('fit');
-await desk.go(`${challenge}/people/group`);
-await desk.shoot('group');
 await desk.go(`${challenge}/lead/26`);
 await desk.page.keyboard.press(' ');
 while ((await desk.page.getByText('EMOM').count()) === 0) {
@@ -115,8 +116,6 @@ await desk.page.getByText('in eight of ten groups').waitFor();
 await desk.page.setViewportSize({ width: 1280, height: 900 });
 await desk.shoot('plan-trial');
 await desk.page.setViewportSize({ width: 1280, height: 800 });
-await desk.go(`${challenge}/plan/sheet`);
-await desk.shoot('plan-sheet');
 await desk.go(`${challenge}/build`);
 const session = await desk.page.getByRole('link', { name: 'Ridge load' }).getAttribute('href');
 await desk.go(session ?? '');
@@ -161,6 +160,31 @@ await phone.go('/me/day/24/check-in');
 await phone.page.getByText('Partly', { exact: true }).click();
 await phone.page.getByRole('button', { name: 'changed' }).nth(3).click();
 await sideBySide('me', [today, exercise, await phone.picture(), shelf, calendar]);
+
+const oren = await window({ width: 390, height: 844 });
+await oren.go(`/join/${links['Oren Falkestad']}`);
+await oren.page.getByRole('button', { name: /^Yes, I’m / }).click();
+await oren.page.waitForURL('**/me');
+await oren.go('/me/day/24/check-in');
+await oren.page.getByRole('button', { name: 'front of thighs: not sore' }).locator('rect').first().click();
+await oren.page
+	.getByRole('button', { name: /^calves/ })
+	.locator('rect')
+	.first()
+	.click();
+await oren.page
+	.getByRole('button', { name: /^calves/ })
+	.locator('rect')
+	.first()
+	.click();
+await oren.page.getByText('Mood today').evaluate((part) => part.scrollIntoView());
+const well = await oren.picture();
+await oren.go('/me/body');
+const measures = await oren.picture();
+await oren.go('/me/photos');
+const photographs = await oren.picture();
+await oren.go('/me/form');
+await sideBySide('body', [well, measures, photographs, await oren.picture()]);
 
 await phone.go('/me/day/22/run');
 const before = await phone.picture();

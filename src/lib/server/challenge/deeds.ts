@@ -18,6 +18,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'POST /build/library/new': 'Made an exercise',
 	'/reach?excuse': 'Excused days',
 	'/reach?decide': 'Decided what happens after pain or a warning sign',
+	'/reach?ease': 'Made the next sessions smaller for somebody who was away',
 	'/reach?followUp': 'Asked after pain or a warning sign',
 	'/reach?note': 'Noted what was done about somebody',
 	'/reach?read': null,

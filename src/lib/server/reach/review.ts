@@ -40,6 +40,9 @@ export async function reviewedOf(
 		mornings: mornings.get(person.id) ?? [],
 		checkins: checkinTimes(person.strip),
 		lastDay: row.days.findLast(({ credit, kind }) => credit > 0 && kind !== 'rest')?.day ?? null,
-		reached: reaches.flatMap(({ way, at }) => (way === 'later' || way === 'settled' ? [] : at))
+		// What went to many at once was about nobody's reason.
+		reached: reaches.flatMap(({ way, at, reasons }) =>
+			way === 'later' || way === 'settled' || reasons.length === 0 ? [] : at
+		)
 	}));
 }

@@ -6,6 +6,7 @@ import { lastDays } from '$lib/server/attendance/roll';
 import { decideIncident, followUp, incidentsOf } from '$lib/server/health/incidents';
 import { houseOf, practiceOf } from '$lib/server/practice/practice';
 import { inNeed, type InNeed } from '$lib/server/reach/triage';
+import { easeIn, isEased, reentryFor } from '$lib/server/reach/reentry';
 import { noteReach, removeReach } from '$lib/server/reach/reaches';
 import { formText, spanIn } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
@@ -70,6 +71,7 @@ export const load: PageServerLoad = async (event) => {
 		incidents: shown ? await incidentsWith(event.locals, shown, challenge, asOf) : [],
 		/** What may stand in the place of what hurts. */
 		exercises: shown ? (await practiceOf(app.db, challenge.coachId)).library.names() : [],
+		reentry: shown ? await wayBack(event.locals, shown, asOf) : null,
 		thread: shown ? await threadOf(app.db, shown.person.id, asOf) : [],
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
@@ -93,6 +95,12 @@ async function draftOf(locals: App.Locals, shown: InNeed, { name: challenge }: C
 	const coach = coachIn(locals);
 	const tone = await postSettingsOf(locals.app.db, coach.id);
 	return draftFor(first, tone, valuesOf(shown, { coach: coach.name, challenge, team: null }));
+}
+
+/** The way back that is proposed to somebody, where it has not been taken. */
+async function wayBack({ app }: App.Locals, { row, person }: InNeed, asOf: number) {
+	const proposed = reentryFor(row, asOf);
+	return proposed && !(await isEased(app, person, proposed)) ? proposed : null;
 }
 
 /** What happened to somebody, with what they could do in place of each exercise that is off. */
@@ -194,6 +202,11 @@ export const actions: Actions = {
 			{ deciding: incident }
 		);
 		return 'failed' in done ? done.failed : { decided: true };
+	},
+	ease: async (event) => {
+		const { challenge, person } = await sentBy(event);
+		await orError(easeIn(event.locals.app, challenge, person));
+		return { eased: true };
 	},
 	followUp: async (event) => {
 		const { form, person } = await sentBy(event);

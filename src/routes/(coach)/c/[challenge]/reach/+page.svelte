@@ -185,6 +185,23 @@
 									: null}
 							/>
 						{/if}
+						{#if data.reentry && !data.back}
+							<section class="remark" aria-label="The way back">
+								<p class="font-semibold">The way back after {counted(data.reentry.daysOff, 'day')}</p>
+								<p class="text-sm">
+									{data.reentry.steps
+										.map(
+											({ share, fromDay, toDay }) =>
+												`${percent(share)} of the session on ${fromDay === toDay ? `day ${fromDay}` : `days ${fromDay} to ${toDay}`}`
+										)
+										.join(', ')}, then as planned.
+								</p>
+								<form method="post" action="?/ease" class="mt-1" use:enhance>
+									<input type="hidden" name="person" value={one.id} />
+									<button class="btn btn-outline btn-sm">Ease {calledBy(one.name)} back in</button>
+								</form>
+							</section>
+						{/if}
 						<div>
 							<h3>Last check-ins</h3>
 							{#if one.checkins.length === 0}<p class="quiet text-sm">None so far.</p>

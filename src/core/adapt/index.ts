@@ -1,0 +1,1 @@
+export { reentryOf, type ReentryStep } from './reentry';

@@ -90,7 +90,11 @@ export async function writeBodies(
 			await keep(day, 'weight', Math.round((kg + (aWeek * day) / 7 + (draw() - 0.5) * 0.7) * 10) / 10);
 		if (waist)
 			for (let day = 1; day <= challenge.days; day += 7)
-				await keep(day, 'waist', Math.round((waist + (aWeek * day) / 900) * 1000) / 10);
+				await keep(
+					day,
+					'waist',
+					Math.round((waist + (aWeek * day) / 900 + (draw() - 0.5) / 200) * 1000) / 10
+				);
 	}
 	for (const [name, weeks] of Object.entries(WEEKS)) {
 		const person = people.get(name);

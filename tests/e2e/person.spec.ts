@@ -12,7 +12,9 @@ test('a difference is shown to the person it is for, with its reason, until it i
 	await page.getByRole('link', { name: 'Noor Bastani' }).click();
 	await ready(page);
 	const differs = page.getByRole('region', { name: 'Different for Noor' });
-	await expect(differs).toContainText('Nothing is changed by hand');
+	// What hurt is off by itself until it is decided about; this one is not among it.
+	const own = differs.getByRole('listitem').filter({ hasText: 'Stair climb' });
+	await expect(own).toHaveCount(0);
 
 	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
 	const phone = await context.newPage();
@@ -32,7 +34,7 @@ test('a difference is shown to the person it is for, with its reason, until it i
 	await expect(differs.getByLabel('Why, for Noor to read')).toHaveValue('No stairs where you are');
 	await differs.getByRole('combobox', { name: 'Exercise' }).fill('Stair climb');
 	await change.click();
-	await expect(differs.getByRole('listitem')).toContainText(/Stair climb → Step-up, from day \d+ on/);
+	await expect(own).toContainText(/Stair climb → Step-up, from day \d+ on/);
 	await noBarriers(page, 'person');
 
 	await phone.reload();
@@ -41,8 +43,8 @@ test('a difference is shown to the person it is for, with its reason, until it i
 	await expect(phone.getByText('Step-up').first()).toBeVisible();
 	await noBarriers(phone, 'changed for you');
 
-	await differs.getByRole('button', { name: 'Remove' }).click();
-	await expect(differs).toContainText('Nothing is changed by hand');
+	await own.getByRole('button', { name: 'Remove' }).click();
+	await expect(own).toHaveCount(0);
 	await phone.reload();
 	await ready(phone);
 	await expect(phone.getByText('No stairs where you are')).toHaveCount(0);

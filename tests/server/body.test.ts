@@ -92,6 +92,7 @@ describe('measures', () => {
 		[{ kind: 'waist', value: '0.9' }, 'value', 'Waist: from 30 to 250 cm'],
 		[{ kind: 'toe' }, 'kind', 'say what was measured'],
 		[{ on: '2026-11-26' }, 'on', 'today or a day before it'],
+		[{ on: '0026-11-25' }, 'on', 'a day of the last ten years'],
 		[{ on: 'today' }, 'on', 'choose a day']
 	])('say what would be right: %j', async (raw, field, message) => {
 		await expect(keep(raw)).rejects.toMatchObject({

@@ -108,6 +108,17 @@ describe('pain that a check-in tells of', () => {
 		expect(await off()).toHaveLength(1);
 	});
 
+	it('in a session from the shelf, or done again, comes first as well', async () => {
+		await context.db.query(
+			`insert into incident (id, enrolment_id, kind, said, at) values (gen_random_uuid(), $1, 'pain', 'wrist', $2)`,
+			[world.people[0]!.enrolmentId, new Date(context.clock.now()).toISOString()]
+		);
+		expect((await reasons())[0]).toMatchObject({ kind: 'pain', hurts: 'wrist', day: null });
+		await send(3, {});
+		await send(3, { again: true, hurts: 'knee again', id: context.ids.uuid() });
+		expect((await all())[0]).toMatchObject({ said: 'knee again', day: 3 });
+	});
+
 	it('is nothing where nothing hurts', async () => {
 		await send(3, {});
 		expect(await all()).toEqual([]);
@@ -115,6 +126,19 @@ describe('pain that a check-in tells of', () => {
 });
 
 describe('the coaches', () => {
+	it('whose mailbox is in trouble keep nobody else from being told', async () => {
+		await inviteHelper(context, world, 'Kaija', 'coach');
+		await send(3, { hurts: 'left knee' });
+		const picky = {
+			send: (letter: Letter) =>
+				(letter.to as { address: string }).address.startsWith('runa')
+					? Promise.reject(new Error('no connection'))
+					: mail.send(letter)
+		};
+		await deliver({ ...context, config: { origin: null } }, picky);
+		expect(sent).toHaveLength(1);
+	});
+
 	it('are told by mail at once, each incident once, and not of what or of whom', async () => {
 		await inviteHelper(context, world, 'Kaija', 'coach');
 		await inviteHelper(context, world, 'Vesa', 'viewer');

@@ -100,13 +100,14 @@ describe('a message to several people', () => {
 		expect(taken, 'each once').toHaveLength(3);
 	});
 
-	it('sent twice by its id goes once; the id of another challenge’s is not taken', async () => {
+	it('sent twice by its id goes once', async () => {
 		const same = id();
 		await post({ id: same });
 		await post({ id: same, text: 'Something else' });
 		await deliverNow();
-		expect(await thread(0)).toHaveLength(1);
-		expect(await postsOf(context.db, world.challenge.id)).toHaveLength(1);
+		expect([(await thread(0)).length, (await postsOf(context.db, world.challenge.id)).length]).toEqual([
+			1, 1
+		]);
 	});
 
 	it('is planned for an hour by each one’s own clock, and can be taken back until then', async () => {
@@ -170,7 +171,6 @@ describe('a message to several people', () => {
 		await expect(post({ text: 'Team {team}' })).rejects.toThrow(
 			/^There is no \{team\} for Person \d, Person \d, Person \d\. Leave the field out, or write to others\.$/
 		);
-		await expect(post({ text: '{full name}'.repeat(360) })).resolves.toBe(3);
 		await expect(post({ text: '{challenge}'.repeat(360) + 'x'.repeat(40) })).resolves.toBe(3);
 	});
 

@@ -67,7 +67,7 @@ export type Reason = {
 } &
 	/** The last that was told, and how often in the check-ins that are looked at. */
 	(
-		| { kind: 'pain'; day: number; hurts: string; times: number }
+		| { kind: 'pain'; day: number | null; hurts: string; times: number }
 		| { kind: 'held'; why: Exclude<HoldReason, 'stopped'> }
 		/** They stopped at a warning sign, in their words. */
 		| { kind: 'stopped'; said: string }

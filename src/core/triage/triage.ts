@@ -30,6 +30,8 @@ export interface TriageFacts {
 	holds: readonly Hold[];
 	/** The last sign at which they stopped and that nobody has dealt with, in their words; null: none. */
 	stopped: string | null;
+	/** Pain that is on record and not decided about, the last; whether it was told in no check-in. Null: none. */
+	undecided: { at: number; said: string; day: number | null; beside: boolean } | null;
 	/** What was to be asked after by now, and when that was decided; null: nothing. */
 	followUp: { at: number; said: string } | null;
 	/** How fast they lose weight, and when they were last weighed; null: not too fast. */
@@ -98,9 +100,18 @@ export function triage(facts: TriageFacts, house: HouseRules, now: number): Reas
 type Found = Reason | null;
 
 /** Pain stands until somebody has dealt with it, however long ago it was told. */
-function pain({ checkins }: TriageFacts): Found {
+function pain({ checkins, undecided }: TriageFacts): Found {
 	const hurting = checkins.filter(({ hurts }) => hurts);
 	const [last] = hurting;
+	// Told beside the days: of a session from the shelf, or one that was done again.
+	if (undecided?.beside && (!last || undecided.at > last.at))
+		return {
+			kind: 'pain',
+			since: undecided.at,
+			day: undecided.day,
+			hurts: undecided.said,
+			times: hurting.length + 1
+		};
 	return last
 		? { kind: 'pain', since: last.at, day: last.day, hurts: last.hurts!, times: hurting.length }
 		: null;

@@ -83,6 +83,7 @@
 					scales: {
 						x: {
 							type: 'linear',
+							max: last && first ? (last.at - first.at) / DAY : 1,
 							grid: { display: false },
 							ticks: {
 								maxTicksLimit: 4,

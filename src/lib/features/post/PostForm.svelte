@@ -15,17 +15,15 @@
 		id: string;
 		people: readonly (Addressee & { name: string; zone: string; mailed: boolean; values: FieldValues })[];
 		teams: readonly { id: string; name: string }[];
-		chosen: string;
 		templates: readonly SavedTemplate[];
 		/** By the clock of whoever is written to. */
 		quiet: { from: string; to: string };
 		dates: { today: string; tomorrow: string; latest: string };
 		refused: string | null;
 	}
-	let { id, people, teams, chosen, templates, quiet, dates, refused }: Props = $props();
+	let { id, people, teams, templates, quiet, dates, refused }: Props = $props();
 
-	// svelte-ignore state_referenced_locally
-	let to = $state(chosen);
+	let to = $state('all');
 	let picked = $state<string[]>([]);
 	let subject = $state('');
 	let text = $state('');

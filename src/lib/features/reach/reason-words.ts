@@ -74,7 +74,8 @@ export function reasonWords(reason: Reason, zone: string): string {
 				reason.times > 1
 					? `, told ${reason.times === 2 ? 'twice' : `${reason.times} times`} in the last ${CHECKINS_SEEN} check-ins`
 					: '';
-			return `“${reason.hurts}” on day ${reason.day}, ${dayAndTimeIn(zone, reason.since)}${again}.`;
+			const on = reason.day === null ? ', beside the plan' : ` on day ${reason.day}`;
+			return `“${reason.hurts}”${on}, ${dayAndTimeIn(zone, reason.since)}${again}.`;
 		}
 		case 'stopped':
 			return `“${reason.said}”, ${dayAndTimeIn(zone, reason.since)}. Nothing is released until you have on record that somebody qualified said yes.`;

@@ -4,6 +4,8 @@ import { creditOf, instantOfDevice } from '$core/day';
 import type { Person } from '../auth/link';
 import { ownSessionOf, standingOf } from '../day/own-day';
 import { instant, type Queries } from '../db/database';
+import { notePain } from '../health/incidents';
+import { versionById } from '../session/sessions';
 import type { Context } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
@@ -86,6 +88,9 @@ export async function takeAgain(
 				instant(now)
 			]
 		);
+		const { day: on, hurts, run } = input;
+		const { body } = await versionById(tx, versionId);
+		await notePain(tx, context, person, { told: { day: on, hurts, run }, planned: body, now });
 		return { credit, fresh: true };
 	});
 }

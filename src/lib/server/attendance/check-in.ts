@@ -281,7 +281,12 @@ async function take(
 	const prescribed = own.session === row.body ? null : own.asked;
 	const told = current ? withBefore(current, input) : input;
 	await write(tx, person, row, told, { receipt, log, prescribed, startedAt, arrival, offered, besides });
-	await notePain(tx, context, person, { input, planned: row.body, now });
+	const { day: on, hurts, run, well } = input;
+	await notePain(tx, context, person, {
+		told: { day: on, hurts, run, pain: well.pain },
+		planned: row.body,
+		now
+	});
 	return receipt;
 }
 

@@ -1,6 +1,6 @@
 /** What people measure of themselves. */
 import { measureSchema } from '$contracts/body';
-import { dateIn, instantOf } from '$core/calendar';
+import { addDays, dateIn, instantOf } from '$core/calendar';
 import { unitOfMeasure, type Measured, type MeasureKind } from '$core/measures';
 import type { Person } from '../auth/link';
 import { instant, type Queries } from '../db/database';
@@ -19,6 +19,21 @@ export interface KeptMeasure extends Measured {
 const MOST = 2200;
 const NOON = 12 * 60;
 
+/** Days back to which something of the body may be dated. */
+const LONGEST_AGO = 3653;
+
+/** @throws Refusal 400 for a day that is still to come, or so long ago that it was mistyped */
+export function refuseDay(on: string, today: string): void {
+	if (on > today)
+		throw new Refusal(400, 'That day is still to come.', [
+			{ field: 'on', message: 'today or a day before it' }
+		]);
+	if (on < addDays(today, -LONGEST_AGO))
+		throw new Refusal(400, 'That is more than ten years ago.', [
+			{ field: 'on', message: 'a day of the last ten years' }
+		]);
+}
+
 /** What somebody has measured, the oldest first. */
 export const measuresOf = (db: Queries, id: ParticipantId, until: number): Promise<KeptMeasure[]> =>
 	db.query(
@@ -34,10 +49,7 @@ export async function keepMeasure({ db, clock }: Context, person: Person, raw: u
 	const { id, kind, value, on, source } = validate(measureSchema(person.units), raw);
 	const now = clock.now();
 	const today = dateIn(person.zone, now);
-	if (on > today)
-		throw new Refusal(400, 'That day is still to come.', [
-			{ field: 'on', message: 'today or a day before it' }
-		]);
+	refuseDay(on, today);
 	await db.transaction(async (tx) => {
 		await tx.query('select 1 from participant where id = $1 for update', [person.participantId]);
 		const [known] = await tx.query<{ own: boolean }>(

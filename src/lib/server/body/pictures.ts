@@ -7,6 +7,7 @@ import { instant, only, type Queries } from '../db/database';
 import type { Config } from '../platform/config';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
+import { refuseDay } from './measures';
 import { filesIn, type Files } from '../platform/files';
 import type { ParticipantId } from '../platform/ids';
 import type { Threads } from '../threads/threads';
@@ -55,10 +56,7 @@ export async function addPicture(
 ): Promise<void> {
 	const { db, clock, ids, config, threads } = context;
 	const { view, on, shared } = validate(pictureSchema, raw);
-	if (on > dateIn(person.zone, clock.now()))
-		throw new Refusal(400, 'That day is still to come.', [
-			{ field: 'on', message: 'today or a day before it' }
-		]);
+	refuseDay(on, dateIn(person.zone, clock.now()));
 	if (bytes.length === 0) throw new Refusal(400, 'Choose a photograph first.');
 	if (bytes.length > PICTURE_BYTES)
 		throw new Refusal(413, 'The file is larger than 30 MB. Nothing was kept.');

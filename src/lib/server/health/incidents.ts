@@ -46,9 +46,18 @@ export const incidentsOf = (db: Queries, id: EnrolmentId, until: number): Promis
 		[id, instant(until)]
 	);
 
-/** What of a check-in hurts, as it is planned: the exercises in which it was told of, each once. */
-function hurtIn(input: CheckinInput, planned: Session): string[] {
-	const places = [...(input.run?.hurts ?? []), ...(input.well.pain?.at ? [input.well.pain.at] : [])];
+/** Pain as somebody told of it. */
+interface Told {
+	/** Of the challenge; null: beside it. */
+	day: number | null;
+	hurts: string | null;
+	run?: CheckinInput['run'];
+	pain?: CheckinInput['well']['pain'];
+}
+
+/** What hurts, as it is planned: the exercises in which it was told of, each once. */
+function hurtIn({ run, pain }: Told, planned: Session): string[] {
+	const places = [...(run?.hurts ?? []), ...(pain?.at ? [pain.at] : [])];
 	const names = places.flatMap(({ block, part }) => planned.blocks[block]?.parts[part]?.exercise ?? []);
 	return [...new Set(names)];
 }
@@ -57,23 +66,23 @@ function hurtIn(input: CheckinInput, planned: Session): string[] {
 const MOST_OFF = 10;
 
 /**
- * Puts pain that a check-in tells of on record, and what it was in off from now on until a coach decides. One that is open
- * for the day already is told anew and not doubled. In the transaction of the check-in.
- * @param planned the session as it is planned
+ * Puts pain that somebody tells of on record, and what it was in off from the next day on until a coach decides. One that is open
+ * for the day already is told anew and not doubled. In the transaction in which it is told.
+ * @param planned the session as it is planned; null: it was in none
  */
 export async function notePain(
 	tx: Queries,
 	{ ids }: Pick<Context, 'ids'>,
 	{ enrolmentId }: Pick<Person, 'enrolmentId'>,
-	{ input, planned, now }: { input: CheckinInput; planned: Session; now: number }
+	{ told, planned, now }: { told: Told; planned: Session | null; now: number }
 ): Promise<void> {
-	const said =
-		input.hurts ?? input.run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; ');
+	const { day, hurts, run, pain } = told;
+	const said = hurts ?? run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; ');
 	if (!said) return;
-	const exercises = hurtIn(input, planned).slice(0, MOST_OFF);
+	const exercises = planned === null ? [] : hurtIn(told, planned).slice(0, MOST_OFF);
 	const [open] = await tx.query<{ id: string; exercises: string[] }>(
 		`select id, exercises from incident where enrolment_id = $1 and day = $2 and kind = 'pain' and decided_at is null`,
-		[enrolmentId, input.day]
+		[enrolmentId, day]
 	);
 	const off = exercises
 		.filter((name) => !open?.exercises.includes(name))
@@ -88,12 +97,12 @@ export async function notePain(
 		[
 			JSON.stringify(off),
 			enrolmentId,
-			input.day + 1,
+			(day ?? 0) + 1,
 			'it hurt; off until your coach has decided',
 			instant(now)
 		]
 	);
-	const values = [said.slice(0, 2000), input.well.pain?.area ?? null, input.well.pain?.kind ?? null];
+	const values = [said.slice(0, 2000), pain?.area ?? null, pain?.kind ?? null];
 	const overrides = off.map(({ id }) => id);
 	if (open)
 		await tx.query(
@@ -105,7 +114,7 @@ export async function notePain(
 		await tx.query(
 			`insert into incident (id, enrolment_id, kind, day, said, area, feels, exercises, override_ids, at)
 			 values ($1, $2, 'pain', $3, $4, $5, $6, $7, $8, $9)`,
-			[ids.uuid(), enrolmentId, input.day, ...values, exercises, overrides, instant(now)]
+			[ids.uuid(), enrolmentId, day, ...values, exercises, overrides, instant(now)]
 		);
 }
 

@@ -19,7 +19,7 @@ import { validate } from '../web/validate';
 export const FORM_BYTES = 30 * 1024 * 1024;
 /** Of one person in one challenge: open at once, and altogether. */
 const MOST_OPEN = 5;
-const MOST = 40;
+const MOST = 20;
 
 export type FormType = 'image/jpeg' | 'video/mp4' | 'video/webm' | 'video/quicktime';
 const ENDINGS: Readonly<Record<FormType, string>> = {

@@ -155,7 +155,7 @@ Mail to this address isn’t read. You can turn these emails off under Messages 
 async function tellIncidents({ db, clock, config }: Delivering, mail: Mail): Promise<void> {
 	const told = new Set<string>();
 	for (const { id, at, name, email, challenge, challengeId } of await untoldIncidents(db)) {
-		await mail.send({
+		const letter = {
 			to: { name, address: email },
 			subject: 'Somebody needs you first',
 			text: `Hello ${name},
@@ -165,7 +165,13 @@ in “${challenge}” somebody told of pain, or stopped at a warning sign. Who a
 Until you decide, what hurt is left out for them; at a warning sign nothing is released.
 `,
 			once: { key: `incident-${id}-${email}`.replace(/[^\w.-]/g, '-'), at }
-		});
+		};
+		try {
+			await mail.send(letter);
+		} catch (error) {
+			// A coach whose mailbox is in trouble keeps nobody's message from going out; what may yet get through is tried again.
+			if (!isFinal((error as { responseCode?: number }).responseCode)) continue;
+		}
 		told.add(id);
 	}
 	if (told.size > 0) await markTold(db, [...told], clock.now());

@@ -10,7 +10,7 @@ import {
 	type ReasonGroup
 } from '$core/triage';
 import { counted, listed } from '$core/text/words';
-import type { PostSettings } from '$contracts/post';
+import { postSettingsSchema, type PostSettings } from '$contracts/post';
 import { minutesOfDay } from '$contracts/values';
 import { coachById } from '../auth/coach';
 import { challengesOf, challengeOf, type OwnedChallenge } from '../challenge/challenge';
@@ -23,6 +23,7 @@ import type { CoachId } from '../platform/ids';
 import type { Job, Jobs } from '../platform/jobs';
 import type { Mail } from '../platform/mail';
 import { inNeed, type InNeed } from '../reach/triage';
+import { validate } from '../web/validate';
 import { postSettingsOf } from './settings';
 import { stuckIn, valuesOf } from './posts';
 
@@ -148,17 +149,20 @@ export async function writeByRule(
 
 const BY_RULE = 'sent by your rule';
 
+/** Minutes after which it is no morning any more: whoever was not there for it gets the next. */
+const STILL_MORNING = 4 * 60;
+
 /** Coaches whose morning has come and who have not had it today. */
 async function awake(db: Queries, now: number): Promise<{ id: CoachId; today: string }[]> {
-	const all = await db.query<Pick<CoachRow, 'id' | 'zone' | 'digestedOn'>>(
-		'select id, zone, digested_on as "digestedOn" from coach order by id'
+	const all = await db.query<Pick<CoachRow, 'id' | 'zone' | 'digestedOn'> & { post: unknown }>(
+		'select id, zone, digested_on as "digestedOn", post from coach order by id'
 	);
 	const found: { id: CoachId; today: string }[] = [];
-	for (const { id, zone, digestedOn } of all) {
+	for (const { id, zone, digestedOn, post } of all) {
 		const today = dateIn(zone, now);
 		if (digestedOn !== null && digestedOn >= today) continue;
-		const { digestAt } = await postSettingsOf(db, id);
-		if (minutesIn(zone, now) >= minutesOfDay(digestAt)) found.push({ id, today });
+		const late = minutesIn(zone, now) - minutesOfDay(validate(postSettingsSchema, post).digestAt);
+		if (late >= 0 && late < STILL_MORNING) found.push({ id, today });
 	}
 	return found;
 }

@@ -13,6 +13,8 @@ interface Facts {
 	reaches: Reach[];
 	/** What is to be asked after, and from which day of the coach's calendar on; the earliest first. */
 	followUps: { at: number; said: string; on: string }[];
+	/** Pain that nobody has decided about, the last. */
+	undecided: TriageFacts['undecided'];
 	/** The last sign at which they stopped and that is not dealt with, in their words. */
 	stopped: string | null;
 	/** Of the last weeks, the oldest first; kg. */
@@ -33,7 +35,7 @@ async function read(
 ): Promise<Map<EnrolmentId, Facts>> {
 	const rows = await db.query<Facts & { id: EnrolmentId }>(
 		`select e.id, coalesce(c.list, '[]') as checkins, coalesce(r.list, '[]') as reaches, coalesce(f.list, '[]') as "followUps",
-			s.said as stopped, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, 0) as latest
+			u.one as undecided, s.said as stopped, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, u.latest, 0) as latest
 		 from enrolment e
 		 left join lateral (select jsonb_agg(jsonb_build_object('day', c.day, 'at', ${ms('coalesce(c.done_at, c.received_at)')},
 				'credit', c.credit, 'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts)
@@ -48,6 +50,10 @@ async function read(
 				order by i.follow_up_on, i.id) as list, ${ms('max(i.decided_at)')} as latest
 			from incident i where i.enrolment_id = e.id and i.follow_up_on is not null and i.decided_at <= $2
 				and (i.followed_up_at is null or i.followed_up_at > $2)) f on true
+		 left join lateral (select jsonb_build_object('at', ${ms('i.at')}, 'said', i.said, 'day', i.day, 'beside', not exists (
+				select from checkin k where k.enrolment_id = e.id and k.day = i.day and k.hurts is not null)) as one, ${ms('i.at')} as latest
+			from incident i where i.enrolment_id = e.id and i.kind = 'pain' and i.at <= $2 and (i.decided_at is null or i.decided_at > $2)
+			order by i.at desc, i.id limit 1) u on true
 		 left join lateral (select i.said, ${ms('i.at')} as latest from incident i join enrolment o on o.id = i.enrolment_id
 			where o.participant_id = e.participant_id and i.kind = 'stop sign' and i.at <= $2
 				and (i.decided_at is null or i.decided_at > $2) order by i.at desc, i.id limit 1) s on true
@@ -108,11 +114,21 @@ async function factsOf(
 	return found;
 }
 
-export interface Known extends Pick<TriageFacts, 'checkins' | 'followUp' | 'stopped' | 'losing'> {
+export interface Known extends Pick<
+	TriageFacts,
+	'checkins' | 'followUp' | 'stopped' | 'losing' | 'undecided'
+> {
 	reaches: readonly Reach[];
 }
 
-const NOTHING: Known = { checkins: [], reaches: [], followUp: null, stopped: null, losing: null };
+const NOTHING: Known = {
+	checkins: [],
+	reaches: [],
+	followUp: null,
+	stopped: null,
+	losing: null,
+	undecided: null
+};
 
 /**
  * What triage asks of people beside their days, as it stood at an instant.
@@ -128,12 +144,13 @@ export async function knownOf(
 	return (id) => {
 		const facts = all.get(id);
 		if (!facts) return NOTHING;
-		const { checkins, reaches, followUps, stopped, weights } = facts;
+		const { checkins, reaches, followUps, stopped, weights, undecided } = facts;
 		const losing = losingTooFast(weights, asOf);
 		return {
 			checkins,
 			reaches,
 			stopped,
+			undecided,
 			followUp: followUps.find(({ on }) => on <= today) ?? null,
 			losing: losing && { ...losing, since: weights.at(-1)?.at ?? asOf }
 		};

@@ -46,3 +46,9 @@ export async function reviewedOf(
 		)
 	}));
 }
+
+/** Work that a page waits for while it is there already: that it fails is told on the page, and ends nothing else. */
+export function heldBack<T>(work: Promise<T>): Promise<T> {
+	work.catch(() => undefined);
+	return work;
+}

@@ -1,4 +1,5 @@
 /** Sessions that participants may take when they like, beside the plan. */
+import { notePain } from '../health/incidents';
 import { readIn } from '$core/kit';
 import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
 import { project } from '../attendance/projection';
@@ -164,6 +165,7 @@ export async function takeFromShelf(context: Context, person: Person, raw: unkno
 			[id, person.enrolmentId, item.versionId, item.counts, credit, effort, hurts, note, instant(now)]
 		);
 		await project(tx, [person.enrolmentId]);
+		await notePain(tx, context, person, { told: { day: null, hurts }, planned: null, now });
 	});
 }
 

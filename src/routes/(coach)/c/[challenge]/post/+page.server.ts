@@ -43,8 +43,6 @@ export const load: PageServerLoad = async (event) => {
 	return {
 		teams: teams.map(({ id, name }) => ({ id, name })),
 		people,
-		/** Who is chosen at first: whoever the page was opened for. */
-		chosen: event.url.searchParams.get('for') ?? 'all',
 		id: app.ids.uuid(),
 		templates: await templatesOf(db, coach.id),
 		posts: await postsOf(db, challenge.id),

@@ -47,12 +47,12 @@
 		><a class="link-quiet" href="{base}/people/import">Enrol people from a list</a></Empty
 	>
 {:else}
-	{#key data.id}
+	<!-- Begun anew once it has gone; what is typed stays while a template is kept. -->
+	{#key data.posts[0]?.id ?? ''}
 		<PostForm
 			id={data.id}
 			people={data.people}
 			teams={data.teams}
-			chosen={data.chosen}
 			templates={data.templates}
 			quiet={data.quiet}
 			dates={data.dates}

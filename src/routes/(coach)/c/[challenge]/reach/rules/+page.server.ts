@@ -3,7 +3,7 @@ import { TRIAGE_RULES, triageRulesSchema } from '$contracts/house';
 import { challengeOf, challengesOf } from '$lib/server/challenge/challenge';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { houseOf, saveHouse } from '$lib/server/practice/practice';
-import { reviewedOf } from '$lib/server/reach/review';
+import { heldBack, reviewedOf } from '$lib/server/reach/review';
 import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { ownChallenge, practiceOwner } from '$lib/server/web/own';
@@ -54,7 +54,7 @@ export const load: PageServerLoad = async (event) => {
 		fault: 'failed' in read ? read.failed.data.message : null,
 		challenges: begun.map(({ id, name }) => ({ id, name })),
 		of: { id: challenge.id, name: challenge.name, over, day, days: challenge.days },
-		looked: !tried || 'failed' in read || day < 3 ? null : looked({ ...house, ...read.ok })
+		looked: !tried || 'failed' in read || day < 3 ? null : heldBack(looked({ ...house, ...read.ok }))
 	};
 };
 

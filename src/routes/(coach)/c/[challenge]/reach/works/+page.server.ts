@@ -1,6 +1,6 @@
 import { ownWeekOf, whatWorked } from '$core/triage';
 import { houseOf } from '$lib/server/practice/practice';
-import { reviewedOf } from '$lib/server/reach/review';
+import { heldBack, reviewedOf } from '$lib/server/reach/review';
 import { ownChallenge } from '$lib/server/web/own';
 import type { PageServerLoad } from './$types';
 
@@ -20,5 +20,5 @@ export const load: PageServerLoad = async (event) => {
 		return { worked: whatWorked(people, now), week: ownWeekOf(people, now) };
 	};
 	// It takes a moment with many people: the page is there meanwhile.
-	return { from, to, looked: to < 1 ? null : looked() };
+	return { from, to, looked: to < 1 ? null : heldBack(looked()) };
 };

@@ -25,3 +25,21 @@ export const stopSchema = object({
 	sign: string().oneOf(STOP_SIGN_KEYS, 'say which sign it was').required('say which sign it was'),
 	note: words(1000)
 });
+
+/** Pain, or a sign at which somebody stopped, with what was decided. Instants are epoch milliseconds. */
+export interface Incident {
+	id: string;
+	kind: 'pain' | 'stop sign';
+	day: number | null;
+	said: string;
+	area: string | null;
+	feels: string | null;
+	exercises: string[];
+	at: number;
+	decidedAt: number | null;
+	decidedBy: string | null;
+	decision: IncidentDecision | null;
+	note: string | null;
+	followUpOn: string | null;
+	followedUpAt: number | null;
+}

@@ -105,3 +105,24 @@ export const postSchema = object({
 	}),
 	time: string().when('when', { is: 'later', then: () => timeOfDay() })
 });
+
+/** A message to several, and how far it has come. */
+export interface PostState {
+	id: string;
+	subject: string;
+	text: string;
+	audience: Audience;
+	by: string | null;
+	at: number;
+	onDate: string | null;
+	onMinutes: number | null;
+	/** How many of it stand where. */
+	planned: number;
+	waiting: number;
+	sent: number;
+	failed: number;
+	notMailed: number;
+	cancelled: number;
+	/** How many have read it in the application. */
+	read: number;
+}

@@ -1,28 +1,12 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { PostState } from '$contracts/post';
 	import type { Audience } from '$core/post';
 	import { dayAndTimeIn, dayText, timeOfDay } from '$lib/format';
 
 	/** Messages to several, the newest first, with how far each has come. */
-	interface Post {
-		id: string;
-		subject: string;
-		text: string;
-		audience: Audience;
-		by: string | null;
-		at: number;
-		onDate: string | null;
-		onMinutes: number | null;
-		planned: number;
-		waiting: number;
-		sent: number;
-		failed: number;
-		notMailed: number;
-		cancelled: number;
-		read: number;
-	}
 	interface Props {
-		posts: readonly Post[];
+		posts: readonly PostState[];
 		zone: string;
 		/** Who reads it. */
 		me: string;
@@ -30,7 +14,7 @@
 	}
 	let { posts, zone, me, audience }: Props = $props();
 
-	const goes = ({ at, onDate, onMinutes }: Post): string =>
+	const goes = ({ at, onDate, onMinutes }: PostState): string =>
 		onDate === null || onMinutes === null
 			? dayAndTimeIn(zone, at)
 			: `${dayText(onDate)} ${timeOfDay(onMinutes)}, their clock`;

@@ -1,30 +1,14 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { IncidentDecision } from '$contracts/incident';
+	import type { Incident, IncidentDecision } from '$contracts/incident';
 	import { listed } from '$core/text/words';
 	import { dayAndTimeIn, dayText } from '$lib/format';
 
-	interface Incident {
-		id: string;
-		kind: 'pain' | 'stop sign';
-		day: number | null;
-		said: string;
-		area: string | null;
-		feels: string | null;
-		exercises: string[];
-		at: number;
-		decidedAt: number | null;
-		decidedBy: string | null;
-		decision: IncidentDecision | null;
-		note: string | null;
-		followUpOn: string | null;
-		followedUpAt: number | null;
-		/** What they could do in place of what is off. */
-		instead: string | null;
-	}
+	/** With what they could do in place of what is off. */
+	type Open = Incident & { instead: string | null };
 	/** Pain and signs to stop at: what is open is decided here, what was is on record. */
 	interface Props {
-		incidents: readonly Incident[];
+		incidents: readonly Open[];
 		person: string;
 		name: string;
 		zone: string;

@@ -1,6 +1,6 @@
 /** Pain and signs to stop at: on record, the coaches told, what hurts off, until somebody decides. */
 import type { CheckinInput } from '$contracts/check-in';
-import { decisionSchema, stopSchema, type IncidentDecision } from '$contracts/incident';
+import { decisionSchema, stopSchema, type Incident } from '$contracts/incident';
 import { dateIn, dayInZone } from '$core/calendar';
 import { STOP_SIGN_WORDS } from '$core/health';
 import type { Session } from '$core/session';
@@ -15,23 +15,6 @@ import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
 import { noteReach } from '../reach/reaches';
 import { validate } from '../web/validate';
 import { projectHolds } from './records';
-
-export interface Incident {
-	id: string;
-	kind: 'pain' | 'stop sign';
-	day: number | null;
-	said: string;
-	area: string | null;
-	feels: string | null;
-	exercises: string[];
-	at: number;
-	decidedAt: number | null;
-	decidedBy: string | null;
-	decision: IncidentDecision | null;
-	note: string | null;
-	followUpOn: string | null;
-	followedUpAt: number | null;
-}
 
 const COLUMNS = `i.id, i.kind, i.day, i.said, i.area, i.feels, i.exercises, i.at, i.decided_at as "decidedAt", c.name as "decidedBy", i.decision, i.note,
 	i.follow_up_on as "followUpOn", i.followed_up_at as "followedUpAt"`;

@@ -11,7 +11,7 @@ import {
 	type Audience,
 	type FieldValues
 } from '$core/post';
-import { MOST_ADDRESSEES, PLANNED_AHEAD, postSchema } from '$contracts/post';
+import { MOST_ADDRESSEES, PLANNED_AHEAD, postSchema, type PostState } from '$contracts/post';
 import { MOST_LETTERS } from '$contracts/message';
 import { minutesOfDay } from '$contracts/values';
 import type { OwnedChallenge } from '../challenge/challenge';
@@ -195,27 +195,6 @@ export async function postTo(
 		await queueLetters(tx, letters, { state: 'planned', coachId: coach, postId: id });
 	});
 	return meant.length;
-}
-
-/** A message to several, and how far it has come. */
-export interface PostState {
-	id: string;
-	subject: string;
-	text: string;
-	audience: Audience;
-	by: string | null;
-	at: number;
-	onDate: string | null;
-	onMinutes: number | null;
-	/** How many of it stand where. */
-	planned: number;
-	waiting: number;
-	sent: number;
-	failed: number;
-	notMailed: number;
-	cancelled: number;
-	/** How many have read it in the application. */
-	read: number;
 }
 
 /** Shown at once. */

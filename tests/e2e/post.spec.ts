@@ -1,6 +1,6 @@
 /** Writing to several, what goes wrong with mail, pain that is decided about, form checks, measures and photographs. */
 import sharp from 'sharp';
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { asCoach, expect, noBarriers, openPlace, phoneOf, reachOut, ready, test } from './support';
 
 const picture = () =>
 	sharp({ create: { width: 400, height: 500, channels: 3, background: '#4d5f7a' } })
@@ -56,9 +56,7 @@ test('pain told on the phone is decided about by the coach, and a warning sign h
 	page,
 	demo
 }) => {
-	const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
-	const me = await phone.newPage();
-	await openLink(me, `/join/${demo.links['Aroha Pene']}`);
+	const me = await phoneOf(browser, demo, 'Aroha Pene');
 	await me.goto('/me/stop');
 	await ready(me);
 	await noBarriers(me, 'stop');
@@ -70,15 +68,7 @@ test('pain told on the phone is decided about by the coach, and a warning sign h
 	await expect(me.getByText('Don’t train for now')).toBeVisible();
 
 	await asCoach(page, demo);
-	await openPlace(page, 'Reach out');
-	await ready(page);
-	await page
-		.getByRole('navigation', { name: 'Who needs you' })
-		.getByRole('link', { name: /^Aroha Pene/ })
-		.first()
-		.click();
-	await page.waitForURL(/person=/);
-	await ready(page);
+	await reachOut(page, 'Aroha Pene');
 	const sign = page.getByRole('region', { name: 'Warning sign to decide about' });
 	await expect(sign).toContainText('“palpitations”');
 	await sign.getByRole('button', { name: 'Somebody qualified said yes' }).click();
@@ -89,7 +79,7 @@ test('pain told on the phone is decided about by the coach, and a warning sign h
 	await me.reload();
 	await ready(me);
 	await expect(me.getByText('Don’t train for now')).toHaveCount(0);
-	await phone.close();
+	await me.context().close();
 });
 
 test('measures, photographs and a form check are sent from the phone, and answered with a mark', async ({
@@ -97,9 +87,7 @@ test('measures, photographs and a form check are sent from the phone, and answer
 	page,
 	demo
 }) => {
-	const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
-	const me = await phone.newPage();
-	await openLink(me, `/join/${demo.links['Oren Falkestad']}`);
+	const me = await phoneOf(browser, demo, 'Oren Falkestad');
 	await me.goto('/me/body');
 	await ready(me);
 	await noBarriers(me, 'measures');
@@ -156,7 +144,7 @@ test('measures, photographs and a form check are sent from the phone, and answer
 	const mine = me.getByRole('region', { name: /^Plank,/ });
 	await expect(mine).toContainText('Hips down a little.');
 	await expect(mine.locator('[data-mark]')).toBeVisible();
-	await phone.close();
+	await me.context().close();
 });
 
 test('the rules are tried on a challenge that is over, and what came of writing is told', async ({

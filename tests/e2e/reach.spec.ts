@@ -1,5 +1,5 @@
 /** Who needs the coach: gone through one by one, by keyboard, with what was done on record. */
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { asCoach, expect, noBarriers, openPlace, phoneOf, reachOut, ready, test } from './support';
 
 test('a coach goes through those who need her, notes what she did, puts off and takes back', async ({
 	page,
@@ -71,21 +71,11 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 	page,
 	demo
 }) => {
-	const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
-	const me = await phone.newPage();
-	await openLink(me, `/join/${demo.links['Noor Bastani']}`);
+	const me = await phoneOf(browser, demo, 'Noor Bastani');
 
 	await asCoach(page, demo);
-	await openPlace(page, 'Reach out');
+	await reachOut(page, 'Noor Bastani');
 	const shown = page.getByRole('region').filter({ has: page.getByRole('heading', { name: 'Why' }) });
-	await page
-		.getByRole('navigation', { name: 'Who needs you' })
-		.getByRole('link', { name: /^Noor Bastani/ })
-		.first()
-		.click();
-	// They may be open already, as the first in need: the page that was asked for is waited for all the same.
-	await page.waitForURL(/person=/);
-	await ready(page);
 	await expect(shown.getByRole('heading', { level: 2 })).toHaveText('Noor Bastani');
 	await page.keyboard.press('w');
 	const field = shown.getByLabel('Write to Noor');
@@ -134,5 +124,5 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 			page.getByRole('listitem').filter({ hasText: 'Noor Bastani' }).filter({ hasText: 'new message' })
 		).toHaveCount(0);
 	}).toPass();
-	await phone.close();
+	await me.context().close();
 });

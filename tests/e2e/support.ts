@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Cookie, type Page } from '@playwright/test';
+import { test as base, expect, type Browser, type Cookie, type Page } from '@playwright/test';
 import { SLIP } from '../support/slips';
 
 /** The demo in a process of its own. Rejects with what it wrote when it ends instead of starting. */
@@ -262,4 +262,30 @@ export async function answerQuestions(
 	await next();
 	await page.getByLabel('I agree').check();
 	await page.getByRole('button', { name: 'Send' }).click();
+}
+
+/** The phone of somebody whose link the demo prints, signed in. */
+export async function phoneOf(
+	browser: Browser,
+	demo: Pick<DemoSignIn, 'links'>,
+	name: string
+): Promise<Page> {
+	const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+	const page = await phone.newPage();
+	await openLink(page, `/join/${demo.links[name]}`);
+	return page;
+}
+
+/** Opens somebody in the list of those who need their coach. */
+export async function reachOut(page: Page, name: string): Promise<void> {
+	await openPlace(page, 'Reach out');
+	await ready(page);
+	await page
+		.getByRole('navigation', { name: 'Who needs you' })
+		.getByRole('link', { name: new RegExp(`^${name}`) })
+		.first()
+		.click();
+	// They may be open already, as the first in need: the page that was asked for is waited for all the same.
+	await page.waitForURL(/person=/);
+	await ready(page);
 }

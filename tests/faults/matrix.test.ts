@@ -163,7 +163,8 @@ describe.each(ROUTES.filter(({ id }) => ownerOf(id) !== null).map((route) => [ro
 			if (ways[0] !== undefined) return;
 			// There is no such check-in, document, photograph or clip, one version alone has nothing to be compared with, the shelf is empty, and
 			// nothing was done yet that could be looked back at or have a result.
-			const missing = /checkins\/\[id\]|\/compare$|\/shelf\/\[session\]$|\[(document|photo|check)\]$|\/history\/\[day\]$/;
+			const missing =
+				/checkins\/\[id\]|\/compare$|\/shelf\/\[session\]$|\[(document|photo|check)\]$|\/history\/\[day\]$/;
 			const known = missing.test(id) ? '404' : id.endsWith('/result') ? '303 /me' : '200';
 			expect(await send(route, owner === 'coach' ? served.coach : served.me)).toBe(known);
 		});

@@ -18,7 +18,6 @@ import {
 	valuesOf
 } from '$lib/server/post/posts';
 import { postSettingsOf, savePostSettings } from '$lib/server/post/settings';
-import { deleteTemplate, saveTemplate, templatesOf } from '$lib/server/post/templates';
 import { reachesIn } from '$lib/server/reach/reaches';
 import { inNeed } from '$lib/server/reach/triage';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
@@ -275,31 +274,6 @@ describe('a message to one', () => {
 		await writeTo(context, world.challenge, await own(2), world.coach.id, { id: id(), text: 'And you?' }, []);
 		await deliverNow();
 		expect(taken).toMatchObject([{ subject: 'Runa wrote to you', once: { key: message.id } }]);
-	});
-});
-
-describe('templates', () => {
-	const save = (raw: object) =>
-		saveTemplate(context, world.coach.id, { name: 'Halfway', subject: 'Halfway', text: 'x', ...raw });
-	const all = () => templatesOf(context.db, world.coach.id);
-	it('are kept by name, replaced, and deleted', async () => {
-		await save({});
-		await save({ text: 'Halfway, {name}.' });
-		await save({ name: 'Almost there' });
-		expect((await all()).map(({ name, text }) => [name, text])).toEqual([
-			['Almost there', 'x'],
-			['Halfway', 'Halfway, {name}.']
-		]);
-		await deleteTemplate(context, world.coach.id, (await all())[0]!.id);
-		expect(await all()).toHaveLength(1);
-		await expect(deleteTemplate(context, world.coach.id, id())).rejects.toMatchObject({ status: 404 });
-	});
-	it('say what is wrong with them, and are bounded', async () => {
-		await expect(save({ text: '{nam}' })).rejects.toThrow(/did you mean \{name\}/);
-		await expect(save({ name: '' })).rejects.toThrow(/needs a name/);
-		for (let i = 0; i < 100; i++) await save({ name: `No. ${i}` });
-		await expect(save({})).rejects.toMatchObject({ status: 409 });
-		await save({ name: 'No. 1', text: 'changed' });
 	});
 });
 

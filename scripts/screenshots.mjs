@@ -166,7 +166,8 @@ await oren.go(`/join/${links['Oren Falkestad']}`);
 await oren.page.getByRole('button', { name: /^Yes, I’m / }).click();
 await oren.page.waitForURL('**/me');
 await oren.go('/me/day/24/check-in');
-await oren.page.getByRole('button', { name: 'front of thighs: not sore' }).locator('rect').first().click();
+await oren.page.getByRole('button', { name: /^front of thighs, front/ }).focus();
+await oren.page.keyboard.press('Enter');
 await oren.page
 	.getByRole('button', { name: /^calves/ })
 	.locator('rect')

@@ -86,7 +86,7 @@ test('a session from the shelf is put there, taken, seen by the coach, and taken
 
 	await openPlace(page, 'desk');
 	await expect(page.getByText('from the shelf: Steady valley').first()).toBeVisible();
-	await expect(page.getByText('Left heel')).toBeVisible();
+	await expect(page.getByText('Hurts: Left heel')).toBeVisible();
 
 	await phone.getByRole('button', { name: 'Remove Steady valley' }).click();
 	await expect(phone.getByText('50 % of it')).toHaveCount(0);

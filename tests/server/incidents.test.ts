@@ -115,6 +115,7 @@ describe('pain that a check-in tells of', () => {
 		);
 		expect((await reasons())[0]).toMatchObject({ kind: 'pain', hurts: 'wrist', day: null });
 		await send(3, {});
+		context.at('2026-11-25T15:00:00Z');
 		await send(3, { again: true, hurts: 'knee again', id: context.ids.uuid() });
 		expect((await all())[0]).toMatchObject({ said: 'knee again', day: 3 });
 	});
@@ -154,7 +155,10 @@ describe('the coaches', () => {
 });
 
 describe('what is decided', () => {
-	beforeEach(() => send(3, { hurts: 'left knee', well: { pain: knee } }));
+	let told: { id: string };
+	beforeEach(async () => {
+		told = await send(3, { hurts: 'left knee', well: { pain: knee } });
+	});
 
 	it('gives the exercise back', async () => {
 		await decide({ decision: 'give back' });
@@ -171,6 +175,24 @@ describe('what is decided', () => {
 		expect(await overridesOf(context.db, world.people[0]!.enrolmentId, context.clock.now())).toMatchObject([
 			{ why: 'until the knee is quiet', madeBy: 'coach' }
 		]);
+	});
+
+	it('gives it back whichever report took it out', async () => {
+		context.at('2026-11-26T12:00:00Z');
+		await send(4, { hurts: 'knee, still', well: { pain: { ...knee, at: { block: 0, part: 0 } } } });
+		expect(await off()).toHaveLength(1);
+		await decide({ decision: 'give back' });
+		expect(await off()).toEqual([]);
+	});
+
+	it('is not asked again when the same is sent with something else corrected', async () => {
+		await decide({ decision: 'give back' });
+		const again = async (hurts: string, replaces: string) =>
+			send(3, { hurts, effort: 5, replaces, well: { pain: knee } });
+		const { id } = await again('left knee', told.id);
+		expect([(await all()).length, await off()]).toEqual([1, []]);
+		await again('left knee, and now the right', id);
+		expect([(await all()).length, (await off()).length]).toEqual([2, 1]);
 	});
 
 	it('keeps it off', async () => {

@@ -1,3 +1,5 @@
+import type { Muscle } from '../exercise';
+
 /** What a coach may have asked at a check-in beside how much was done, how hard it was and whether anything hurts. */
 export const QUESTIONS = {
 	energy: 'Energy',
@@ -15,22 +17,21 @@ export const QUESTION_KEYS = Object.keys(QUESTIONS) as Question[];
 /** Common practice, no source: what fits into a minute. */
 export const DEFAULT_QUESTIONS: readonly Question[] = ['energy', 'mood', 'sleep', 'soreness', 'note'];
 
-/** Parts of the body that are sore after training, each on the side of the drawing on which it is seen. */
+/** Parts of the body that are sore after training, as one says it, with the muscles of each: those of a session can be told by them. */
 export const SORE_AREAS = {
-	neck: 'back',
-	shoulders: 'front',
-	chest: 'front',
-	arms: 'front',
-	forearms: 'front',
-	belly: 'front',
-	'upper back': 'back',
-	'lower back': 'back',
-	glutes: 'back',
-	'front of thighs': 'front',
-	'back of thighs': 'back',
-	shins: 'front',
-	calves: 'back'
-} as const;
+	shoulders: ['front shoulder', 'side shoulder', 'rear shoulder'],
+	chest: ['chest'],
+	arms: ['biceps', 'triceps'],
+	forearms: ['forearms'],
+	belly: ['abs', 'obliques'],
+	'upper back': ['upper back', 'lats'],
+	'lower back': ['lower back'],
+	glutes: ['glutes', 'outer hip'],
+	'front of thighs': ['quads', 'hip flexors', 'inner thigh'],
+	'back of thighs': ['hamstrings'],
+	shins: ['shins'],
+	calves: ['calves']
+} as const satisfies Record<string, readonly Muscle[]>;
 export type SoreArea = keyof typeof SORE_AREAS;
 export const SORE_KEYS = Object.keys(SORE_AREAS) as SoreArea[];
 

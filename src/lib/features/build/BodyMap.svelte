@@ -2,7 +2,7 @@
 	import type { Muscle } from '$core/exercise';
 	import { capital } from '$core/text/words';
 	import { counted } from '$lib/format';
-	import { areasOf, BODY_OUTLINE, stepOf } from './body-shapes';
+	import { areasOf, BODY_OUTLINE, stepOf } from '$lib/ui/body-shapes';
 
 	/** A body from the front and from behind; the more sets a muscle has, the fuller its colour. */
 	let {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Adherence } from '$core/attendance';
+	import { streakOf, type Adherence } from '$core/attendance';
 	import type { DayResult } from '$core/day';
 	import { counted, percent } from '$lib/format';
 	import Legend from '$lib/ui/Legend.svelte';
@@ -7,6 +7,7 @@
 
 	/** My days, a week a row, so that they fit a phone. */
 	let { days, adherence }: { days: DayResult[]; adherence: Adherence } = $props();
+	const streak = $derived(streakOf(days));
 	const weeks = $derived(
 		Array.from({ length: Math.ceil(days.length / 7) }, (_, w) => days.slice(w * 7, w * 7 + 7))
 	);
@@ -16,7 +17,10 @@
 	<h2 id="my-days">My days</h2>
 	<p class="mb-3 text-[15px]">
 		{#if adherence.rate !== null}<b>{percent(adherence.rate)}</b> of {counted(adherence.due, 'due day')} done. Every
-			bit counts.{:else}<span class="quiet">Nothing was due yet.</span>{/if}
+			bit counts.{#if streak > 1}
+				<b>{streak} days in a row</b>; a rest day or an excuse doesn’t break it.{/if}{:else}<span
+				class="quiet">Nothing was due yet.</span
+			>{/if}
 	</p>
 	<div class="flex flex-col gap-2">
 		{#each weeks as week, w (w)}

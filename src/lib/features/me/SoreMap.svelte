@@ -1,4 +1,6 @@
 <script lang="ts">
+	import type { Muscle } from '$core/exercise';
+	import { areasOf, BODY_OUTLINE } from '$lib/ui/body-shapes';
 	import { SORE_AREAS, SORE_KEYS, SORENESS_WORDS, type SoreArea, type Soreness } from '$core/wellbeing';
 
 	/** A body from the front and from behind: a tap on a part says it is sore, another says more, the fourth takes it back. */
@@ -7,53 +9,17 @@
 	let sore = $state<Soreness>({ ...value });
 	const MOST = 3;
 
-	/** Where each part is drawn, in a figure 100 wide and 220 high; pairs are two shapes. */
-	const SHAPES: Record<SoreArea, [x: number, y: number, width: number, height: number, round: number][]> = {
-		neck: [[43, 26, 14, 10, 3]],
-		shoulders: [
-			[24, 36, 15, 15, 7],
-			[61, 36, 15, 15, 7]
-		],
-		chest: [[37, 40, 26, 22, 5]],
-		arms: [
-			[19, 52, 12, 30, 6],
-			[69, 52, 12, 30, 6]
-		],
-		forearms: [
-			[14, 84, 11, 28, 5],
-			[75, 84, 11, 28, 5]
-		],
-		belly: [[38, 64, 24, 32, 5]],
-		'upper back': [[36, 39, 28, 30, 5]],
-		'lower back': [[38, 71, 24, 22, 5]],
-		glutes: [[35, 95, 30, 20, 8]],
-		'front of thighs': [
-			[33, 104, 15, 44, 7],
-			[52, 104, 15, 44, 7]
-		],
-		'back of thighs': [
-			[33, 118, 15, 36, 7],
-			[52, 118, 15, 36, 7]
-		],
-		shins: [
-			[35, 158, 12, 42, 5],
-			[53, 158, 12, 42, 5]
-		],
-		calves: [
-			[34, 160, 14, 38, 6],
-			[52, 160, 14, 38, 6]
-		]
-	};
-	/** What is drawn of the rest, so that it is seen as a body. */
-	const REST = [
-		[42, 4, 16, 20, 8],
-		[12, 114, 9, 12, 4],
-		[79, 114, 9, 12, 4],
-		[35, 202, 12, 10, 4],
-		[53, 202, 12, 10, 4]
-	] as const;
-	/** Parts that are drawn on one side only, seen from the other as well. */
-	const BEHIND = { front: ['neck', 'glutes'], back: ['shoulders', 'arms', 'forearms'] } as const;
+	const SIDES = ['front', 'back'] as const;
+	/** The muscles of each part that are seen from a side, as one path; parts that are not seen from it are left out. */
+	const seenFrom = (side: (typeof SIDES)[number]) =>
+		SORE_KEYS.flatMap((area) => {
+			const muscles: readonly Muscle[] = SORE_AREAS[area];
+			const path = areasOf(side)
+				.filter(({ muscle }) => muscles.includes(muscle))
+				.map((one) => one.path)
+				.join('');
+			return path ? { area, path } : [];
+		});
 	const FILL = ['fill-base-100', 'fill-warning/40', 'fill-warning', 'fill-secondary'];
 
 	const press = (area: SoreArea) => {
@@ -70,21 +36,16 @@
 	<p class="quiet mb-2 text-[15px]">Tap where, again for more. Leave it if nothing is.</p>
 	{#each told as area (area)}<input type="hidden" name="sore.{area}" value={sore[area]} />{/each}
 	<div class="grid grid-cols-2 gap-2">
-		{#each ['front', 'back'] as const as side (side)}
+		{#each SIDES as side (side)}
 			<figure class="bg-base-200 rounded pt-2">
-				<svg viewBox="0 0 100 216" class="mx-auto h-80" role="group" aria-label="Body, {side}">
-					{#each REST as [x, y, width, height, rx] (`${x} ${y}`)}
-						<rect {x} {y} {width} {height} {rx} class="fill-base-100 stroke-base-300" stroke-width="1" />
-					{/each}
-					{#each BEHIND[side].flatMap((area) => SHAPES[area]) as [x, y, width, height, rx] (`${x} ${y}`)}
-						<rect {x} {y} {width} {height} {rx} class="fill-base-100 stroke-base-300" stroke-width="1" />
-					{/each}
-					{#each SORE_KEYS.filter((area) => SORE_AREAS[area] === side) as area (area)}
+				<svg viewBox="8 0 84 200" class="mx-auto h-96" role="group" aria-label="Body, {side}">
+					<path class="fill-base-300/50 stroke-base-content/40" stroke-width="0.9" d={BODY_OUTLINE} />
+					{#each seenFrom(side) as { area, path } (area)}
 						<g
 							role="button"
 							tabindex="0"
-							aria-label="{area}: {says(area)}"
-							class={['stroke-base-content/50 cursor-pointer focus-visible:outline-2', FILL[sore[area] ?? 0]]}
+							aria-label="{area}, {side}: {says(area)}"
+							class="cursor-pointer focus-visible:outline-2"
 							onclick={() => press(area)}
 							onkeydown={(event) => {
 								if (event.key !== 'Enter' && event.key !== ' ') return;
@@ -92,14 +53,9 @@
 								press(area);
 							}}
 						>
-							{#each SHAPES[area] as [x, y, width, height, rx] (x)}<rect
-									{x}
-									{y}
-									{width}
-									{height}
-									{rx}
-									stroke-width="1"
-								/>{/each}
+							<!-- Wider than it is seen: a thumb is. -->
+							<path d={path} class="fill-transparent stroke-transparent" stroke-width="6" />
+							<path d={path} class={['stroke-base-content/40', FILL[sore[area] ?? 0]]} stroke-width="0.6" />
 						</g>
 					{/each}
 				</svg>

@@ -60,16 +60,24 @@ export async function notePain(
 	{ told, planned, now }: { told: Told; planned: Session | null; now: number }
 ): Promise<void> {
 	const { day, hurts, run, pain } = told;
-	const said = hurts ?? run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; ');
+	const said = (hurts ?? run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; '))?.slice(
+		0,
+		2000
+	);
 	if (!said) return;
 	const exercises = planned === null ? [] : hurtIn(told, planned).slice(0, MOST_OFF);
-	const [open] = await tx.query<{ id: string; exercises: string[] }>(
-		`select id, exercises from incident where enrolment_id = $1 and day = $2 and kind = 'pain' and decided_at is null`,
+	const [last] = await tx.query<{ id: string; said: string; exercises: string[]; decided: boolean }>(
+		`select id, said, exercises, decided_at is not null as decided from incident
+		 where enrolment_id = $1 and day = $2 and kind = 'pain' order by decided_at is not null, at desc, id limit 1`,
 		[enrolmentId, day]
 	);
+	// Sent again with something else corrected, it is no news to whoever has decided about it.
+	if (last?.decided && last.said === said) return;
+	const open = last?.decided === false ? last : null;
 	const off = exercises
 		.filter((name) => !open?.exercises.includes(name))
 		.map((name) => ({ id: ids.uuid(), name }));
+	const added = off.map(({ name }) => name);
 	await tx.query(
 		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, made_by, made_at)
 		 select r.id, $2, jsonb_build_object('kind', 'exercise', 'exercise', r.name), '{"kind": "leave out"}', $3, null, $4, 'rule', $5
@@ -85,19 +93,18 @@ export async function notePain(
 			instant(now)
 		]
 	);
-	const values = [said.slice(0, 2000), pain?.area ?? null, pain?.kind ?? null];
-	const overrides = off.map(({ id }) => id);
+	const values = [said, pain?.area ?? null, pain?.kind ?? null];
 	if (open)
 		await tx.query(
-			`update incident set said = $2, area = coalesce($3, area), feels = coalesce($4, feels), exercises = exercises || $5::text[],
-				override_ids = override_ids || $6::uuid[] where id = $1`,
-			[open.id, ...values, off.map(({ name }) => name), overrides]
+			`update incident set said = $2, area = coalesce($3, area), feels = coalesce($4, feels), exercises = exercises || $5::text[]
+			 where id = $1`,
+			[open.id, ...values, added]
 		);
 	else
 		await tx.query(
-			`insert into incident (id, enrolment_id, kind, day, said, area, feels, exercises, override_ids, at)
-			 values ($1, $2, 'pain', $3, $4, $5, $6, $7, $8, $9)`,
-			[ids.uuid(), enrolmentId, day, ...values, exercises, overrides, instant(now)]
+			`insert into incident (id, enrolment_id, kind, day, said, area, feels, exercises, at)
+			 values ($1, $2, 'pain', $3, $4, $5, $6, $7, $8)`,
+			[ids.uuid(), enrolmentId, day, ...values, exercises, instant(now)]
 		);
 }
 
@@ -161,9 +168,8 @@ export async function decideIncident(
 			kind: Incident['kind'];
 			decidedAt: number | null;
 			exercises: string[];
-			overrideIds: string[];
 		}>(
-			`select kind, decided_at as "decidedAt", exercises, override_ids as "overrideIds" from incident
+			`select kind, decided_at as "decidedAt", exercises from incident
 			 where enrolment_id = $1 and id = $2 for update`,
 			[person.id, idOf(incidentId, 'incident')]
 		);
@@ -177,10 +183,12 @@ export async function decideIncident(
 			throw new Refusal(400, 'Choose what they do instead.', [
 				{ field: 'exercise', message: 'choose an exercise' }
 			]);
+		// Whichever report took it out: what is decided about an exercise holds for it.
 		if (decision === 'give back' || decision === 'replace')
 			await tx.query(
-				'update override set removed_at = $2 where id = any($1::uuid[]) and removed_at is null',
-				[found.overrideIds, instant(now)]
+				`update override set removed_at = $3 where enrolment_id = $1 and made_by = 'rule' and removed_at is null
+					and change ->> 'kind' = 'leave out' and target ->> 'exercise' = any($2::text[])`,
+				[person.id, found.exercises, instant(now)]
 			);
 		if (decision === 'replace') {
 			const day = Math.max(1, dayInZone(challenge.startsOn, person.zone, now));

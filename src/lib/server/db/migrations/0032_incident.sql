@@ -10,7 +10,6 @@ create table incident (
 	feels text,
 	-- As they are planned; each is left out for them until somebody decides.
 	exercises text[] not null default '{}',
-	override_ids uuid[] not null default '{}',
 	at timestamptz not null,
 	-- When the coaches were told by mail.
 	told_at timestamptz,

@@ -13,6 +13,7 @@ import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
 import { addDocument, documentsOf, removeDocument } from '$lib/server/health/documents';
 import { companyOf } from '$lib/server/people/teams';
+import { threadOf } from '$lib/server/messages/messages';
 import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
@@ -29,6 +30,9 @@ import { coachIn } from '$lib/server/web/viewer';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
 import { noteEvent, requireProof } from '$lib/server/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
+
+/** Messages that are shown, the newest; all of them are under Reach out. */
+const THREAD_SHOWN = 6;
 
 export const load: PageServerLoad = async (event) => {
 	const { app } = event.locals;
@@ -53,6 +57,7 @@ export const load: PageServerLoad = async (event) => {
 		days,
 		adherence,
 		extras,
+		thread: (await threadOf(app.db, person.id, asOf)).slice(-THREAD_SHOWN),
 		again: await againOf(app.db, person.id, asOf),
 		taken: await takingsOf(app.db, person.id, asOf),
 		trend,

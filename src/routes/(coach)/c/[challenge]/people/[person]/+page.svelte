@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Thread from '$lib/features/reach/Thread.svelte';
 	import { wellWords } from '$lib/features/people/well-words';
 	import ZoneInput from '$lib/ui/ZoneInput.svelte';
 	import { enhance } from '$app/forms';
@@ -91,9 +92,6 @@
 				<a class="link-quiet" href="/c/{data.challenge.id}/people/{person.id}/body"
 					>Measures, weeks and photographs</a
 				>
-				<a class="link-quiet" href="/c/{data.challenge.id}/reach?person={person.id}"
-					>Write, and what was written</a
-				>
 			</p>
 		</section>{/if}
 </div>
@@ -168,6 +166,13 @@
 				</tbody>
 			</table>
 		{/if}
+		<h2 class="mt-4 mb-1">Messages</h2>
+		{#if data.thread.length === 0}<p class="quiet text-sm">Nothing has been written yet.</p>{:else}
+			<Thread messages={data.thread} zone={data.coach.zone} side="coach" me={data.coach.name} />
+		{/if}
+		<p class="mt-1 text-sm">
+			<a class="link-quiet" href="/c/{data.challenge.id}/reach?person={person.id}">Write to {first}</a>
+		</p>
 		{#if data.again.length > 0}
 			<h2 class="mt-4 mb-1">Done again</h2>
 			<ul class="panel px-3 text-sm">

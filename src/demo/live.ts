@@ -60,7 +60,7 @@ async function eventsOf(
 			const person = asPerson(enrolment);
 			const { share, ...said } = event;
 			const own =
-				share === null
+				share === null && !habits.uneven && !habits.stronger
 					? null
 					: await prescriptionFor(context.db, person, day, body, true, { challenge, practice }, event.at);
 			const well = { ...said.well, pain: painIn(said.hurts, body) };
@@ -69,7 +69,7 @@ async function eventsOf(
 				well,
 				person,
 				day,
-				sets: share === null || !own ? null : begun(own.asked, share)
+				sets: own && setsOf(habits, { day, test: plan[day - 1]?.kind === 'test' }, own.asked, share)
 			});
 		}
 	}
@@ -88,6 +88,25 @@ function painIn(hurts: string | null, { blocks }: Session) {
 function begun(asked: readonly PrescribedExercise[], share: number): LoggedSet[] {
 	const log = fullLog(asked);
 	return log.slice(0, Math.max(1, Math.round(log.length * share)));
+}
+
+/** What somebody does of a session, as far as that is not all of it and no more. */
+function setsOf(
+	{ uneven, stronger = 0 }: (typeof PEOPLE)[number],
+	{ day, test }: { day: number; test: boolean },
+	asked: readonly PrescribedExercise[],
+	share: number | null
+): LoggedSet[] {
+	const more = test && day > 1 ? 1 + stronger : 1;
+	return (share === null ? fullLog(asked) : begun(asked, share)).map((set) => {
+		const sided = asked.some(
+			(one) => one.perSide && !one.around && one.block === set.block && one.part === set.part
+		);
+		const amount = Math.round(set.amount * more);
+		return sided && uneven && day >= uneven.from
+			? { ...set, amount: Math.round(amount * 0.75), left: Math.round(amount * 0.75), right: amount }
+			: { ...set, amount };
+	});
 }
 
 /** Who stopped half-way through the challenge before, and from which day on they did less. */

@@ -21,6 +21,10 @@ export interface DemoPerson {
 	hurts?: Record<number, string>;
 	notes?: Record<number, string>;
 	wins?: Record<number, string>;
+	/** By which share they do more at the second test than is asked. */
+	stronger?: number;
+	/** The left side does one less of each set from that day on. */
+	uneven?: { from: number };
 	/** Their mood is low from that day on. */
 	low?: { from: number };
 }
@@ -37,6 +41,7 @@ export const PEOPLE: DemoPerson[] = [
 		level: 'trained',
 		equipment: HEAVY,
 		wins: { 22: 'Ten clean press-ups without a pause.' },
+		stronger: 0.2,
 		does: 0.97,
 		part: 0.05,
 		late: 0.04,
@@ -183,6 +188,7 @@ export const PEOPLE: DemoPerson[] = [
 		zone: 'Europe/Dublin',
 		level: 'some experience',
 		equipment: BELLS,
+		uneven: { from: 15 },
 		does: 0.82,
 		part: 0.12,
 		late: 0.15,

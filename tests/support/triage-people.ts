@@ -43,6 +43,8 @@ export function somebody(letters: string, told: Record<number, Told> = {}, holds
 				energy: null,
 				mood: null,
 				hurts: null,
+				sides: [],
+				best: null,
 				...more
 			};
 			checkins.unshift(seen);

@@ -18,7 +18,10 @@ const reasonOf = (kind: ReasonKind) =>
 		days: 9,
 		effort: [9, 10],
 		after: 5,
-		count: 20
+		count: 20,
+		side: 'left',
+		exercise: 'Split squat',
+		result: { before: 1, gain: { exercise: 'Push-up' } }
 	}) as unknown as Reason;
 const VALUES = { name: 'Noor', coach: 'Runa', day: '23', team: null } as unknown as FieldValues;
 const draft = (kind: ReasonKind, tone: Partial<Tone> = {}) =>
@@ -57,6 +60,8 @@ it('says the figures of the reason', () => {
 	expect(draft('came back')).toContain('day 12');
 	expect(draft('full week')).toContain('All 4 training days');
 	expect(draft('sessions')).toContain('session number 20');
+	expect(draft('best')).toContain('push-up');
+	expect(draft('uneven')).toContain('left side does less than the other: split squat');
 	expect(draft('hard')).toContain('The last 2 sessions');
 	expect(draftFor({ kind: 'held', since: 0, why: 'questions' }, DEFAULT_TONE, VALUES)).toContain(
 		'answered the questions'

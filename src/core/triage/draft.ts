@@ -164,6 +164,13 @@ function wordsFor(reason: Reason): Words {
 				asks: 'Which exercise was it?',
 				kindly: NO_HURRY
 			};
+		case 'uneven':
+			return {
+				says: `Your ${reason.side} side does less than the other: ${reason.exercise.toLowerCase()}.`,
+				offers: 'Begin with it, and let the other side do no more than it did.',
+				asks: 'Does anything hurt there, or is it just not as strong?',
+				kindly: NO_HURRY
+			};
 		case 'easy':
 			return {
 				says: 'You finish all of it with something left.',
@@ -174,6 +181,11 @@ function wordsFor(reason: Reason): Words {
 			return {
 				says: `Good to see you back on day ${reason.day}.`,
 				offers: 'That is the hardest session of all, and you’ve done it.',
+				kindly: PROUD
+			};
+		case 'best':
+			return {
+				says: `Your best test so far: ${reason.result.gain.exercise.toLowerCase()}. You trained for that, and it shows.`,
 				kindly: PROUD
 			};
 		case 'full week':

@@ -1,5 +1,6 @@
 import type { Adherence } from '../attendance';
 import type { HoldReason } from '../health';
+import type { BestResult } from '../progress';
 
 /** What a reason is about, the more urgent first. */
 export const REASON_GROUPS = ['safety', 'retention', 'adaptation', 'praise'] as const;
@@ -22,8 +23,10 @@ export const REASON_KINDS = {
 	tired: 'retention',
 	low: 'retention',
 	hard: 'adaptation',
+	uneven: 'adaptation',
 	easy: 'adaptation',
 	'came back': 'praise',
+	best: 'praise',
 	'full week': 'praise',
 	sessions: 'praise'
 } as const satisfies Record<string, ReasonGroup>;
@@ -46,8 +49,10 @@ export const REASON_TITLE: Record<ReasonKind, string> = {
 	tired: 'Low energy',
 	low: 'Low mood',
 	hard: 'Too hard',
+	uneven: 'One side behind',
 	easy: 'Ready for more',
 	'came back': 'Back again',
+	best: 'Best test so far',
 	'full week': 'Full week',
 	sessions: 'Round number'
 };
@@ -95,9 +100,13 @@ export type Reason = {
 		| { kind: 'low'; mood: number[] }
 		/** Effort (0…10) of the last check-ins, the newest first. */
 		| { kind: 'hard'; effort: number[] }
+		/** One side did less of an exercise, by a share of the other one, so many times running. */
+		| { kind: 'uneven'; exercise: string; side: 'left' | 'right'; behind: number; times: number }
 		| { kind: 'easy'; effort: number[] }
 		/** Done again after so many due days without anything. */
 		| { kind: 'came back'; day: number; after: number }
+		/** Better at a test than at any before. */
+		| { kind: 'best'; day: number; result: BestResult }
 		/** All that was due in the last 7 days is done. */
 		| { kind: 'full week'; due: number }
 		| { kind: 'sessions'; count: number }

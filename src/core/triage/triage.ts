@@ -4,6 +4,7 @@ import { entryOf, type PersonDay, type Strip } from '../day';
 import { holdAt, type Hold } from '../health';
 import type { Losing } from '../measures';
 import type { HouseRules } from '../practice';
+import { weakerOf, type BestResult, type SidesDone } from '../progress';
 import { compareNeed, type Reason } from './reason';
 
 /** A check-in as triage sees it. */
@@ -20,6 +21,10 @@ export interface CheckinSeen {
 	/** 1…5 */
 	mood: number | null;
 	hurts: string | null;
+	/** Of exercises that are done on each side. */
+	sides: SidesDone[];
+	/** What it brought as a test. */
+	best: BestResult | null;
 }
 
 /** What triage knows of somebody, as it stood at an instant. */
@@ -89,8 +94,10 @@ export function triage(facts: TriageFacts, house: HouseRules, now: number): Reas
 		tired(facts),
 		low(facts),
 		hard(facts, house),
+		uneven(facts),
 		easy(facts),
 		back,
+		best(facts, now),
 		fullWeek(facts, now),
 		sessions(facts, now)
 	];
@@ -235,6 +242,21 @@ function easy(facts: TriageFacts): Found {
 	return found && { kind: 'easy', since: found.since, effort: found.values };
 }
 
+/** The same side behind in an exercise, the last times that it was done; of several the one that is furthest. */
+function uneven({ checkins }: TriageFacts): Found {
+	const done = checkins.flatMap(({ at, sides }) => sides.map((one) => ({ at, ...one })));
+	const found = [...new Set(done.map(({ exercise }) => exercise))].flatMap((exercise) => {
+		const newest = done.filter((one) => one.exercise === exercise).slice(0, LATELY);
+		const weaker = newest.flatMap((one) => weakerOf(one) ?? []);
+		const [first] = weaker;
+		return first && weaker.length === LATELY && weaker.every(({ side }) => side === first.side)
+			? [{ since: newest[0]!.at, exercise, side: first.side, behind: mean(weaker.map((one) => one.behind)) }]
+			: [];
+	});
+	const [furthest] = found.sort((a, b) => b.behind - a.behind || a.exercise.localeCompare(b.exercise));
+	return furthest ? { kind: 'uneven', times: LATELY, ...furthest } : null;
+}
+
 /** Days with work of somebody that have opened, and when they did something of them; null: they have not. */
 const ownWork = ({ days, strip }: TriageFacts, now: number): { day: PersonDay; doneAt: number | null }[] =>
 	days
@@ -256,6 +278,11 @@ function cameBack(facts: TriageFacts, { silentFrom }: HouseRules, now: number): 
 	return back && before >= 0 && after >= silentFrom && back.doneAt! > now - NEWS_DAYS * DAY
 		? { kind: 'came back', since: back.doneAt!, day: back.day.day, after }
 		: null;
+}
+
+function best({ checkins }: TriageFacts, now: number): Found {
+	const newest = checkins.find((one) => one.best !== null && one.at > now - NEWS_DAYS * DAY);
+	return newest?.best ? { kind: 'best', since: newest.at, day: newest.day, result: newest.best } : null;
 }
 
 const weekOf = (day: number): number => Math.ceil(day / 7);

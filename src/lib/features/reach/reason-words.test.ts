@@ -5,7 +5,7 @@ import { effectWords, FIRST_WAY, finishWords, reasonWords, WAY_TEXT } from './re
 const AT = Date.parse('2026-05-12T13:30:00Z');
 const rated = (credit: number, due: number) => ({ credit, due });
 type WithoutSince<R> = R extends Reason ? Omit<R, 'since'> : never;
-const say = (reason: WithoutSince<Reason>) => reasonWords({ since: AT, ...reason }, 'Europe/Oslo');
+const say = (reason: WithoutSince<Reason>) => reasonWords({ since: AT, ...reason }, 'Europe/Oslo', 'kg');
 
 describe('why somebody needs their coach', () => {
 	it('is a sentence with its figures', () => {
@@ -39,6 +39,14 @@ describe('why somebody needs their coach', () => {
 			'Energy 2, 1, and 2 of 5 in the last 3 check-ins.'
 		);
 		expect(say({ kind: 'hard', effort: [9, 10] })).toBe('Effort 9 and 10 of 10 in the last 2 sessions.');
+		expect(say({ kind: 'uneven', exercise: 'Split squat', side: 'left', behind: 0.204, times: 3 })).toBe(
+			'Split squat: the left side did 20 % less than the other, 3 times running.'
+		);
+		const plank = { exercise: 'Plank', unit: 's', perSide: false, means: null, kind: 'most' } as const;
+		const gain = { ...plank, before: { amount: 60, kg: null }, now: { amount: 75, kg: null } };
+		expect(say({ kind: 'best', day: 22, result: { before: 1, gain } })).toBe(
+			'Plank: 75 seconds on day 22, 60 seconds at the test on day 1.'
+		);
 		expect(say({ kind: 'came back', day: 6, after: 1 })).toBe(
 			'Did day 6 after 1 training day without a check-in.'
 		);

@@ -2,6 +2,8 @@ import type { ReachWay } from '$contracts/reach';
 import type { FinishChance } from '$core/attendance';
 import type { HoldReason } from '$core/health';
 import { CHECKINS_SEEN, type Effect, type Reason, type ReasonGroup, type ReasonKind } from '$core/triage';
+import type { Units } from '$core/kit/units';
+import { gainWords } from '$core/progress';
 import { counted, dayAndTimeIn, percent } from '$lib/format';
 
 export const GROUP_TEXT: Record<ReasonGroup, string> = {
@@ -36,8 +38,10 @@ export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
 	tired: 'wrote',
 	low: 'wrote',
 	hard: 'adjusted',
+	uneven: 'wrote',
 	easy: 'adjusted',
 	'came back': 'praised',
+	best: 'praised',
 	'full week': 'praised',
 	sessions: 'praised'
 };
@@ -66,8 +70,8 @@ const list = (values: readonly number[]): string => new Intl.ListFormat('en').fo
 const hours = (value: number): string => `${Math.round(value)} h`;
 const one = (value: number): string => value.toFixed(1);
 
-/** Why somebody needs their coach, as a sentence with its figures. @param zone of the coach */
-export function reasonWords(reason: Reason, zone: string): string {
+/** Why somebody needs their coach, as a sentence with its figures. @param zone of the coach @param units of the coach */
+export function reasonWords(reason: Reason, zone: string, units: Units): string {
 	switch (reason.kind) {
 		case 'pain': {
 			const again =
@@ -107,10 +111,16 @@ export function reasonWords(reason: Reason, zone: string): string {
 			return `Mood ${list(reason.mood)} of 5 in the last ${reason.mood.length} check-ins.`;
 		case 'hard':
 			return `Effort ${list(reason.effort)} of 10 in the last ${reason.effort.length} sessions.`;
+		case 'uneven':
+			return `${reason.exercise}: the ${reason.side} side did ${percent(reason.behind)} less than the other, ${reason.times} times running.`;
 		case 'easy':
 			return `All done at effort ${list(reason.effort)} of 10, ${reason.effort.length} sessions running.`;
 		case 'came back':
 			return `Did day ${reason.day} after ${counted(reason.after, 'training day')} without a check-in.`;
+		case 'best': {
+			const { now, before } = gainWords(reason.result.gain, units);
+			return `${reason.result.gain.exercise}: ${now} on day ${reason.day}, ${before} at the test on day ${reason.result.before}.`;
+		}
 		case 'full week':
 			return `All ${reason.due} training days of the week done.`;
 		case 'sessions':

@@ -13,6 +13,7 @@ import {
 } from '$core/day';
 import type { CatchUp, DayKind } from '$core/calendar';
 import type { Hold } from '$core/health';
+import { bestTestOf, sidesOf, type BestResult, type DoneDay } from '$core/progress';
 import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../auth/link';
 import { creditPolicyOf, type Challenge } from '../challenge/challenge';
@@ -21,7 +22,9 @@ import { prescriptionFor } from '../day/own-day';
 import { windowsOf } from '../day/windows';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
+import { withTransaction } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';
+import { pastDaysOf } from '../progress/done-days';
 import type { EnrolmentId, VersionId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { SETS_OF_CHECKIN } from './facts';
@@ -183,10 +186,14 @@ const withBefore = (current: Known, input: CheckinInput): CheckinInput =>
 interface Made {
 	receipt: Receipt;
 	log: LoggedSet[];
+	/** What the session asked of them, planned or their own. */
+	asked: PrescribedExercise[];
 	prescribed: PrescribedExercise[] | null;
 	startedAt: number | null;
 	arrival: Arrival;
 	offered: boolean;
+	/** What it brought as a test. */
+	best: BestResult | null;
 	/** What stands for the day and goes on doing so, until the coach takes this in its place; null: this one stands. */
 	besides: Known | null;
 }
@@ -196,15 +203,15 @@ async function write(
 	person: Person,
 	row: DayRow,
 	input: CheckinInput,
-	{ receipt, log, prescribed, startedAt, arrival, offered, besides }: Made
+	{ receipt, log, asked, prescribed, startedAt, arrival, offered, best, besides }: Made
 ): Promise<void> {
 	const done = receipt.credit >= 1 ? 'all' : receipt.credit > 0 ? 'part' : 'none';
 	// In one statement: each costs the embedded database about a millisecond.
 	await tx.query(
 		`with made as (
 			insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
-				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at, well)
-			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22, $23) returning id)
+				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at, well, sides, best)
+			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25) returning id)
 		 insert into set_log (checkin_id, block, part, set, amount, kg, left_side, right_side, effort, used)
 		 select made.id, s.block, s.part, s.set, s.amount, s.kg, s."left", s."right", s.effort, s.used
 		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8,
@@ -232,15 +239,28 @@ async function write(
 			JSON.stringify(input.beyond),
 			besides?.id ?? null,
 			besides && instant(arrival.receivedAt),
-			JSON.stringify(input.well)
+			JSON.stringify(input.well),
+			JSON.stringify(sidesOf({ asked, sets: log })),
+			best && JSON.stringify(best)
 		]
 	);
 	await projectOne(tx, person.enrolmentId);
 }
 
+/** What a test brought against those before it. */
+const bestIn = async (
+	context: Context,
+	person: Person,
+	done: Pick<DoneDay, 'day' | 'at' | 'test' | 'asked' | 'sets'>
+): Promise<BestResult | null> =>
+	bestTestOf(
+		(await pastDaysOf(context, person)).filter(({ day }) => day < done.day),
+		{ again: false, sessionId: null, scores: [], effort: null, ...done }
+	);
+
 /** Takes a check-in in a transaction. @returns null when `group` is no longer what the coach has decided */
 async function take(
-	context: Pick<Context, 'ids'>,
+	context: Context,
 	tx: Queries,
 	group: Group,
 	person: Person,
@@ -280,7 +300,11 @@ async function take(
 	const receipt: Receipt = { id: input.id, credit: creditOf(own.asked, log), standing: kept, fresh: true };
 	const prescribed = own.session === row.body ? null : own.asked;
 	const told = current ? withBefore(current, input) : input;
-	await write(tx, person, row, told, { receipt, log, prescribed, startedAt, arrival, offered, besides });
+	const done = { day: input.day, at, test: row.kind === 'test', asked: own.asked, sets: log };
+	const best = done.test ? await bestIn(withTransaction(context, tx), person, done) : null;
+	await write(tx, person, row, told, {
+		...{ receipt, log, asked: own.asked, prescribed, startedAt, arrival, offered, best, besides }
+	});
 	const { day: on, hurts, run, well } = input;
 	await notePain(tx, context, person, {
 		told: { day: on, hurts, run, pain: well.pain },

@@ -38,7 +38,7 @@ async function read(
 			u.one as undecided, s.said as stopped, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, u.latest, 0) as latest
 		 from enrolment e
 		 left join lateral (select jsonb_agg(jsonb_build_object('day', c.day, 'at', ${ms('coalesce(c.done_at, c.received_at)')},
-				'credit', c.credit, 'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts)
+				'credit', c.credit, 'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts, 'sides', c.sides, 'best', c.best)
 				order by c.received_at desc) as list, ${ms('max(c.received_at)')} as latest
 			from (select * from checkin c where c.enrolment_id = e.id and c.replaced_at is null and c.received_at <= $2
 				order by c.received_at desc limit ${CHECKINS_SEEN}) c) c on true

@@ -211,7 +211,7 @@
 								</p>
 								<p class="text-sm">
 									<b>{REASON_TITLE[first.kind]}.</b>
-									{reasonWords(first, zone)}
+									{reasonWords(first, zone, data.coach.units)}
 									{#if more.length > 0}<span class="quiet"
 											>Also: {more.map(({ kind }) => REASON_TITLE[kind].toLowerCase()).join(', ')}.</span
 										>{/if}

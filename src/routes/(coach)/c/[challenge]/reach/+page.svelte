@@ -154,7 +154,7 @@
 								{#each one.reasons as reason (reason.kind)}
 									<li class={['remark', colour(reason)]}>
 										<p class="font-semibold">{REASON_TITLE[reason.kind]}</p>
-										<p class="text-sm">{reasonWords(reason, zone)}</p>
+										<p class="text-sm">{reasonWords(reason, zone, data.coach.units)}</p>
 									</li>
 								{/each}
 							</ul>

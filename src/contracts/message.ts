@@ -1,4 +1,4 @@
-import { object, string } from 'yup';
+import { number, object, string } from 'yup';
 
 /** Letters of one message, at most. */
 export const MOST_LETTERS = 4000;
@@ -11,6 +11,17 @@ export const messageSchema = object({
 		.required('write something first')
 });
 
+/** One of a coach’s own lines about something that came in. */
+export const replySchema = object({
+	id: string().uuid('the id of a message is a UUID').required('a message carries its own id'),
+	about: string().required('say what it is about'),
+	line: number()
+		.typeError('choose a line')
+		.integer('choose a line')
+		.min(1, 'choose a line')
+		.required('choose a line')
+});
+
 /** A message as both sides read it. Instants are epoch milliseconds. */
 export interface Message {
 	id: string;
@@ -21,4 +32,6 @@ export interface Message {
 	at: number;
 	/** When the other side saw it; null: not yet. */
 	readAt: number | null;
+	/** The day whose result it is about; null: none. */
+	aboutDay: number | null;
 }

@@ -16,6 +16,18 @@ import { date, name, timeOfDay } from './values';
 export const SUBJECT_LENGTH = 120;
 /** People of one message, at most. */
 export const MOST_ADDRESSEES = 2000;
+/** Letters of a line with which a result is answered, and how many there may be. */
+export const REPLY_LENGTH = 160;
+export const MOST_REPLIES = 6;
+/** Ours, to begin with. */
+const DEFAULT_REPLIES = [
+	'Well trained, {name}.',
+	'That was a hard one, and you did it.',
+	'Half of it counts as half. Good that you began.',
+	'Nicely done. Take it easy until the next one.',
+	'How do you feel today?',
+	'Thank you for the note.'
+];
 /** Days ahead for which a message may be planned. */
 export const PLANNED_AHEAD = 60;
 
@@ -49,6 +61,10 @@ export const postSettingsSchema = object({
 		.default(DEFAULT_TONE.style),
 	greeting: template(80, 'a greeting is needed, as in Hi {name},').default(DEFAULT_TONE.greeting),
 	signOff: template(200, 'say how you sign, as in {coach}').default(DEFAULT_TONE.signOff),
+	/** Lines with which results are answered, by their keys 1, 2 and so on. */
+	replies: array(template(REPLY_LENGTH, 'leave no line empty'))
+		.max(MOST_REPLIES, `at most ${MOST_REPLIES} lines`)
+		.default([...DEFAULT_REPLIES]),
 	/** By the clock of whoever is written to; the same twice: none. */
 	quietFrom: timeOfDay().default('21:00'),
 	quietTo: timeOfDay().default('07:00'),

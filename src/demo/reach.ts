@@ -2,6 +2,8 @@
 import { DEFAULT_TONE, draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
 import type { OwnedChallenge } from '$lib/server/challenge/challenge';
 import { decideIncident, incidentsOf } from '$lib/server/health/incidents';
+import { cameIn } from '$lib/server/desk/desk';
+import { replyTo } from '$lib/server/messages/replies';
 import { writeTo, writeToCoach } from '$lib/server/messages/messages';
 import { asPerson, enrolmentOf } from '$lib/server/people/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
@@ -10,6 +12,9 @@ import type { CoachId } from '$lib/server/platform/ids';
 import { valuesOf } from '$lib/server/post/posts';
 import { noteReach } from '$lib/server/reach/reaches';
 import { inNeed } from '$lib/server/reach/triage';
+
+/** Results of the last day that she has said a line about, the oldest first. */
+const SAID = 4;
 
 const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
@@ -84,4 +89,14 @@ export async function writeReaches(
 			await writeToCoach(later, asPerson(person), { id: context.ids.uuid(), text: answer.text });
 		}
 	}
+	const results = (await cameIn(context.db, challenge.id, now - DAY_MS, now)).filter(
+		({ hurts }) => hurts === null
+	);
+	for (const [i, { id: about }] of results.slice(-SAID).entries())
+		await replyTo(
+			context,
+			challenge,
+			{ id: coach, name: 'Runa' },
+			{ id: context.ids.uuid(), about, line: i % 2 === 0 ? 1 : 4 }
+		);
 }

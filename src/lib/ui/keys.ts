@@ -68,6 +68,7 @@ export const KEY_LIST = [
 	{ keys: 'n  p', does: 'next and previous person, on the roll and under Reach out' },
 	{ keys: 'w', does: 'write to the person shown' },
 	{ keys: 'x', does: 'excuse the person shown' },
+	{ keys: 'r, 1 … 6', does: 'the next result on the desk, and one of your lines about it' },
 	{ keys: '/', does: 'find' },
 	{ keys: '?', does: 'this list' }
 ];

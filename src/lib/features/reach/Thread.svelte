@@ -25,7 +25,10 @@
 		{@const own = message.byCoach === (side === 'coach')}
 		<li class={['border-l-[3px] py-1 pl-3', own ? 'border-base-300' : 'border-primary']}>
 			<p class="quiet text-[13px]">
-				{byWhom(message, own)}, {dayAndTimeIn(zone, message.at)}{#if own}{message.readAt === null
+				{byWhom(message, own)}{message.aboutDay === null ? '' : ` about day ${message.aboutDay}`}, {dayAndTimeIn(
+					zone,
+					message.at
+				)}{#if own}{message.readAt === null
 						? ', not read yet'
 						: `, read ${dayAndTimeIn(zone, message.readAt)}`}{/if}
 			</p>

@@ -30,6 +30,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/settings/coaches?remove': 'Took a coach or viewer off',
 	'/settings/coaches?role': 'Changed what somebody may do',
 	'/settings/coaches?withdraw': 'Withdrew an invitation',
+	'/desk?reply': 'Said something about a result',
 	'/desk?pass': 'Left a result that came in after its day',
 	'/desk?take': 'Took a result that came in after its day',
 	'/desk?shorten': 'Shortened a session for somebody',

@@ -93,12 +93,14 @@ interface CameIn extends CheckinFacts {
 	shelf: string | null;
 	/** The session of the day was done once more. */
 	again: boolean;
+	/** What a coach has said about it, the last; null: nothing. */
+	reply: { by: string | null; text: string } | null;
 }
 
 /** Check-ins of a challenge, what was taken from its shelf and what was done again, received within (from, to]: reports of pain first, then the newest. */
 export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: number): Promise<CameIn[]> {
 	return db.query<CameIn>(
-		`select * from (select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, null as shelf, false as again
+		`select r.*, m.one as reply from (select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, null as shelf, false as again
 		 from checkin c
 		 join enrolment e on e.id = c.enrolment_id
 		 join participant p on p.id = e.participant_id
@@ -118,7 +120,10 @@ export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: 
 		 join enrolment e on e.id = a.enrolment_id
 		 join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and a.received_at > $2 and a.received_at <= $3
-		 ) r order by r.hurts is null, r."receivedAt" desc limit 200`,
+		 ) r left join lateral (
+			select jsonb_build_object('by', co.name, 'text', m.body) as one from message m left join coach co on co.id = m.coach_id
+			where m.about = r.id and m.at <= $3 order by m.at desc, m.id limit 1) m on true
+		 order by r.hurts is null, r."receivedAt" desc limit 200`,
 		[challengeId, instant(from), instant(to)]
 	);
 }

@@ -25,7 +25,7 @@ const DAY_MS = 86_400_000;
 export async function threadOf(db: Queries, id: EnrolmentId, until: number): Promise<Message[]> {
 	const newest = await db.query<Message>(
 		`select m.id, m.by_coach as "byCoach", case when m.by_coach then c.name else p.name end as by, m.body as text, m.at,
-			m.read_at as "readAt"
+			m.read_at as "readAt", m.about_day as "aboutDay"
 		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
 		 left join coach c on c.id = m.coach_id
 		 where m.enrolment_id = $1 and m.at <= $2 order by m.at desc, m.id limit ${SHOWN}`,
@@ -58,6 +58,12 @@ export async function markRead(
 	);
 }
 
+/** The result that a message is about, and of which day it is; null: none. */
+interface About {
+	about: string | null;
+	day: number | null;
+}
+
 /**
  * Keeps a message; one that is there already is not kept again.
  * @throws Refusal 400; 404 for the id of another's; 409 when one side writes too much
@@ -68,7 +74,8 @@ async function write(
 	coach: CoachId | null,
 	raw: unknown,
 	/** What else is done in the same transaction, where the message is new. */
-	and: (tx: Queries, message: { id: string; text: string }) => Promise<void> = () => Promise.resolve()
+	and: (tx: Queries, message: { id: string; text: string }) => Promise<void> = () => Promise.resolve(),
+	{ about, day }: About = { about: null, day: null }
 ): Promise<void> {
 	const message = validate(messageSchema, raw);
 	const { id: own, text } = message;
@@ -91,14 +98,15 @@ async function write(
 		if (n >= MOST_A_DAY)
 			throw new Refusal(409, `There are ${MOST_A_DAY} messages within a day already. Write again tomorrow.`);
 		await tx.query(
-			'insert into message (id, enrolment_id, by_coach, coach_id, body, at) values ($1, $2, $3, $4, $5, $6)',
-			[own, id, coach !== null, coach, text, instant(now)]
+			'insert into message (id, enrolment_id, by_coach, coach_id, body, at, about, about_day) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+			[own, id, coach !== null, coach, text, instant(now), about, day]
 		);
-		// Whoever answers has seen what the other side wrote.
-		await tx.query(
-			'update message set read_at = $3 where enrolment_id = $1 and by_coach = $2 and read_at is null',
-			[id, coach === null, instant(now)]
-		);
+		// Whoever answers has seen what the other side wrote; who says a line about a result may not have.
+		if (about === null)
+			await tx.query(
+				'update message set read_at = $3 where enrolment_id = $1 and by_coach = $2 and read_at is null',
+				[id, coach === null, instant(now)]
+			);
 		await and(tx, message);
 	});
 }
@@ -141,6 +149,43 @@ export async function writeTo(
 		await queueLetters(tx, [letter], { state: 'waiting', coachId: coach, postId: null });
 	});
 }
+
+/**
+ * A coach says something about a result, and it is on record that they did; it goes by no mail.
+ * @param praise reasons that are dealt with by it
+ * @throws Refusal 400, 404, 409
+ */
+export const writeAbout = (
+	context: Context,
+	challenge: OwnedChallenge,
+	person: OwnPerson,
+	coach: CoachId,
+	raw: unknown,
+	{ praise, ...about }: About & { praise: readonly ReasonKind[] }
+): Promise<void> =>
+	write(
+		context,
+		person.id,
+		coach,
+		raw,
+		(tx) =>
+			noteReach(withTransaction(context, tx), challenge, person, coach, praise, {
+				way: praise.length > 0 ? 'praised' : 'wrote'
+			}),
+		about
+	);
+
+/** What coaches said about results of a day, the older first. */
+export const saidAbout = (
+	db: Queries,
+	id: EnrolmentId,
+	day: number
+): Promise<{ by: string | null; text: string; at: number }[]> =>
+	db.query(
+		`select c.name as by, m.body as text, m.at from message m left join coach c on c.id = m.coach_id
+		 where m.enrolment_id = $1 and m.about_day = $2 and m.by_coach order by m.at, m.id limit ${SHOWN}`,
+		[id, day]
+	);
 
 /** Somebody writes to their coach. @throws Refusal 400, 404, 409 */
 export const writeToCoach = (context: Context, person: Person, raw: unknown): Promise<void> =>

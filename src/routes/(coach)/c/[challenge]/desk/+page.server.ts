@@ -5,12 +5,15 @@ import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import { lastDays } from '$lib/server/attendance/roll';
 import { presentIn } from '$lib/server/live/presence';
 import { openFormChecks } from '$lib/server/messages/form-checks';
+import { replyTo } from '$lib/server/messages/replies';
+import { postSettingsOf } from '$lib/server/post/settings';
 import { inNeed } from '$lib/server/reach/triage';
 import { fitAhead, misfitsOn, shareThatFits } from '$lib/server/fit/ahead';
 import { addOverride } from '$lib/server/day/overrides';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
@@ -57,7 +60,12 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		formChecks: await openFormChecks(app.db, challenge.id),
 		offered: await offeredIn(app.db, challenge.id),
 		present: await presentIn(app.db, challenge.id, asOf),
-		cameIn: await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)
+		cameIn: (await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)).map((row) => ({
+			...row,
+			/** Of the message that answers it. */
+			messageId: app.ids.uuid()
+		})),
+		replies: (await postSettingsOf(app.db, coachIn(locals).id)).replies
 	};
 };
 
@@ -74,6 +82,16 @@ const decide =
 export const actions: Actions = {
 	take: decide(true),
 	pass: decide(false),
+	/** Answers what came in with one of the coach's own lines. */
+	reply: async (event) => {
+		const form = await event.request.formData();
+		const raw = Object.fromEntries(['id', 'about', 'line'].map((name) => [name, formText(form, name)]));
+		const challenge = await ownChallenge(event);
+		const done = await orFail(replyTo(event.locals.app, challenge, coachIn(event.locals), raw), {
+			about: raw.about
+		});
+		return 'failed' in done ? done.failed : { replied: raw.about };
+	},
 	/** Less of one day's session for one person, so that it fits the time they have. */
 	shorten: async (event) => {
 		const form = await event.request.formData();

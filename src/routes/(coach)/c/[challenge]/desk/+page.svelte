@@ -3,10 +3,10 @@
 	import Empty from '$lib/ui/Empty.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import LiveTraining from '$lib/features/live/LiveTraining.svelte';
+	import CameIn from '$lib/features/desk/CameIn.svelte';
 	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
 	import { GROUP_COLOUR, reasonWords } from '$lib/features/reach/reason-words';
 	import { REASON_KINDS, REASON_TITLE } from '$core/triage';
-	import { beyondWords } from '$core/progress';
 	import { KIND_TEXT } from '$lib/ui/marks';
 	import {
 		counted,
@@ -21,7 +21,7 @@
 	} from '$lib/format';
 	import type { PageProps } from './$types';
 
-	let { data }: PageProps = $props();
+	let { data, form }: PageProps = $props();
 	const zone = $derived(data.coach.zone);
 	const base = $derived(`/c/${data.challenge.id}`);
 	const opened = $derived(
@@ -43,13 +43,9 @@
 	} as const;
 	/** People shown whose day is still open. */
 	const MOST_OPEN = 8;
-	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
-	const factsOf = (row: (typeof data.cameIn)[number]) =>
-		[
-			row.done === 'part' ? `${percent(row.credit)} done` : doneText[row.done],
-			row.effort === null ? null : `effort ${row.effort} of 10`,
-			row.standing === 'on time' ? null : row.standing
-		].filter((fact) => fact !== null);
+	const refused = $derived(
+		form && 'about' in form ? { about: String(form.about), message: String(form.message) } : null
+	);
 </script>
 
 <svelte:head><title>Desk · {data.challenge.name}</title></svelte:head>
@@ -303,26 +299,7 @@
 		{#if data.cameIn.length === 0}
 			<div class="mt-3"><Empty says="No check-in in the last 24 hours." /></div>
 		{:else}
-			<ul class="max-h-[calc(100dvh-15rem)] overflow-y-auto">
-				{#each data.cameIn as row (row.id)}
-					<li class="border-base-300 border-b py-2">
-						<div class="flex justify-between gap-2">
-							<a class="font-bold hover:underline" href="{base}/people/{row.enrolmentId}">{row.name}</a>
-							<span class="quiet clock text-[13px]">{timeIn(zone, row.receivedAt)}</span>
-						</div>
-						<p class="text-sm">
-							{row.shelf === null ? `day ${row.day}` : `from the shelf: ${row.shelf}`}, {row.again
-								? 'done again'
-								: factsOf(row).join(', ')}
-						</p>
-						{#if row.beyond.length > 0}<p class="text-sm">
-								On top: {beyondWords(row.beyond, data.coach.units)}
-							</p>{/if}
-						{#if row.hurts}<p class="remark remark-safety mt-1 text-sm"><b>Hurts:</b> {row.hurts}</p>{/if}
-						{#if row.note}<p class="quiet mt-0.5 text-sm">“{row.note}”</p>{/if}
-					</li>
-				{/each}
-			</ul>
+			<CameIn rows={data.cameIn} replies={data.replies} {base} {zone} units={data.coach.units} {refused} />
 		{/if}
 	</section>
 </div>

@@ -29,7 +29,9 @@ export const actions: Actions = {
 				])
 			),
 			digest: form.has('digest'),
-			automatic: form.getAll('automatic')
+			automatic: form.getAll('automatic'),
+			// One that is emptied is taken out.
+			replies: form.getAll('reply').filter((one) => typeof one === 'string' && one.trim() !== '')
 		};
 		const done = await orFail(savePostSettings(event.locals.app.db, coachIn(event.locals).id, raw));
 		return 'failed' in done ? done.failed : { saved: true };

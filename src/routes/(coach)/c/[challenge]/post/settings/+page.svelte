@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import PostParts from '$lib/features/post/PostParts.svelte';
-	import { AUTOMATIC } from '$contracts/post';
+	import { AUTOMATIC, MOST_REPLIES, REPLY_LENGTH } from '$contracts/post';
 	import { DRAFT_STYLES, draftFor, REASON_TITLE, type Tone } from '$core/triage';
 	import { calledBy } from '$core/people';
 	import { readTemplate } from '$core/post';
@@ -117,6 +117,25 @@
 					/></label
 				>
 			</p>
+		</fieldset>
+		<fieldset class="panel flex flex-col gap-2 p-4">
+			<legend class="sr-only">Lines</legend>
+			<h2>Your lines about results</h2>
+			<p class="quiet text-sm">
+				On the desk, R goes to the next result and a number says the line about it. It stands in their app and
+				goes by no email. An empty one is left out.
+			</p>
+			{#each { length: MOST_REPLIES }, i}
+				<label class="flex items-center gap-2"
+					><span class="clock w-4 font-bold">{i + 1}</span><input
+						class="input w-full"
+						name="reply"
+						maxlength={REPLY_LENGTH}
+						aria-label="Line {i + 1}"
+						value={data.settings.replies[i] ?? ''}
+					/></label
+				>
+			{/each}
 		</fieldset>
 		<fieldset class="panel flex flex-col gap-2 p-4">
 			<legend class="sr-only">Rules</legend>

@@ -3,6 +3,7 @@ import { adherence, madeUp } from '$core/attendance';
 import { milestonesOf, placeAmong } from '$core/calendar';
 import { gainsOf } from '$core/progress';
 import { nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
+import { saidAbout } from '$lib/server/messages/messages';
 import { pastDaysOf } from '$lib/server/progress/done-days';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
@@ -27,6 +28,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		nextOpens: nextOpens(standing),
 		days: days.map(({ state, credit, pain }) => ({ state, credit, pain })),
 		adherence: madeUp(adherence(days), extras.credit),
-		units: person.units
+		units: person.units,
+		said: await saidAbout(app.db, person.enrolmentId, day)
 	};
 };

@@ -28,6 +28,13 @@
 		</p>
 	</div>
 
+	{#each data.said as one (one.at)}
+		<section class="remark" aria-label="From your coach">
+			<p class="quiet text-sm">{one.by ?? 'your coach'}, {dayAndTimeIn(data.zone, one.at)}</p>
+			<p class="text-lg">{one.text}</p>
+		</section>
+	{/each}
+
 	{#if better > 0}
 		<section class="panel p-4" aria-labelledby="better">
 			<h2 id="better">Better than last time</h2>

@@ -197,7 +197,17 @@ export async function forgetAfter(context: Context, now: number): Promise<void> 
 		await tx.query('update checkin set replaced_at = null where replaced_at > $1', [instant(now)]);
 		await tx.query('delete from excuse where at > $1', [instant(now)]);
 		await tx.query('delete from presence where at > $1', [instant(now)]);
-		for (const table of ['reach', 'message', 'post', 'incident', 'form_check', 'weekly'] as const)
+		for (const table of [
+			'reach',
+			'message',
+			'post',
+			'incident',
+			'form_check',
+			'weekly',
+			'poll',
+			'poll_answer',
+			'request'
+		] as const)
 			await tx.query(`delete from ${table} where at > $1`, [instant(now)]);
 		await tx.query(`delete from letter where due_at > $1 and post_id is null`, [instant(now)]);
 		await tx.query('delete from measure where at > $1', [instant(now)]);

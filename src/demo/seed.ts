@@ -28,6 +28,7 @@ import { putOnShelf, takeFromShelf } from '$lib/server/shelf/shelf';
 import { LINKED, mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
 import { writeBodies } from './body';
+import { writeAsks } from './asks';
 import { writePosts } from './post';
 import { writeReaches } from './reach';
 import { inviteHelpers, makeHelpers, noteDeed, writeTeams } from './company';
@@ -341,7 +342,7 @@ async function writeRunning(
 	const halfway = fixedClock(instantOf(addDays(startsOn, 19), 8 * 60, COACH_ZONE));
 	if (halfway.now() <= now) {
 		await postAnnouncement({ ...context, clock: halfway }, challenge, { text: HALFWAY });
-		await noteDeed(context, challenge, coach.id, { work: '/plan/export?announce', at: halfway.now() });
+		await noteDeed(context, challenge, coach.id, { work: '/post/group?announce', at: halfway.now() });
 	}
 	return { links, challenge };
 }
@@ -423,5 +424,6 @@ export async function writeDemo(
 	await writeBodies({ ...context, config: app.config, threads: app.threads }, challenge, coach, now);
 	await writeReaches(context, challenge, { coach: coach.id, helper: helpers[0]?.id ?? coach.id }, now);
 	await writePosts(context, challenge, coach, now);
+	await writeAsks(context, challenge, coach, now);
 	return { links: Object.fromEntries(LINKED.map((name) => [name, links.get(name) ?? ''])) };
 }

@@ -2,7 +2,7 @@
 	import Parts from '$lib/ui/Parts.svelte';
 
 	/** What Post is made of. */
-	let { base, part }: { base: string; part: 'write' | 'settings' } = $props();
+	let { base, part }: { base: string; part: 'write' | 'group' | 'settings' } = $props();
 </script>
 
 <Parts
@@ -10,6 +10,7 @@
 	here={part}
 	parts={[
 		{ key: 'write', text: 'Write to several', href: `${base}/post` },
+		{ key: 'group', text: 'Announcements and polls', href: `${base}/post/group` },
 		{ key: 'settings', text: 'Tone, hours and rules', href: `${base}/post/settings` }
 	]}
 />

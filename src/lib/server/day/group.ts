@@ -1,6 +1,7 @@
 /** What everybody of a challenge is shown alike; it is read again only after the coach has changed something. */
 import type { Practice } from '$core/practice';
 import { announcementsFor, type Announcement } from '../challenge/announcements';
+import { pollsFor, type Poll } from '../challenge/polls';
 import { challengeById, type Challenge } from '../challenge/challenge';
 import { only } from '../db/database';
 import type { Context } from '../platform/context';
@@ -16,6 +17,8 @@ export interface Group {
 	practice: Practice;
 	/** Announcements that are up or wait to go up, the newest first. */
 	announcements: readonly Announcement[];
+	/** Polls that are open, or were until lately, the newest first. */
+	polls: readonly Poll[];
 	/** Sessions on request. */
 	shelf: readonly ShelfItem[];
 	/** The revision under which all this was read. */
@@ -42,6 +45,7 @@ export const groupOf = ({ db, clock }: Context, challengeId: ChallengeId, revisi
 			plan: await planOf(db, challenge),
 			practice: await practiceOf(db, challenge.coachId),
 			announcements: await announcementsFor({ db, clock }, challengeId),
+			polls: await pollsFor({ db, clock }, challengeId),
 			shelf: await shelfOf(db, challengeId),
 			revision
 		};

@@ -36,7 +36,9 @@ const OF_ENROLMENT = [
 	'letter',
 	'incident',
 	'weekly',
-	'form_check'
+	'form_check',
+	'request',
+	'poll_answer'
 ] as const;
 
 export interface OwnData {
@@ -184,7 +186,9 @@ export async function forget(
 			'letter',
 			'incident',
 			'weekly',
-			'form_check'
+			'form_check',
+			'request',
+			'poll_answer'
 		] as const)
 			await tx.query(`delete from ${table} where enrolment_id = any($1::uuid[])`, [ids]);
 		for (const table of ['excuse', 'pause'] as const)

@@ -6,9 +6,10 @@ import { formText } from '$lib/server/web/form-text';
 import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
 import { shelfOn } from '$lib/server/shelf/shelf';
+import { answerPoll, ownPolls } from '$lib/server/challenge/polls';
 import { upFor } from '$lib/server/challenge/announcements';
 import { tick } from '$lib/server/attendance/tick-form';
-import { orError } from '$lib/server/web/http';
+import { orError, orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -42,6 +43,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		halfway: shown !== null && shown.day === milestones.halfway,
 		unread: standing.unread,
 		announcements: upFor(standing.announcements, days, app.clock.now()),
+		polls: await ownPolls(app, person, standing),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		/** Pages that the device keeps for when there is no connection. */
 		keep: keptPages(
@@ -62,6 +64,12 @@ export const load: PageServerLoad = async ({ locals }) => {
 
 export const actions: Actions = {
 	tick,
+	poll: async ({ request, locals }) => {
+		const form = await request.formData();
+		const raw = { poll: formText(form, 'poll'), choice: formText(form, 'choice') || null };
+		const done = await orFail(answerPoll(locals.app, personIn(locals), raw), { poll: raw.poll });
+		return 'failed' in done ? done.failed : { voted: raw.poll };
+	},
 	switch: async ({ request, locals, cookies, url }) => {
 		const before = tokenIn(cookies, url, 'person') ?? '';
 		const to = formText(await request.formData(), 'to');

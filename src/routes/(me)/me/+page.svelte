@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Empty from '$lib/ui/Empty.svelte';
+	import PollCard from '$lib/features/me/PollCard.svelte';
 	import { doneWords } from '$lib/features/me/said';
 	import MyStrip from '$lib/features/me/MyStrip.svelte';
 	import SessionList from '$lib/features/me/SessionList.svelte';
@@ -13,6 +14,7 @@
 	const checkedIn = $derived(day?.checkin ?? null);
 	const left = $derived(day ? data.total - day.day : data.total);
 	const place = $derived(data.place);
+	const refusedPoll = $derived(form && 'poll' in form ? form.poll : null);
 </script>
 
 <svelte:head><title>Today · {data.challenge.name}</title></svelte:head>
@@ -53,6 +55,9 @@
 			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
 			<p class="whitespace-pre-line">{announcement.text}</p>
 		</section>
+	{/each}
+	{#each data.polls as poll (poll.id)}
+		<PollCard {poll} zone={data.zone} refused={refusedPoll === poll.id ? (form?.message ?? null) : null} />
 	{/each}
 	{#each data.open as late (late.day)}
 		<a class="remark remark-attention block" href="/me/day/{late.day}">
@@ -147,7 +152,9 @@
 				>
 			</div>
 		{/if}
-		{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
+		{#if form?.message && refusedPoll === null}<p class="remark remark-attention" role="alert">
+				{form.message}
+			</p>{/if}
 		<SessionList
 			outline={day.session.outline}
 			name={day.session.name}

@@ -1,7 +1,8 @@
 import { markRead, threadOf, writeToCoach } from '$lib/server/messages/messages';
+import { request as ask, requestsOf, takeBackRequest } from '$lib/server/messages/requests';
 import { mailedOf, setMailed } from '$lib/server/people/mailed';
 import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
+import { orError, orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,7 +14,10 @@ export const load: PageServerLoad = async ({ locals }) => {
 		messages: await threadOf(app.db, person.enrolmentId, app.clock.now()),
 		mailed: await mailedOf(app.db, person.participantId),
 		/** Of the next message. */
-		id: app.ids.uuid()
+		id: app.ids.uuid(),
+		requests: await requestsOf(app.db, person.enrolmentId),
+		/** Of the next request. */
+		requestId: app.ids.uuid()
 	};
 };
 
@@ -34,6 +38,22 @@ export const actions: Actions = {
 		const mailed = (await request.formData()).has('mailed');
 		await setMailed(locals.app.db, personIn(locals).participantId, mailed);
 		return { mailed };
+	},
+	ask: async ({ request, locals }) => {
+		const form = await request.formData();
+		const raw = {
+			id: formText(form, 'id'),
+			wants: formText(form, 'wants'),
+			area: formText(form, 'area') || null,
+			said: formText(form, 'said')
+		};
+		const done = await orFail(ask(locals.app, personIn(locals), raw), { asking: raw });
+		return 'failed' in done ? done.failed : { asked: true };
+	},
+	takeBack: async ({ request, locals }) => {
+		const id = formText(await request.formData(), 'request');
+		await orError(takeBackRequest(locals.app.db, personIn(locals), id));
+		return { takenBack: true };
 	},
 	/** What the coach wrote has been seen. */
 	read: async ({ locals }) => {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
+	import Requests from '$lib/features/me/Requests.svelte';
 	import Thread from '$lib/features/reach/Thread.svelte';
 	import { MOST_LETTERS } from '$contracts/message';
 	import { Submission } from '$lib/ui/submission.svelte';
@@ -8,7 +9,8 @@
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
-	const refused = $derived(form && 'message' in form ? form : null);
+	const refused = $derived(form && 'message' in form && !('asking' in form) ? form : null);
+	const refusedRequest = $derived(form && 'message' in form && 'asking' in form ? form : null);
 	// svelte-ignore state_referenced_locally
 	let text = $state(refused && 'text' in refused ? String(refused.text) : '');
 	const sending = new Submission();
@@ -58,6 +60,14 @@
 			stop and get medical help.
 		</p>
 	</form>
+	<Requests
+		requests={data.requests}
+		id={data.requestId}
+		zone={data.zone}
+		refused={refusedRequest?.asking
+			? { message: String(refusedRequest.message), raw: refusedRequest.asking }
+			: null}
+	/>
 	<form
 		method="post"
 		action="?/mail"

@@ -5,6 +5,7 @@ import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import { lastDays } from '$lib/server/attendance/roll';
 import { presentIn } from '$lib/server/live/presence';
 import { openFormChecks } from '$lib/server/messages/form-checks';
+import { openRequests } from '$lib/server/messages/requests';
 import { replyTo } from '$lib/server/messages/replies';
 import { postSettingsOf } from '$lib/server/post/settings';
 import { inNeed } from '$lib/server/reach/triage';
@@ -58,6 +59,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		})),
 		needCount: need.length,
 		formChecks: await openFormChecks(app.db, challenge.id),
+		requests: await openRequests(app.db, challenge.id),
 		offered: await offeredIn(app.db, challenge.id),
 		present: await presentIn(app.db, challenge.id, asOf),
 		cameIn: (await cameIn(app.db, challenge.id, asOf - DAY_MS, asOf)).map((row) => ({

@@ -271,6 +271,11 @@
 					>{counted(data.formChecks, 'form check waits', 'form checks wait')} for you</a
 				>
 			</p>{/if}
+		{#if data.requests > 0}<p class="remark my-2 text-sm">
+				<a class="font-semibold hover:underline" href="{base}/reach/requests"
+					>{counted(data.requests, 'request about the plan waits', 'requests about the plan wait')} for you</a
+				>
+			</p>{/if}
 		{#each data.offered as one (one.id)}
 			<form method="post" action="?/take" class="remark remark-attention my-2 text-sm" use:enhance>
 				<input type="hidden" name="id" value={one.id} />

@@ -1,21 +1,17 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
 	import CalendarAddress from '$lib/features/challenge/CalendarLink.svelte';
 	import PlanParts from '$lib/features/plan/PlanParts.svelte';
 	import SlowFile from '$lib/ui/SlowFile.svelte';
-	import { counted, dayAndTimeIn, dayText } from '$lib/format';
+	import { counted } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
 	const base = $derived(`/c/${data.challenge.id}`);
-	const answer = $derived(
-		form as { message?: string; text?: string; address?: string; ended?: boolean; announced?: boolean } | null
-	);
+	const answer = $derived(form as { address?: string; ended?: boolean } | null);
 	let who = $state('');
 	const person = $derived(data.people.find(({ name }) => name === who)?.id ?? '');
 	const unknown = $derived(who.trim() !== '' && person === '');
 	let withAhead = $state(false);
-	const ahead = $derived(data.rail.filter(({ day }) => day > data.groupDay));
 	const packet = $derived.by(() => {
 		const asked = [person && `person=${person}`, withAhead && 'ahead=yes'].filter(Boolean).join('&');
 		return `${base}/plan/packet.pdf?${asked}`;
@@ -94,52 +90,5 @@
 				>Duplicate challenge</a
 			>
 		</p>
-	</section>
-
-	<section class="panel p-4" aria-labelledby="announcements">
-		<h2 id="announcements">Announcements</h2>
-		<p class="quiet mt-1 mb-2 text-sm">Shows on everyone’s page for a week after you post it.</p>
-		<form method="post" action="?/announce" class="flex flex-col gap-2" use:enhance>
-			<textarea
-				class="textarea w-full"
-				name="text"
-				rows="3"
-				maxlength="600"
-				required
-				aria-label="Announcement"
-				value={answer?.message ? (answer.text ?? '') : ''}></textarea>
-			{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
-			<span class="flex flex-wrap items-center gap-2">
-				<select class="select select-sm w-52" name="day" aria-label="When it goes up">
-					<option value="">now</option>
-					{#each ahead as day (day.day)}<option value={day.day}>on day {day.day}, {dayText(day.date)}</option
-						>{/each}
-				</select>
-				<button class="btn btn-outline btn-sm">Post</button>
-				{#if answer?.announced}<span class="quiet pl-2 text-sm" role="status">It is up.</span>{/if}</span
-			>
-		</form>
-		<ul class="mt-3 text-sm">
-			{#each data.announcements as announcement (announcement.id)}
-				<li class="border-base-300 flex items-baseline justify-between gap-3 border-t py-1.5">
-					<span
-						><span class="quiet"
-							>{announcement.at > data.now ? 'waits for ' : ''}{dayAndTimeIn(
-								data.coach.zone,
-								announcement.at
-							)}</span
-						>
-						<span class="whitespace-pre-line">{announcement.text}</span></span
-					>
-					<form method="post" action="?/removeAnnouncement" use:enhance>
-						<input type="hidden" name="announcement" value={announcement.id} /><button
-							class="link-quiet whitespace-nowrap">Remove</button
-						>
-					</form>
-				</li>
-			{:else}
-				<li class="quiet">Nothing is up.</li>
-			{/each}
-		</ul>
 	</section>
 </div>

@@ -10,7 +10,7 @@ import {
 	type ReasonKind
 } from '$core/triage';
 import { MOST_LETTERS } from './message';
-import { date, name, timeOfDay } from './values';
+import { date, name, timeOfDay, words } from './values';
 
 /** Letters of a subject, at most. */
 export const SUBJECT_LENGTH = 120;
@@ -121,6 +121,9 @@ export const postSchema = object({
 	}),
 	time: string().when('when', { is: 'later', then: () => timeOfDay() })
 });
+
+/** What goes with somebody’s own link. */
+export const invitationSchema = object({ words: words(1000) });
 
 /** A message to several, and how far it has come. */
 export interface PostState {

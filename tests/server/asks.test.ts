@@ -115,9 +115,9 @@ describe('a poll', () => {
 		await refused({ question: ' ' }, /needs a question/);
 		await refused({ choices: ['One'] }, /two answers at least/i);
 		await refused({ choices: ['One', 'one '] }, /the same/i);
-		await refused({ choices: ['1', '2', '3', '4', '5', '6', '7'] }, /at most 6/);
-		await refused({ closesOn: '2026-11-29' }, /today or a day after/);
-		await refused({ closesOn: '2026-12-29' }, /at most 28 days/);
+		await refused({ choices: ['1', '2', '3', '4', '5', '6', '7'] }, /at most 6/i);
+		await refused({ closesOn: '2026-11-29' }, /today or a day after/i);
+		await refused({ closesOn: '2026-12-29' }, /at most 28 days/i);
 		await refused({}, /Choose whom you ask/, { kind: 'to do' });
 		await refused({}, /Choose whom you ask/, null);
 		for (let n = (await polls()).filter(({ closesAt }) => closesAt > context.clock.now()).length; n < 5; n++)

@@ -114,7 +114,7 @@
 				<form
 					method="post"
 					action="?/reply"
-					class="mt-1 flex flex-col items-start gap-0.5 rounded"
+					class="bg-base-200 mt-1 flex flex-col items-start gap-0.5 rounded outline-none"
 					use:enhance
 					data-answering
 					tabindex="-1"
@@ -125,7 +125,7 @@
 					<input type="hidden" name="about" value={row.id} />
 					{#each replies as reply, i (i)}
 						<button
-							class="btn btn-ghost btn-xs h-auto justify-start py-1 text-left font-normal"
+							class="btn btn-ghost btn-sm h-auto justify-start py-1 text-left font-normal"
 							name="line"
 							value={i + 1}><span class="clock font-bold">{i + 1}</span>{readsFor(row.name, reply)}</button
 						>

@@ -48,6 +48,8 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/people/[person]?endCalendar': 'Turned off a calendar link',
 	'/people/[person]?endPause': 'Ended a pause',
 	'/people/[person]?leave': 'Let somebody leave',
+	'/people?invite': 'Had links sent by email',
+	'/people/[person]?mailLink': 'Had a personal link sent by email',
 	'/people/[person]?link': 'Made a personal link anew',
 	'/people/[person]?look': 'Looked at health answers',
 	'/people/[person]?move': 'Moved somebody to another challenge',

@@ -6,6 +6,7 @@ import type { Job } from '../platform/jobs';
 import type { Mail } from '../platform/mail';
 import { markTold, untoldIncidents } from '../health/incidents';
 import { noteWritten } from '../reach/reaches';
+import { withLink } from './invitations';
 import { LETTERS, type LetterState } from './letters';
 import { postSettingsOf, quietOf } from './settings';
 
@@ -90,6 +91,11 @@ interface InHand {
 	/** Whether they have read it in the application by now. */
 	read: boolean;
 	left: boolean;
+	enrolmentId: EnrolmentId;
+	/** In front of the link that it brings; null: it brings none. */
+	base: string | null;
+	/** Of that link, where it was made already. */
+	secret: string | null;
 }
 
 /** Takes letters in hand that are to go now. */
@@ -101,7 +107,8 @@ const take = (db: Queries, now: number): Promise<InHand[]> =>
 				order by next_at, id limit ${IN_HAND} for update skip locked)
 			returning *)
 		 select l.id, l.subject, l.body, l.due_at as "dueAt", l.tries, p.name, p.email, p.mailed, coalesce(co.name, ow.name) as coach,
-			ch.name as challenge, m.read_at is not null as read, e.left_at is not null and e.left_at <= $1 as left
+			ch.name as challenge, m.read_at is not null as read, l.enrolment_id as "enrolmentId",
+			l.invite_base as base, l.secret, e.left_at is not null and e.left_at <= $1 as left
 		 from mine l join enrolment e on e.id = l.enrolment_id join participant p on p.id = e.participant_id
 		 join challenge ch on ch.id = e.challenge_id join coach ow on ow.id = ch.coach_id
 		 left join coach co on co.id = l.coach_id left join message m on m.id = l.id
@@ -123,15 +130,20 @@ const over = (state: LetterState, error: string | null = null): Ended => ({ stat
 const saidBy = (error: unknown): string =>
 	(error instanceof Error ? error.message : String(error)).replace(/\s+/g, ' ').slice(0, 300);
 
-async function tryOne(letter: InHand, mail: Mail, origin: string | null, now: number): Promise<Ended> {
+async function tryOne(context: Delivering, letter: InHand, mail: Mail, now: number): Promise<Ended> {
+	const { base } = letter;
 	if (letter.left) return over('cancelled', 'they had left the challenge');
-	if (!letter.mailed) return over('not mailed', WANTS_NONE);
+	// Who wants no mail about messages still needs the link to read any.
+	if (!letter.mailed && base === null) return over('not mailed', WANTS_NONE);
 	if (letter.read) return over('not mailed', 'they had read it in Cadrex');
 	try {
 		await mail.send({
 			to: { name: letter.name, address: letter.email },
 			subject: letter.subject,
-			text: mailTextOf(letter, origin),
+			text:
+				base === null
+					? mailTextOf(letter, context.config.origin)
+					: await withLink(context, { ...letter, base }),
 			once: { key: letter.id, at: letter.dueAt }
 		});
 		return over('sent');
@@ -185,7 +197,7 @@ type Delivering = Context & { config: { origin: string | null } };
  * @returns how many tries were made
  */
 export async function deliver(context: Delivering, mail: Mail): Promise<number> {
-	const { db, clock, config } = context;
+	const { db, clock } = context;
 	await tellIncidents(context, mail);
 	while ((await showDue(context)) > 0);
 	let tries = 0;
@@ -197,11 +209,12 @@ export async function deliver(context: Delivering, mail: Mail): Promise<number> 
 			letters.map(async (letter) => ({
 				id: letter.id,
 				tries: letter.tries,
-				...(await tryOne(letter, mail, config.origin, clock.now()))
+				...(await tryOne(context, letter, mail, clock.now()))
 			}))
 		);
 		await db.query(
 			`update letter l set state = r.state, error = r.error, leased_until = null, next_at = coalesce(r.again, l.next_at),
+				secret = case when r.again is null then null else l.secret end,
 				done_at = case when r.again is null then $2::timestamptz end
 			 from jsonb_to_recordset($1) as r(id uuid, tries int, state text, error text, again timestamptz)
 			 where l.id = r.id and l.state = 'waiting' and l.tries = r.tries`,

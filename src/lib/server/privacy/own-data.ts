@@ -90,6 +90,9 @@ const SECRET = [
 const without = (row: Record<string, unknown>): Record<string, unknown> =>
 	Object.fromEntries(Object.entries(row).filter(([key]) => !SECRET.some((one) => one === key)));
 
+/** A link that is on its way is for whoever opens it. */
+const withoutSecret = ({ secret: _secret, ...row }: Record<string, unknown>): Record<string, unknown> => row;
+
 /** Stands where a reason was. */
 const NOT_KEPT = 'not kept';
 
@@ -108,7 +111,8 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
 	const challenges: OwnData['challenges'] = [];
 	for (const { id: enrolmentId, ...challenge } of enrolments) {
 		const own = {} as OwnData['challenges'][number]['records'];
-		for (const table of OF_ENROLMENT) own[table] = await rowsOf(db, table, 'enrolment_id', enrolmentId);
+		for (const table of OF_ENROLMENT)
+			own[table] = (await rowsOf(db, table, 'enrolment_id', enrolmentId)).map(withoutSecret);
 		own.pause = own.pause.map(({ reason: _reason, ...pause }) => pause);
 		const checkins = await db.query<{ row: Record<string, unknown> }>(
 			`select to_jsonb(c) || jsonb_build_object('sets', coalesce((select jsonb_agg(to_jsonb(s) - 'checkin_id'

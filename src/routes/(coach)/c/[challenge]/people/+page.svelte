@@ -1,10 +1,11 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import Empty from '$lib/ui/Empty.svelte';
 	import { counted, dayAndTimeIn, placeOf, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
-	let { data }: PageProps = $props();
+	let { data, form }: PageProps = $props();
 	const base = $derived(`/c/${data.challenge.id}/people`);
 	let find = $state('');
 	const wanted = $derived(find.trim().toLowerCase());
@@ -23,6 +24,15 @@
 				(!wanted ||
 					[p.name, p.email, p.zone, p.equipment].some((text) => text.toLowerCase().includes(wanted)))
 		)
+	);
+	const linkText = ({ hasLink, invited }: (typeof data.people)[number]) => {
+		if (!invited) return hasLink ? 'created' : 'none';
+		if (invited.state === 'failed') return `email given up: ${invited.error ?? ''}`;
+		const when = dayAndTimeIn(data.coach.zone, invited.at);
+		return invited.state === 'sent' ? `emailed ${when}` : 'email on its way';
+	};
+	const answer = $derived(
+		form as { message?: string; words?: string; invited?: { sent: number; leftOut: number } } | null
 	);
 	const places = $derived(new Set(data.people.map((p) => p.zone)).size);
 </script>
@@ -54,6 +64,32 @@
 		<a class="link-quiet" href="{base}/import">Enrol people from a list</a>
 	</Empty>
 {:else}
+	{#if answer?.invited}<p class="remark mb-3" role="status">
+			{counted(answer.invited.sent, 'link is', 'links are')} on the way by email.
+			{#if answer.invited.leftOut > 0}{counted(answer.invited.leftOut, 'person was', 'people were')} sent theirs
+				within the last hour and left out.{/if}
+		</p>{/if}
+	{#if data.unopened > 0}
+		<details class="panel mb-3 p-3" open={!!answer?.message}>
+			<summary class="cursor-pointer text-sm font-semibold"
+				>{counted(data.unopened, 'person hasn’t', 'people haven’t')} opened their link yet: email it to them</summary
+			>
+			<form method="post" action="?/invite" class="mt-2 flex max-w-xl flex-col gap-2" use:enhance>
+				<label class="flex flex-col gap-1 text-sm"
+					><span class="font-semibold">In your own words, if you like</span>
+					<textarea name="words" rows="3" maxlength="1000" class="textarea w-full"
+						>{answer?.words ?? ''}</textarea
+					></label
+				>
+				<p class="quiet text-sm">
+					Each gets a link of their own with the name and goal of the challenge, outside your quiet hours. A
+					link that they had before ends as the email goes out.
+				</p>
+				{#if answer?.message}<p class="field-fault" role="alert">{answer.message}</p>{/if}
+				<button class="btn btn-primary btn-sm self-start">Email their links</button>
+			</form>
+		</details>
+	{/if}
 	<div class="overflow-x-auto">
 		<table class="sheet panel">
 			<thead
@@ -89,7 +125,7 @@
 										? 'answered'
 										: 'questions open'}</td
 						>
-						<td class="text-sm">{person.hasLink ? 'created' : 'none'}</td>
+						<td class={['text-sm', person.invited?.state === 'failed' && 'attention']}>{linkText(person)}</td>
 					</tr>
 				{:else}
 					<tr

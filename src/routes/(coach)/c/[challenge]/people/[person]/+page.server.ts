@@ -10,6 +10,8 @@ import { renewLink, revokeLink } from '$lib/server/people/links';
 import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overrides';
 import { ownExercises } from '$lib/server/exercise/exercises';
 import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
+import { carryOn } from '$lib/server/post/letters';
+import { inviteByMail } from '$lib/server/post/invitations';
 import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
 import { addDocument, documentsOf, removeDocument } from '$lib/server/health/documents';
 import { companyOf } from '$lib/server/people/teams';
@@ -96,6 +98,20 @@ export const actions: Actions = {
 		const secret = await renewLink(event.locals.app, own);
 		await noteEvent(event, 'link-made', { enrolmentId: own.id });
 		return { link: `${event.url.origin}/join/${secret}` };
+	},
+	/** A link of their own goes to them by mail. */
+	mailLink: async (event) => {
+		const own = await person(event);
+		const { app } = event.locals;
+		const challenge = await ownChallenge(event);
+		const base = `${event.url.origin}/join/`;
+		const done = await orFail(inviteByMail(app, challenge, coachIn(event.locals), base, {}, own.id), {
+			inviting: true
+		});
+		if ('failed' in done) return done.failed;
+		await noteEvent(event, 'link-made', { enrolmentId: own.id });
+		await carryOn(app);
+		return { linkMailed: true };
 	},
 	revoke: async (event) => {
 		const own = await person(event);

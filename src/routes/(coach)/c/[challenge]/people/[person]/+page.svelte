@@ -222,10 +222,17 @@
 					{person.hasLink ? `${first} has a link.` : `${first} has no link and cannot get in.`}
 					{form && 'revoked' in form ? 'Their devices are signed out.' : ''}
 				</p>
-				<form method="post" use:enhance class="flex gap-2">
+				{#if form && 'linkMailed' in form}<p class="text-sm" role="status">
+						It is on its way to {person.email}; the link before it ends as it goes out.
+					</p>{/if}
+				{#if form && 'inviting' in form && 'message' in form}<p class="field-fault" role="alert">
+						{form.message}
+					</p>{/if}
+				<form method="post" use:enhance class="flex flex-wrap gap-2">
 					<button class="btn btn-sm btn-outline" formaction="?/link"
 						>{person.hasLink ? 'Create a new link' : 'Create a link'}</button
 					>
+					<button class="btn btn-sm btn-outline" formaction="?/mailLink">Email a new link</button>
 					{#if person.hasLink}<button class="btn btn-sm btn-ghost" formaction="?/revoke">Revoke</button>{/if}
 				</form>
 			{/if}

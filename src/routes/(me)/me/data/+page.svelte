@@ -26,9 +26,12 @@
 					<span class="quiet">from {dayText(one.startsOn)}, {counted(one.checkins, 'check-in')}</span>
 				</li>{/each}
 		</ul>
-		<a class="btn btn-outline min-h-12" href="/me/data.json" download>Download all of it</a>
+		<a class="btn btn-outline min-h-12" href="/me/data.zip" download>Download all of it</a>
 		<p class="quiet text-[15px]">
-			A JSON file with everything that is stored about you, but for what your coach notes for herself.
+			A ZIP file with your photographs, your clips and a <a class="underline" href="/me/data.json" download
+				>JSON file</a
+			>
+			with everything that is stored about you, but for what your coach notes for herself.
 		</p>
 	</section>
 	<section class="panel p-4" aria-labelledby="looks">

@@ -17,7 +17,7 @@ test('a coach goes through those who need her, notes what she did, puts off and 
 	// Pain comes first, with what was said and what it means.
 	const first = await name();
 	await expect(shown.getByText('Pain reported', { exact: true })).toBeVisible();
-	await expect(shown.getByText(/“.+” on day \d+, /).first()).toBeVisible();
+	await expect(shown.getByText(/“.+”( on day \d+|, beside the plan), /).first()).toBeVisible();
 	await expect(shown.getByText(/Nothing here diagnoses/).first()).toBeVisible();
 	await page.keyboard.press('n');
 	await expect(shown.getByRole('heading', { level: 2 })).not.toHaveText(first);

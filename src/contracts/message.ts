@@ -11,6 +11,18 @@ export const messageSchema = object({
 		.required('write something first')
 });
 
+/** Letters of a message with what sets them, at most. */
+export const MOST_HTML = 20_000;
+
+/** A message of a coach, as it was set or as text alone. */
+export const setMessageSchema = object({
+	id: messageSchema.fields.id,
+	html: string()
+		.max(MOST_HTML, `at most ${MOST_HTML.toLocaleString('en')} letters with what sets them`)
+		.default(''),
+	text: string().default('')
+});
+
 /** One of a coach’s own lines about something that came in. */
 export const replySchema = object({
 	id: string().uuid('the id of a message is a UUID').required('a message carries its own id'),
@@ -29,6 +41,8 @@ export interface Message {
 	/** Who wrote it, as the other side knows them; null: a coach whose account is gone. */
 	by: string | null;
 	text: string;
+	/** As it was set, tidy; null: as text alone. */
+	html: string | null;
 	at: number;
 	/** When the other side saw it; null: not yet. */
 	readAt: number | null;

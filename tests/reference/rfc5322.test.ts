@@ -65,6 +65,18 @@ it('arrives whole, with the headers that RFC 5322 asks for', async () => {
 	expect(lines.every((line) => line.length <= 998 && /^[\t\x20-\x7e]*$/.test(line))).toBe(true);
 });
 
+it('goes as it was set and as text, of which a reader takes either (RFC 2046, 5.1.4)', async () => {
+	await mail.send({
+		...LETTER,
+		text: 'Two things:\n\n- rest',
+		html: '<p>Two <strong>things</strong>:</p><ul><li>rest</li></ul>'
+	});
+	const message = await read();
+	expect(message.headers.get('content-type')).toMatchObject({ value: 'multipart/alternative' });
+	expect(message.text?.trim()).toBe('Two things:\n\n- rest');
+	expect(String(message.html).trim()).toBe('<p>Two <strong>things</strong>:</p><ul><li>rest</li></ul>');
+});
+
 it('sent again it has the same id, by which the other side knows it', async () => {
 	await mail.send(LETTER);
 	await mail.send(LETTER);

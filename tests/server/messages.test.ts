@@ -43,6 +43,21 @@ describe('a message', () => {
 		expect(await written()).toBe(1);
 	});
 
+	it('is kept as it was set, without what could run, and as text beside it', async () => {
+		const set = (html: string) => coach({ id: id(), html }, auckland);
+		await set('<p>Two things:</p><ul><li>rest</li><li onclick="x()">eat</li></ul><script>x</script>');
+		expect(await threadOf(context.db, auckland.enrolmentId, context.clock.now())).toMatchObject([
+			{ text: 'Two things:\n\n- rest\n- eat', html: '<p>Two things:</p><ul><li>rest</li><li>eat</li></ul>' }
+		]);
+		for (const html of ['<p> </p>', `<p>${'x'.repeat(4001)}</p>`, 'x'.repeat(20_001)])
+			await expect(set(html)).rejects.toMatchObject({ status: 400 });
+		await expect(writeToCoach(context, oslo, { id: id(), html: '<p>a</p>' })).rejects.toMatchObject({
+			status: 400
+		});
+		for (const table of ['message', 'reach', 'letter'])
+			await context.db.query(`delete from ${table} where enrolment_id = $1`, [auckland.enrolmentId]);
+	});
+
 	it('is answered, and both see what was read', async () => {
 		context.at('2026-11-25T13:00:00Z');
 		await writeToCoach(context, oslo, { id: id(), text: 'Better. <b>Thanks</b>' });

@@ -274,6 +274,20 @@ describe('a message to one', () => {
 		await writeTo(context, world.challenge, await own(2), world.coach.id, { id: id(), text: 'And you?' }, []);
 		await deliverNow();
 		expect(taken).toMatchObject([{ subject: 'Runa wrote to you', once: { key: message.id } }]);
+		expect(taken[0]).not.toHaveProperty('html');
+		await writeTo(
+			context,
+			world.challenge,
+			await own(0),
+			world.coach.id,
+			{ id: id(), html: '<p>a <b>b</b></p>' },
+			[]
+		);
+		await deliverNow();
+		expect(taken[1]?.html).toMatch(
+			/^<p>a <strong>b<\/strong><\/p><hr><p>Runa wrote this to you in “Hut weeks”\./
+		);
+		expect(taken[1]?.text).toMatch(/^a b\n\n-- \nRuna wrote/);
 	});
 });
 

@@ -5,7 +5,7 @@
 	import ListOrdered from '@lucide/svelte/icons/list-ordered';
 	import { onMount } from 'svelte';
 	import type { Editor } from '@tiptap/core';
-	import { htmlOfText } from './rich-text';
+	import { htmlOfText } from '$core/text/html';
 
 	/** A text that can be set: bold, italic, lists. Without scripts it is a plain field of the name `body`. */
 	interface Props {
@@ -15,8 +15,14 @@
 		placeholder: string;
 		/** Sent as `html`. */
 		value: string;
+		/** What it begins with without scripts. */
+		text?: string;
+		/** Lines of it that are seen at once. */
+		rows?: number;
+		/** Larger type, for what is read as a letter. */
+		large?: boolean;
 	}
-	let { html, label, placeholder, value = $bindable() }: Props = $props();
+	let { html, label, placeholder, value = $bindable(), text = '', rows = 2, large = false }: Props = $props();
 
 	let box: HTMLElement | undefined = $state();
 	let editor: Editor | null = $state.raw(null);
@@ -24,7 +30,8 @@
 	let turn = $state(0);
 	let empty = $state(true);
 	/** What was typed before the editor was there: it begins with that. */
-	let plain = $state('');
+	// svelte-ignore state_referenced_locally
+	let plain = $state(text);
 	let field: HTMLTextAreaElement | undefined = $state();
 
 	onMount(() => {
@@ -40,7 +47,7 @@
 				element: box,
 				// Styles come from our own sheet alone.
 				injectCSS: false,
-				content: plain ? htmlOfText(plain) : html,
+				content: plain !== text ? htmlOfText(plain) : html,
 				autofocus: document.activeElement === field ? 'end' : false,
 				extensions: [
 					StarterKit.configure({ heading: { levels: [3] }, code: false, codeBlock: false, link: false })
@@ -50,7 +57,10 @@
 						role: 'textbox',
 						'aria-multiline': 'true',
 						'aria-label': label,
-						class: 'rich textarea textarea-sm h-auto min-h-16 w-full'
+						class: [
+							'rich textarea h-auto w-full',
+							large ? 'min-h-60 text-[15px]' : 'textarea-sm min-h-16'
+						].join(' ')
 					}
 				},
 				onTransaction: ({ editor: now }) => {
@@ -110,9 +120,9 @@
 			bind:this={field}
 			bind:value={plain}
 			name="body"
-			rows="2"
+			{rows}
 			maxlength="4000"
-			class="textarea textarea-sm w-full"
+			class={['textarea w-full', large ? 'text-[15px]' : 'textarea-sm']}
 			aria-label={label}
 			{placeholder}></textarea>
 	{/if}

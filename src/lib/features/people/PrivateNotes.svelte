@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { dayAndTimeIn } from '$lib/format';
-	import { htmlOfText } from '$lib/ui/rich-text';
+	import { htmlOfText } from '$core/text/html';
 	import RichText from '$lib/ui/RichText.svelte';
 
 	interface Note {

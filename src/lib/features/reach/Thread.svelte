@@ -32,7 +32,10 @@
 						? ', not read yet'
 						: `, read ${dayAndTimeIn(zone, message.readAt)}`}{/if}
 			</p>
-			<p class="break-words whitespace-pre-line">{message.text}</p>
+			{#if message.html}
+				<!-- eslint-disable-next-line svelte/no-at-html-tags -- made tidy by the server before it is kept -->
+				<div class="rich break-words">{@html message.html}</div>
+			{:else}<p class="break-words whitespace-pre-line">{message.text}</p>{/if}
 		</li>
 	{/each}
 </ol>

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Submission } from '$lib/ui/submission.svelte';
-	import { MOST_LETTERS } from '$contracts/message';
+	import RichText from '$lib/ui/RichText.svelte';
+	import { htmlOfLetter } from '$core/text/html';
 
 	/** A message to somebody, begun for the reason that they need it. */
 	interface Props {
@@ -18,7 +19,8 @@
 	let { person, name, next, id, draft, refused }: Props = $props();
 
 	// svelte-ignore state_referenced_locally
-	let text = $state(refused?.writing ?? draft);
+	const begun = refused?.writing ?? htmlOfLetter(draft);
+	let html = $state(begun);
 	const sending = new Submission();
 </script>
 
@@ -31,16 +33,18 @@
 	<input type="hidden" name="person" value={person} />
 	<input type="hidden" name="next" value={next ?? ''} />
 	<input type="hidden" name="id" value={id} />
-	<label class="flex flex-col gap-1">
-		<span class="font-semibold">Write to {name}</span>
-		<textarea
-			name="text"
-			rows="12"
-			maxlength={MOST_LETTERS}
-			class="textarea w-full text-[15px]"
-			data-write
-			bind:value={text}></textarea>
-	</label>
+	<div class="flex flex-col gap-1" data-write>
+		<span class="font-semibold" aria-hidden="true">Write to {name}</span>
+		<RichText
+			html={begun}
+			text={draft}
+			label="Write to {name}"
+			placeholder=""
+			rows={12}
+			large
+			bind:value={html}
+		/>
+	</div>
 	{#if refused}<p class="field-fault" role="alert">{refused.message}</p>{/if}
 	<button class="btn btn-primary self-start" disabled={sending.cancel !== null}
 		>{next ? 'Send, and on to the next' : 'Send'}</button

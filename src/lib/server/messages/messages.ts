@@ -1,5 +1,5 @@
 /** What a coach and somebody in a challenge write to each other. */
-import { messageSchema, type Message } from '$contracts/message';
+import { messageSchema, setMessageSchema, type Message } from '$contracts/message';
 import { calledBy } from '$core/people';
 import { afterQuiet, type QuietHours } from '$core/post';
 import type { ReasonKind } from '$core/triage';
@@ -13,6 +13,7 @@ import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
 import { queueLetters } from '../post/letters';
 import { postSettingsOf, quietOf } from '../post/settings';
 import { noteReach } from '../reach/reaches';
+import { letterTextOf, tidyHtml } from '../web/rich-html';
 import { validate } from '../web/validate';
 
 /** Messages shown of a thread, the newest. */
@@ -24,7 +25,7 @@ const DAY_MS = 86_400_000;
 /** The newest messages with somebody that had been written by an instant, the older first. */
 export async function threadOf(db: Queries, id: EnrolmentId, until: number): Promise<Message[]> {
 	const newest = await db.query<Message>(
-		`select m.id, m.by_coach as "byCoach", case when m.by_coach then c.name else p.name end as by, m.body as text, m.at,
+		`select m.id, m.by_coach as "byCoach", case when m.by_coach then c.name else p.name end as by, m.body as text, m.html, m.at,
 			m.read_at as "readAt", m.about_day as "aboutDay"
 		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
 		 left join coach c on c.id = m.coach_id
@@ -58,6 +59,22 @@ export async function markRead(
 	);
 }
 
+/** A message as it is kept. */
+interface Written {
+	id: string;
+	text: string;
+	html: string | null;
+}
+
+/** @param sets whether whoever writes can set what they write @throws Refusal 400 for one that is empty or too long */
+function messageFrom(raw: unknown, sets: boolean): Written {
+	if (!sets) return { ...validate(messageSchema, raw), html: null };
+	const typed = validate(setMessageSchema, raw);
+	const html = tidyHtml(typed.html);
+	const text = html ? letterTextOf(html) : typed.text;
+	return { ...validate(messageSchema, { id: typed.id, text }), html: html || null };
+}
+
 /** The result that a message is about, and of which day it is; null: none. */
 interface About {
 	about: string | null;
@@ -72,13 +89,14 @@ async function write(
 	{ db, clock }: Context,
 	id: EnrolmentId,
 	coach: CoachId | null,
+	/** With what sets it, if it is set. */
 	raw: unknown,
 	/** What else is done in the same transaction, where the message is new. */
-	and: (tx: Queries, message: { id: string; text: string }) => Promise<void> = () => Promise.resolve(),
+	and: (tx: Queries, message: Written) => Promise<void> = () => Promise.resolve(),
 	{ about, day }: About = { about: null, day: null }
 ): Promise<void> {
-	const message = validate(messageSchema, raw);
-	const { id: own, text } = message;
+	const message = messageFrom(raw, coach !== null);
+	const { id: own, text, html } = message;
 	const now = clock.now();
 	await db.transaction(async (tx) => {
 		// Held: two at once are counted one after the other.
@@ -98,8 +116,8 @@ async function write(
 		if (n >= MOST_A_DAY)
 			throw new Refusal(409, `There are ${MOST_A_DAY} messages within a day already. Write again tomorrow.`);
 		await tx.query(
-			'insert into message (id, enrolment_id, by_coach, coach_id, body, at, about, about_day) values ($1, $2, $3, $4, $5, $6, $7, $8)',
-			[own, id, coach !== null, coach, text, instant(now), about, day]
+			'insert into message (id, enrolment_id, by_coach, coach_id, body, at, about, about_day, html) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
+			[own, id, coach !== null, coach, text, instant(now), about, day, html]
 		);
 		// Whoever answers has seen what the other side wrote; who says a line about a result may not have.
 		if (about === null)
@@ -133,7 +151,7 @@ export async function writeTo(
 ): Promise<void> {
 	if (person.leftAt !== null && person.leftAt <= context.clock.now())
 		throw new Refusal(409, `${person.name} has left this challenge and would not see it.`);
-	await write(context, person.id, coach, raw, async (tx, { id, text }) => {
+	await write(context, person.id, coach, raw, async (tx, { id, text, html }) => {
 		await noteReach(withTransaction(context, tx), challenge, person, coach, reasons, { way: 'wrote', note });
 		if (!person.mailed) return;
 		const { name, quiet } = await writerOf(tx, coach);
@@ -143,6 +161,7 @@ export async function writeTo(
 			enrolmentId: person.id,
 			subject: `${calledBy(name)} wrote to you`,
 			body: text,
+			html,
 			dueAt: now,
 			nextAt: afterQuiet(now, person.zone, quiet)
 		};

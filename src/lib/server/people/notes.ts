@@ -4,9 +4,9 @@ import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ParticipantId } from '../platform/ids';
+import { textOfHtml, tidyHtml } from '../web/rich-html';
 import { validate } from '../web/validate';
 import type { OwnPerson } from './enrolments';
-import { textOfHtml, tidyHtml } from './note-html';
 
 const TOO_LONG = 'at most 4,000 letters';
 

@@ -12,6 +12,8 @@ export interface Letter {
 	subject: string;
 	/** Plain text, in lines of any length. */
 	text: string;
+	/** The same as it was set, where it was. */
+	html?: string;
 	/** Sent again under the same key it is the same message: same id, same date. */
 	once?: { key: string; at: number };
 }

@@ -6,6 +6,7 @@ import type { Job } from '../platform/jobs';
 import type { Mail } from '../platform/mail';
 import { markTold, untoldIncidents } from '../health/incidents';
 import { noteWritten } from '../reach/reaches';
+import { htmlOfText } from '$core/text/html';
 import { withLink } from './invitations';
 import { LETTERS, type LetterState } from './letters';
 import { postSettingsOf, quietOf } from './settings';
@@ -81,6 +82,7 @@ interface InHand {
 	id: string;
 	subject: string;
 	body: string;
+	html: string | null;
 	dueAt: number;
 	tries: number;
 	name: string;
@@ -106,7 +108,7 @@ const take = (db: Queries, now: number): Promise<InHand[]> =>
 			where id in (select id from letter where state = 'waiting' and next_at <= $1 and (leased_until is null or leased_until < now())
 				order by next_at, id limit ${IN_HAND} for update skip locked)
 			returning *)
-		 select l.id, l.subject, l.body, l.due_at as "dueAt", l.tries, p.name, p.email, p.mailed, coalesce(co.name, ow.name) as coach,
+		 select l.id, l.subject, l.body, l.html, l.due_at as "dueAt", l.tries, p.name, p.email, p.mailed, coalesce(co.name, ow.name) as coach,
 			ch.name as challenge, m.read_at is not null as read, l.enrolment_id as "enrolmentId",
 			l.invite_base as base, l.secret, e.left_at is not null and e.left_at <= $1 as left
 		 from mine l join enrolment e on e.id = l.enrolment_id join participant p on p.id = e.participant_id
@@ -144,6 +146,7 @@ async function tryOne(context: Delivering, letter: InHand, mail: Mail, now: numb
 				base === null
 					? mailTextOf(letter, context.config.origin)
 					: await withLink(context, { ...letter, base }),
+			...(letter.html !== null && { html: mailHtmlOf(letter, context.config.origin) }),
 			once: { key: letter.id, at: letter.dueAt }
 		});
 		return over('sent');
@@ -155,13 +158,20 @@ async function tryOne(context: Delivering, letter: InHand, mail: Mail, now: numb
 }
 
 /** What was written, and where to answer it: nobody reads what comes back to the address that sends. */
-const mailTextOf = ({ body, coach, challenge }: InHand, origin: string | null): string =>
-	`${body}
+const mailTextOf = (letter: InHand, origin: string | null): string =>
+	`${letter.body}
 
 -- 
-${coach} wrote this to you in “${challenge}”. Please answer in Cadrex, under Messages${origin ? `: ${origin}/me/messages` : ''}.
-Mail to this address isn’t read. You can turn these emails off under Messages too.
+${footOf(letter, origin)}
 `;
+
+/** The same as it was set. */
+const mailHtmlOf = (letter: InHand, origin: string | null): string =>
+	`${letter.html}<hr>${htmlOfText(footOf(letter, origin))}`;
+
+const footOf = ({ coach, challenge }: InHand, origin: string | null): string =>
+	`${coach} wrote this to you in “${challenge}”. Please answer in Cadrex, under Messages${origin ? `: ${origin}/me/messages` : ''}.
+Mail to this address isn’t read. You can turn these emails off under Messages too.`;
 
 /** Tells the coaches of what has happened to somebody's health: that it did, and nothing of what or to whom. */
 async function tellIncidents({ db, clock, config }: Delivering, mail: Mail): Promise<void> {

@@ -12,6 +12,8 @@ export interface NewLetter {
 	enrolmentId: EnrolmentId;
 	subject: string;
 	body: string;
+	/** As it was set, tidy; none: as text alone. */
+	html?: string | null;
 	/** When it stands in the application. Epoch milliseconds. */
 	dueAt: number;
 	/** When it is first looked at: as it is due, or once quiet hours are over. */
@@ -32,9 +34,9 @@ export async function queueLetters(
 ): Promise<void> {
 	for (let from = 0; from < letters.length; from += AT_ONCE)
 		await tx.query(
-			`insert into letter (id, enrolment_id, coach_id, post_id, subject, body, due_at, state, next_at)
-			 select r.id, r."enrolmentId", $2, $3, r.subject, r.body, r.due, $4, r.next
-			 from jsonb_to_recordset($1) as r(id uuid, "enrolmentId" uuid, subject text, body text, due timestamptz, next timestamptz)`,
+			`insert into letter (id, enrolment_id, coach_id, post_id, subject, body, html, due_at, state, next_at)
+			 select r.id, r."enrolmentId", $2, $3, r.subject, r.body, r.html, r.due, $4, r.next
+			 from jsonb_to_recordset($1) as r(id uuid, "enrolmentId" uuid, subject text, body text, html text, due timestamptz, next timestamptz)`,
 			[
 				JSON.stringify(
 					letters.slice(from, from + AT_ONCE).map(({ dueAt, nextAt, ...letter }) => ({

@@ -18,6 +18,7 @@ import { markRead, threadOf, unansweredIn, writeTo } from '$lib/server/messages/
 import { carryOn } from '$lib/server/post/letters';
 import { valuesOf } from '$lib/server/post/posts';
 import { postSettingsOf } from '$lib/server/post/settings';
+import { htmlOfLetter } from '$core/text/html';
 import { insteadOf } from '$core/run';
 import { draftFor, type ReasonKind } from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
@@ -153,10 +154,12 @@ export const actions: Actions = {
 	write: async (event) => {
 		const { app } = event.locals;
 		const { challenge, form, person } = await sentBy(event);
-		const raw = { id: formText(form, 'id'), text: formText(form, 'text') };
+		const raw = { id: formText(form, 'id'), html: formText(form, 'html'), text: formText(form, 'body') };
 		const coach = coachIn(event.locals).id;
 		const reasons = await openReasons(event, challenge, person);
-		const done = await orFail(writeTo(app, challenge, person, coach, raw, reasons), { writing: raw.text });
+		const done = await orFail(writeTo(app, challenge, person, coach, raw, reasons), {
+			writing: raw.html || htmlOfLetter(raw.text)
+		});
 		if ('failed' in done) return done.failed;
 		await carryOn(app);
 		onTo(challenge, formText(form, 'next'));

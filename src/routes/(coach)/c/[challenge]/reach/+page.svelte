@@ -63,7 +63,7 @@
 		if (to) void goto(hrefOf(to), { noScroll: true, keepFocus: true });
 		if (event.key === 'w') {
 			event.preventDefault();
-			document.querySelector<HTMLElement>('[data-write]')?.focus();
+			document.querySelector<HTMLElement>('[data-write] :is([contenteditable], textarea)')?.focus();
 		}
 		if (event.key === 'x') {
 			event.preventDefault();

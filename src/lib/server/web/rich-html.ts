@@ -1,4 +1,4 @@
-/** Notes as they are set: a few kinds of elements, and nothing that could run or load anything. */
+/** Notes and messages as they are set: a few kinds of elements, and nothing that could run or load anything. */
 import sanitizeHtml from 'sanitize-html';
 
 const KEPT: sanitizeHtml.IOptions = {
@@ -22,13 +22,25 @@ const LETTERS: Readonly<Record<string, string>> = {
 	'&nbsp;': ' '
 };
 
+const bare = (html: string): string =>
+	sanitizeHtml(html, { allowedTags: [], allowedAttributes: {} })
+		.replace(/&(amp|lt|gt|quot|nbsp|#39);/g, (letter) => LETTERS[letter] ?? letter)
+		.replace(/[ \t]+\n/g, '\n');
+
 /** The text of tidy HTML, a line for each paragraph or item. */
 export const textOfHtml = (html: string): string =>
-	sanitizeHtml(html.replace(/<br[^>]*>|<\/(p|li|h3|blockquote)>/g, '$&\n'), {
-		allowedTags: [],
-		allowedAttributes: {}
-	})
-		.replace(/&(amp|lt|gt|quot|nbsp|#39);/g, (letter) => LETTERS[letter] ?? letter)
-		.replace(/[ \t]+\n/g, '\n')
+	bare(html.replace(/<br[^>]*>|<\/(p|li|h3|blockquote)>/g, '$&\n'))
 		.replace(/\n{2,}/g, '\n')
+		.trim();
+
+/** The same as it is written in a letter: an empty line between paragraphs, and a dash before each item. */
+export const letterTextOf = (html: string): string =>
+	bare(
+		html
+			.replace(/<li>(<p>)?/g, '- ')
+			.replace(/(<\/p>)?<\/li>/g, '\n')
+			.replace(/<br[^>]*>/g, '\n')
+			.replace(/<\/(p|h3|ul|ol|blockquote)>/g, '$&\n\n')
+	)
+		.replace(/\n{3,}/g, '\n\n')
 		.trim();

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { textOfHtml, tidyHtml } from './note-html';
+import { letterTextOf, textOfHtml, tidyHtml } from './rich-html';
 
 describe('what is kept of a note', () => {
 	it('is how it is set, and nothing that runs or loads anything', () => {
@@ -48,4 +48,11 @@ it('the text of a note has a line for each paragraph and the letters that were m
 		textOfHtml('<h3>Knee</h3><p>5 &lt; 6 &amp; “so”<br />on</p><ul><li><p>a</p></li><li>b</li></ul>')
 	).toBe('Knee\n5 < 6 & “so”\non\na\nb');
 	expect(textOfHtml('<p>&amp;lt;</p>')).toBe('&lt;');
+});
+
+it('the text of a letter keeps its paragraphs and lists apart', () => {
+	const html =
+		'<p>Hi Noor,</p><p>two things:<br />now</p><ul><li><p>rest</p></li><li><strong>eat</strong> &amp; sleep</li></ul><p></p><p>Runa</p>';
+	expect(letterTextOf(html)).toBe('Hi Noor,\n\ntwo things:\nnow\n\n- rest\n- eat & sleep\n\nRuna');
+	expect(letterTextOf('')).toBe('');
 });

@@ -13,7 +13,8 @@ export const REACH_WAYS = [
 	'settled',
 	'later'
 ] as const;
-export type ReachWay = (typeof REACH_WAYS)[number];
+/** With what the program itself puts on record: a message to several. */
+export type ReachWay = (typeof REACH_WAYS)[number] | 'post';
 
 /** Days for which something is put off, at most. */
 export const MOST_LATER = 28;

@@ -76,7 +76,7 @@ describe('a message to several people', () => {
 		expect(await thread(1), 'it is the next day there').toMatchObject([{ text: 'Day 3, Person 2.' }]);
 		const reaches = await reachesIn(context.db, world.challenge.id, context.clock.now());
 		expect(reaches.map(({ way, reasons }) => ({ way, reasons }))).toEqual(
-			Array(3).fill({ way: 'wrote', reasons: [] })
+			Array(3).fill({ way: 'post', reasons: [] })
 		);
 	});
 

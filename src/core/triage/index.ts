@@ -1,4 +1,5 @@
 export { DEFAULT_TONE, DRAFT_STYLES, draftFor, type Tone } from './draft';
+export { heardAgo, isOwedPraise } from './contact';
 export { effectOf, isAnswered, type Effect } from './answered';
 export {
 	compareNeed,

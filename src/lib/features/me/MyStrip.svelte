@@ -17,10 +17,8 @@
 	<h2 id="my-days">My days</h2>
 	<p class="mb-3 text-[15px]">
 		{#if adherence.rate !== null}<b>{percent(adherence.rate)}</b> of {counted(adherence.due, 'due day')} done. Every
-			bit counts.{#if streak > 1}
-				<b>{streak} days in a row</b>; a rest day or an excuse doesn’t break it.{/if}{:else}<span
-				class="quiet">Nothing was due yet.</span
-			>{/if}
+			bit counts.{:else}<span class="quiet">Nothing was due yet.</span>{/if}
+		{#if streak > 1}<b>{streak} days in a row</b>; a rest day or an excuse doesn’t break it.{/if}
 	</p>
 	<div class="flex flex-col gap-2">
 		{#each weeks as week, w (w)}

@@ -54,7 +54,8 @@ export const WAY_TEXT: Record<ReachWay, string> = {
 	adjusted: 'Adjusted',
 	asked: 'Asked for clearance',
 	settled: 'Nothing needed',
-	later: 'Put off'
+	later: 'Put off',
+	post: 'Wrote to several'
 };
 
 const HELD: Record<HoldReason, string> = {

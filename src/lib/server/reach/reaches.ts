@@ -83,7 +83,7 @@ export async function noteWritten(
 ): Promise<void> {
 	await tx.query(
 		`insert into reach (id, enrolment_id, coach_id, way, reasons, at)
-		 select gen_random_uuid(), r."enrolmentId", r."coachId", 'wrote', '{}', r.due
+		 select gen_random_uuid(), r."enrolmentId", r."coachId", 'post', '{}', r.due
 		 from jsonb_to_recordset($1) as r("enrolmentId" uuid, "coachId" uuid, due timestamptz)
 		 where (select count(*) from reach o where o.enrolment_id = r."enrolmentId") < ${MOST}`,
 		[JSON.stringify(written.map(({ dueAt, ...one }) => ({ ...one, due: instant(dueAt) })))]

@@ -20,7 +20,8 @@ import { valuesOf } from '$lib/server/post/posts';
 import { postSettingsOf } from '$lib/server/post/settings';
 import { htmlOfLetter } from '$core/text/html';
 import { insteadOf } from '$core/run';
-import { draftFor, type ReasonKind } from '$core/triage';
+import { byName } from '$core/people';
+import { draftFor, heardAgo, isOwedPraise, type ReasonKind } from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** People in the list; more are not dealt with in a day. */
@@ -29,7 +30,6 @@ const MOST_LISTED = 300;
 const DAYS_SHOWN = 21;
 /** People named who have not heard from their coach for the longest. */
 const MOST_UNHEARD = 5;
-const DAY_MS = 86_400_000;
 
 const inList = ({ person, reasons }: InNeed) => ({
 	id: person.id,
@@ -84,6 +84,7 @@ export const load: PageServerLoad = async (event) => {
 		finishFrom: house.finishFrom,
 		againAfter: house.againAfter,
 		unheard: unheardOf(all, asOf),
+		owed: owedOf(all, asOf),
 		tomorrow: addDays(today, 1),
 		latest: addDays(today, MOST_LATER)
 	};
@@ -117,16 +118,19 @@ async function incidentsWith(locals: App.Locals, { person }: InNeed, challenge: 
 	}));
 }
 
-/** Those who have not heard from a coach for the longest, or never. What was put off is not hearing. */
-function unheardOf(all: readonly InNeed[], asOf: number) {
-	return all
-		.map(({ person, reaches }) => {
-			const last = reaches.find(({ way }) => way !== 'later' && way !== 'settled');
-			return { id: person.id, name: person.name, days: last ? Math.floor((asOf - last.at) / DAY_MS) : null };
-		})
+/** Those who have not heard from a coach for the longest, or never. */
+const unheardOf = (all: readonly InNeed[], asOf: number) =>
+	all
+		.map(({ person: { id, name }, reaches }) => ({ id, name, days: heardAgo(reaches, asOf) }))
 		.sort((a, b) => (b.days ?? Number.MAX_SAFE_INTEGER) - (a.days ?? Number.MAX_SAFE_INTEGER))
 		.slice(0, MOST_UNHEARD);
-}
+
+/** Those who did all of their week, and whom nobody has praised lately; who did most of it first. */
+const owedOf = (all: readonly InNeed[], asOf: number) =>
+	all
+		.filter(({ reaches, row }) => isOwedPraise(reaches, row.weeks.recent, asOf))
+		.sort((a, b) => b.row.weeks.recent.due - a.row.weeks.recent.due || byName(a.person, b.person))
+		.map(({ person: { id, name }, row }) => ({ id, name, due: row.weeks.recent.due }));
 
 /** What a form of this page is about. */
 async function sentBy(event: RequestEvent) {

@@ -44,6 +44,8 @@
 						? 'message'
 						: 'note'
 	);
+	/** People shown who are owed a good word. */
+	const MOST_OWED = 8;
 	let excusing = $state(false);
 
 	// Answers are seen once they are on the screen.
@@ -120,6 +122,17 @@
 					</li>
 				{/each}
 			</ul>
+			{#if data.owed.length > 0}
+				<h2 class="mt-5 text-[15px]">All of their week, and no praise for a fortnight, {data.owed.length}</h2>
+				<ul class="border-base-content/70 border-t text-sm">
+					{#each data.owed.slice(0, MOST_OWED) as { id, name, due } (id)}
+						<li class="border-base-300 flex justify-between gap-2 border-b py-1.5">
+							<a class="font-semibold hover:underline" href={hrefOf(id)}>{name}</a>
+							<span class="quiet">{counted(due, 'due day')}</span>
+						</li>
+					{/each}
+				</ul>
+			{/if}
 		</nav>
 
 		{#if data.shown}

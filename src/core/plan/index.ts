@@ -46,6 +46,6 @@ export {
 } from './simulate';
 export { STARTERS, type StarterName } from './templates/starter-sessions';
 export { planOfTemplate, startersOf, TEMPLATES, type Template } from './templates/templates';
-export { wantedOf, type Wanted } from './wanted';
+export { wantedOf } from './wanted';
 export { weekFacts } from './week-facts';
 export { weekSteps } from './week-steps';

@@ -5,6 +5,7 @@ import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import { lastDays } from '$lib/server/attendance/roll';
 import { presentIn } from '$lib/server/live/presence';
 import { openFormChecks } from '$lib/server/messages/form-checks';
+import { unansweredIn } from '$lib/server/messages/messages';
 import { openRequests } from '$lib/server/messages/requests';
 import { replyTo } from '$lib/server/messages/replies';
 import { postSettingsOf } from '$lib/server/post/settings';
@@ -59,6 +60,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		})),
 		needCount: need.length,
 		formChecks: await openFormChecks(app.db, challenge.id),
+		wrote: (await unansweredIn(app.db, challenge.id)).length,
 		requests: await openRequests(app.db, challenge.id),
 		offered: await offeredIn(app.db, challenge.id),
 		present: await presentIn(app.db, challenge.id, asOf),

@@ -15,10 +15,12 @@
 	import { runKey } from '$lib/offline/store';
 	import BeyondFields from '$lib/features/me/BeyondFields.svelte';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
+	import HowMuch from '$lib/features/me/HowMuch.svelte';
+	import NumberLine from '$lib/features/me/NumberLine.svelte';
+	import PainFields from '$lib/features/me/PainFields.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
 	import SoreMap from '$lib/features/me/SoreMap.svelte';
-	import { BODY_AREAS } from '$core/run';
-	import { PAIN_KINDS, type Question, type Soreness } from '$core/wellbeing';
+	import type { Question, Soreness } from '$core/wellbeing';
 	import { dayAndTimeIn, percent } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -163,26 +165,7 @@
 			<input type="hidden" name="versionId" value={day.session.versionId} />
 			{#if before}<input type="hidden" name="replaces" value={before.id} />{/if}
 
-			<fieldset>
-				<legend class="font-head mb-2 text-lg font-bold">How much of it</legend>
-				<div class="grid grid-cols-3 gap-2">
-					{#each [['all', 'As planned'], ['part', 'Partly'], ['none', 'Not at all']] as const as [value, label] (value)}
-						<label
-							class={[
-								'flex min-h-14 cursor-pointer items-center justify-center rounded border px-1 text-center font-semibold has-focus-visible:outline-2',
-								done === value
-									? 'bg-primary text-primary-content border-primary'
-									: 'bg-base-100 border-base-300'
-							]}
-						>
-							<input class="sr-only" type="radio" name="done" {value} bind:group={done} />{label}
-						</label>
-					{/each}
-				</div>
-				{#if done === 'all'}<p class="quiet mt-1 text-[15px]">
-						Every set, rep and load as planned. Choose Partly to change just what differed.
-					</p>{/if}
-			</fieldset>
+			<HowMuch bind:done />
 
 			{#if done === 'part'}
 				<section aria-label="What was done">
@@ -243,34 +226,24 @@
 					value={typed?.well?.mood ?? before?.well.mood ?? null}
 				/>{/if}
 
-			{#if asks('sleep')}<label class="flex items-center justify-between gap-3">
-					<span class="font-head text-lg font-bold">Sleep last night</span>
-					<span class="flex items-center gap-2"
-						><input
-							name="sleepHours"
-							inputmode="decimal"
-							class="input min-h-12 w-20 text-center text-lg"
-							placeholder="7.5"
-							bind:value={sleep}
-						/> hours</span
-					>
-				</label>{/if}
+			{#if asks('sleep')}<NumberLine
+					name="sleepHours"
+					label="Sleep last night"
+					unit="hours"
+					placeholder="7.5"
+					bind:value={sleep}
+				/>{/if}
 
 			{#if asks('soreness')}<SoreMap
 					value={(typed?.well?.soreness ?? before?.well.soreness ?? {}) as Soreness}
 				/>{/if}
-			{#if asks('water')}<label class="flex items-center justify-between gap-3">
-					<span class="font-head text-lg font-bold">Water today</span>
-					<span class="flex items-center gap-2"
-						><input
-							name="waterLitres"
-							inputmode="decimal"
-							class="input min-h-12 w-20 text-center text-lg"
-							placeholder="2"
-							bind:value={water}
-						/> litres</span
-					>
-				</label>{/if}
+			{#if asks('water')}<NumberLine
+					name="waterLitres"
+					label="Water today"
+					unit="litres"
+					placeholder="2"
+					bind:value={water}
+				/>{/if}
 			{#if asks('fuel')}<fieldset class="flex items-center justify-between gap-3">
 					<legend class="sr-only">Ate as planned</legend>
 					<span class="font-head text-lg font-bold" aria-hidden="true">Ate as planned</span>
@@ -283,52 +256,13 @@
 					</span>
 				</fieldset>{/if}
 
-			<div>
-				<label class="flex min-h-12 items-center gap-3 text-lg"
-					><input type="checkbox" class="checkbox" bind:checked={hurting} /> Something hurts</label
-				>
-				{#if hurting}
-					<input
-						name="hurts"
-						class="input mt-1 min-h-12 w-full"
-						maxlength="300"
-						placeholder="Where, how much of 10, in which exercise"
-						aria-label="What hurts"
-						bind:value={hurts}
-					/>
-					{#if !again}
-						<div class="mt-2 grid grid-cols-2 gap-2">
-							<label
-								>Where
-								<select name="painArea" class="select min-h-12 w-full" bind:value={pain.area}>
-									<option value="">choose</option>
-									{#each BODY_AREAS as area (area)}<option>{area}</option>{/each}
-								</select></label
-							>
-							<label
-								>It feels
-								<select name="painKind" class="select min-h-12 w-full" bind:value={pain.kind}>
-									<option value="">choose</option>
-									{#each PAIN_KINDS as kind (kind)}<option>{kind}</option>{/each}
-								</select></label
-							>
-							{#if !run}<label class="col-span-2"
-									>In which exercise
-									<select name="painAt" class="select min-h-12 w-full" bind:value={pain.at}>
-										<option value="">none, or I don’t know</option>
-										{#each prescription as one (`${one.block}.${one.part}`)}<option
-												value="{one.block}.{one.part}">{one.exercise}</option
-											>{/each}
-									</select></label
-								>{/if}
-						</div>
-					{/if}
-					<p class="remark remark-safety mt-2 text-[15px]">
-						Pain is not soreness. Leave out what hurts; your coach is told at once, and it stays out of your
-						sessions until they decide. If it is sharp or lasts, let a doctor or physiotherapist look at it.
-					</p>
-				{/if}
-			</div>
+			<PainFields
+				bind:hurting
+				bind:hurts
+				bind:pain
+				exercises={run || again ? [] : prescription}
+				details={!again}
+			/>
 
 			{#if !again}<BeyondFields
 					before={typed?.beyond ?? before?.beyond ?? []}

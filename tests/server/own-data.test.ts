@@ -16,6 +16,7 @@ import { deleteHealth, healthUntilOf, setHealthUntil } from '$lib/server/privacy
 import { forget, keptOf, ownDataOf } from '$lib/server/privacy/own-data';
 import { randomIds } from '$lib/server/platform/ids';
 import { deedsOf, recordDeed } from '$lib/server/challenge/deeds';
+import { request } from '$lib/server/messages/requests';
 import { noteReach } from '$lib/server/reach/reaches';
 import { saveTeams, teamsOf } from '$lib/server/people/teams';
 import { ownPersonOf, sharedWorld } from '../support/context';
@@ -26,7 +27,7 @@ const { context, world } = await sharedWorld('2026-11-23T12:00:00Z');
 const [oslo, , bogota] = world.people;
 const config = { dataDirectory: mkdtempSync(join(tmpdir(), 'cadrex-own-data-')) };
 afterAll(() => rmSync(config.dataDirectory, { recursive: true }));
-const SAID = ['left elbow', 'knee gave way', 'slept badly', 'A pull-up'];
+const SAID = ['left elbow', 'knee gave way', 'slept badly', 'A pull-up', 'rope, please'];
 
 async function live(): Promise<void> {
 	await finishIntake(
@@ -45,6 +46,7 @@ async function live(): Promise<void> {
 		note: 'slept badly',
 		sets: [{ block: 0, part: 0, set: 1, amount: 10, kg: null }]
 	});
+	await request(context, oslo!, { id: randomIds.uuid(), wants: 'other', said: 'rope, please' });
 }
 
 it('somebody takes out all that is kept of them, and of nobody else', async () => {
@@ -101,6 +103,10 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 		team: 'Ridge',
 		buddies: [world.people[1]!.name.split(' ')[0]]
 	});
+	// What is worked out of sets says what somebody can.
+	await context.db.query(
+		`update checkin set best = '{"exercise": "Pia’s best"}', sides = '[{"exercise": "Pia’s sides"}]'`
+	);
 	await forget({ ...context, config }, oslo!.participantId);
 	expect((await teamsOf(context.db, world.challenge.id)).teams[0]?.people).toEqual([pair[1]]);
 	// What a coach did stays hers; about whom it was does not.

@@ -174,7 +174,8 @@ export async function forget(
 			ids
 		]);
 		await tx.query(
-			`update checkin set effort = null, energy = null, sleep_hours = null, well = '{}', hurts = null, note = null, prescribed = null, run = null, beyond = '[]'
+			`update checkin set effort = null, energy = null, sleep_hours = null, well = '{}', hurts = null, note = null, prescribed = null, run = null, beyond = '[]',
+				sides = '[]', best = null
 			 where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);

@@ -64,7 +64,9 @@
 {#if data.stuck.length > 0}
 	<section class="mt-6" aria-labelledby="stuck">
 		<h2 id="stuck">Didn’t get through by email</h2>
-		<p class="quiet mb-1 text-sm">All of it stands in the app all the same.</p>
+		<p class="quiet mb-1 text-sm">
+			Messages stand in the app all the same. A link that didn’t get through is made anew under People.
+		</p>
 		<ul class="border-base-content/70 border-t text-sm">
 			{#each data.stuck as one (one.id)}
 				<li class="border-base-300 flex flex-wrap items-baseline justify-between gap-x-4 border-b py-1.5">

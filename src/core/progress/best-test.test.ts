@@ -74,12 +74,12 @@ describe('sides', () => {
 			[]
 		);
 	});
-	it('are uneven from 15 % on, by the other side', () => {
+	it('are uneven from 10 % on, by the other side', () => {
 		const weaker = (left: number, right: number) => weakerOf({ exercise: 'x', left, right });
-		expect(weaker(17, 20)).toMatchObject({ side: 'left' });
-		expect(weaker(17, 20)!.behind).toBeCloseTo(0.15, 10);
-		expect(weaker(20, 17)).toMatchObject({ side: 'right' });
-		expect([weaker(18, 20), weaker(20, 20), weaker(0, 0)]).toEqual([null, null, null]);
+		expect(weaker(18, 20)).toMatchObject({ side: 'left' });
+		expect(weaker(18, 20)!.behind).toBeCloseTo(0.1, 10);
+		expect(weaker(20, 18)).toMatchObject({ side: 'right' });
+		expect([weaker(18.1, 20), weaker(20, 20), weaker(0, 0)]).toEqual([null, null, null]);
 		expect(weaker(0, 8)).toEqual({ side: 'left', behind: 1 });
 	});
 });

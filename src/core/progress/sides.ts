@@ -29,15 +29,15 @@ export function sidesOf({ asked, sets }: Pick<DoneDay, 'asked' | 'sets'>): Sides
 }
 
 /**
- * The share by which the weaker side is behind from which on that is more than chance: under 85 % of the other side counts
- * as abnormal after Noyes, Barber and Mangine 1991, Am J Sports Med 19:513 (from memory).
+ * The share by which the weaker side is behind from which on it is shown. Tests of one leg against the other take 90 % of the
+ * other side for enough, and under 85 % for abnormal (Noyes, Barber and Mangine 1991, Am J Sports Med 19:513; from memory).
  */
-export const UNEVEN_FROM = 0.15;
+export const UNEVEN_FROM = 0.1;
 
 /** Which side is behind, and by which share of the other one; null: they are alike, or as good as. */
 export function weakerOf({ left, right }: SidesDone): { side: 'left' | 'right'; behind: number } | null {
 	const most = Math.max(left, right);
 	const behind = most > 0 ? 1 - Math.min(left, right) / most : 0;
-	// 17 against 20 is 0.15 less, whatever the last binary digit says of it.
+	// 18 against 20 is 0.1 less, whatever the last binary digit says of it.
 	return behind + 1e-9 < UNEVEN_FROM ? null : { side: left < right ? 'left' : 'right', behind };
 }

@@ -105,7 +105,7 @@ describe('triage', () => {
 		expect(reasonsOf('dddd', told(10, 8, 7, 9.9 / 1.2))).toMatchObject([
 			{ kind: 'uneven', exercise: 'Split squat', side: 'left', times: 3, since: opens(4) + 2 * HOUR }
 		]);
-		expect(kindsOf('dddd', told(8, 8, 9, 8)), 'even enough in between').toEqual([]);
+		expect(kindsOf('dddd', told(8, 8, 9.1, 8)), 'even enough in between').toEqual([]);
 		expect(kindsOf('dd', told(8, 8)), 'two times are too few').toEqual([]);
 		const other = {
 			1: { sides: [sides('Lunge', 8)] },

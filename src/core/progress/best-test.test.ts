@@ -43,7 +43,32 @@ describe('the best that a test brought', () => {
 		expect(bestTestOf([], tested(1, 20, 60))).toBeNull();
 		expect(bestTestOf([tested(1, 20, 60)], tested(22, 20, 60))).toBeNull();
 	});
-	it('weighs loads by the load', () => {
+	it('weighs what is more in all by all of it', () => {
+		// Push-ups 20 and 20 for 20 are twice as many; the plank is a tenth longer.
+		const twice = done(22, '1 x 60 s plank, rest 90\n2 x 20 push-up, rest 60', ({ block }) => ({
+			amount: block === 0 ? 66 : 20
+		}));
+		expect(bestTestOf([tested(1, 20, 60)], twice)?.gain).toMatchObject({
+			kind: 'total',
+			before: 20,
+			now: 40
+		});
+		const longer = done(22, '1 x 60 s plank, rest 90\n2 x 10 push-up, rest 60', ({ block }) => ({
+			amount: block === 0 ? 66 : 11
+		}));
+		// 22 for 20 in all is a tenth too: the first of equals.
+		expect(bestTestOf([tested(1, 20, 60)], longer)?.gain.exercise).toBe('Plank');
+	});
+	it('weighs loads by the load, and against each other', () => {
+		const two = (day: number, squat: number, press: number) =>
+			done(day, '1 x 8 goblet squat @ 10 kg\n1 x 8 floor press @ 10 kg', ({ block }) => ({
+				kg: block === 0 ? squat : press
+			}));
+		// 12 for 10 is a fifth more, 25 for 20 a quarter, though both are heavier by other kilograms.
+		expect(bestTestOf([two(1, 10, 20)], two(22, 12, 25))?.gain.exercise).toBe('Floor press');
+		expect(bestTestOf([two(1, 10, 20)], two(22, 13, 25))?.gain.exercise).toBe('Goblet squat');
+	});
+	it('weighs a load against repetitions', () => {
 		const squats = (day: number, kg: number, reps: number) =>
 			done(day, `${TEST}\n1 x 8 goblet squat @ 10 kg`, ({ block }) =>
 				block === 2 ? { kg, amount: reps } : { amount: day === 1 ? 20 : 22 }

@@ -86,6 +86,26 @@ describe('what was better', () => {
 		expect(words(squats(1, 8, 12), mixed)).toEqual([]);
 		expect(words(squats(5, 8, 12), { ...squats(9, 8, 12) })).toEqual([]);
 	});
+	it('is nothing where the weight was not told, or with fewer of the same', () => {
+		const bare = done(5, '3 x 8 goblet squat @ 12 kg, rest 60', {}, () => ({ kg: null }));
+		expect(words(squats(1, 8, 12), bare)).toEqual([]);
+		expect(words(squats(1, 6, 10), squats(5, 5, 10))).toEqual([]);
+	});
+	it('is heavier for as long, and not heavier for less long', () => {
+		const carried = (day: number, metres: number, kg: number) =>
+			done(day, `3 x ${metres} m pack carry @ ${kg} kg, rest 60`);
+		expect(words(carried(1, 100, 10), carried(5, 100, 12)).map(([kind]) => kind)).toEqual(['load']);
+		expect(words(carried(1, 100, 10), carried(5, 90, 20))).toEqual([]);
+		expect(words(carried(1, 100, 12), carried(5, 120, 12)).map(([kind]) => kind)).toEqual(['most']);
+		expect(words(carried(1, 100, 12), carried(5, 120, 10))).toEqual([]);
+	});
+	it('in a set is the one with most', () => {
+		const sets = (day: number, ...amounts: number[]) =>
+			done(day, '3 x 8 squat, rest 60', {}, ({ set }) => ({ amount: amounts[set - 1] }));
+		expect(words(sets(1, 8, 8, 8), sets(5, 9, 11, 10))).toEqual([
+			['most', { amount: 8, kg: null }, { amount: 11, kg: null }]
+		]);
+	});
 	it('is longer, of the body alone', () => {
 		const hold = (day: number, seconds: number) => done(day, `3 x ${seconds} s plank, rest 30`);
 		expect(words(hold(1, 30), hold(5, 40))).toEqual([
@@ -145,6 +165,9 @@ describe('what was better', () => {
 		expect(gain(score(590), score(600))).toBe(0);
 		expect(gain(score(null), score(900))).toBe(1);
 		expect(gain(score(900), score(null, 9))).toBe(0);
+		expect(gain(score(600), score(600)), 'as quick').toBe(0);
+		expect(gain(score(null, 4, 2), score(null, 4, 2)), 'as far').toBe(0);
+		expect(gain(score(null, 4, 9), score(null, 4, 2))).toBe(0);
 		expect(gain(score(null, 4, 2), score(null, 4, 9))).toBe(1);
 		expect(gain(score(null, 4, 9), score(null, 5, 0))).toBe(1);
 		expect(gain(score(null, 5, 0), score(null, 4, 9))).toBe(0);
@@ -161,6 +184,11 @@ describe('what was better', () => {
 		expect(easier(squats(1, 8, 12, { effort: 8 }), squats(2, 7, 12, { effort: 6 }))).toBeNull();
 		expect(easier(squats(1, 8, 12, { effort: 8 }), squats(2, 8, 12, { effort: 8 }))).toBeNull();
 		expect(easier(squats(1, 8, 12), squats(2, 8, 12, { effort: 8 }))).toBeNull();
+		expect(easier(squats(1, 8, 12, { effort: 8 }), squats(2, 8, 12))).toBeNull();
+		// All of it: one of two exercises was left out.
+		const both = '3 x 8 goblet squat @ 12 kg, rest 60\n3 x 8 push-up, rest 60';
+		const half = done(2, both, { effort: 4 }, ({ block }) => (block === 1 ? { amount: 0 } : {}));
+		expect(easier(done(1, both, { effort: 8 }), half)).toBeNull();
 	});
 });
 
@@ -187,6 +215,12 @@ describe('bests', () => {
 		});
 		// 16 · (1 + 6/30), which 12 kg fifteen times says nothing about.
 		expect(best?.once).toBeCloseTo(19.2, 10);
+	});
+	it('estimate from the best set, told in any order, and of repetitions with a load alone', () => {
+		const falling = done(1, '3 x 8 goblet squat @ 12 kg, rest 60', {}, ({ set }) => ({ amount: 9 - set }));
+		expect(bestsOf([falling])[0]?.once).toBeCloseTo(12 * (1 + 8 / 30), 10);
+		expect(bestsOf([done(1, '3 x 100 m pack carry @ 20 kg, rest 60')])[0]?.once).toBeNull();
+		expect(bestsOf([done(1, '3 x 8 squat, rest 60')])[0]?.once).toBeNull();
 	});
 	it('name no second set where the heaviest has most, and estimate nothing of time', () => {
 		expect(bestsOf([squats(1, 8, 12)])[0]?.most).toBeNull();
@@ -224,6 +258,21 @@ describe('two times of the same', () => {
 		expect(comparedDays(now, before)[0]?.change).toBe('less');
 		expect(comparedDays(before, before)[0]?.change).toBe('same');
 	});
+});
+
+it('sets what was done against what was asked of each exercise', () => {
+	const day = done(
+		1,
+		'2 x 8 goblet squat @ 12 kg, rest 60\n2 x 30 s plank, rest 30',
+		{},
+		({ block, set }) => ({
+			amount: 10 * block + set
+		})
+	);
+	expect(askedAndDone(day).map(({ sets }) => sets.map(({ done }) => done?.amount))).toEqual([
+		[1, 2],
+		[11, 12]
+	]);
 });
 
 it('sets what was done against what was asked, set by set', () => {

@@ -69,6 +69,8 @@ export const postSettingsSchema = object({
 	quietFrom: timeOfDay().default('21:00'),
 	quietTo: timeOfDay().default('07:00'),
 	digest: boolean().default(true),
+	/** Whether the coach is told by mail that somebody wrote. */
+	answers: boolean().default(false),
 	/** By the clock of the coach. */
 	digestAt: timeOfDay().default('06:00'),
 	automatic: array(

@@ -4,12 +4,12 @@ import type { Context } from '../platform/context';
 import type { CoachId, EnrolmentId } from '../platform/ids';
 import type { Job } from '../platform/jobs';
 import type { Mail } from '../platform/mail';
-import { markTold, untoldIncidents } from '../health/incidents';
 import { noteWritten } from '../reach/reaches';
 import { htmlOfText } from '$core/text/html';
 import { withLink } from './invitations';
 import { LETTERS, type LetterState } from './letters';
 import { postSettingsOf, quietOf } from './settings';
+import { tellAnswers, tellIncidents } from './tell-coaches';
 
 /** Brought into the application with one transaction. */
 const SHOWN_AT_ONCE = 100;
@@ -173,32 +173,6 @@ const footOf = ({ coach, challenge }: InHand, origin: string | null): string =>
 	`${coach} wrote this to you in “${challenge}”. Please answer in Cadrex, under Messages${origin ? `: ${origin}/me/messages` : ''}.
 Mail to this address isn’t read. You can turn these emails off under Messages too.`;
 
-/** Tells the coaches of what has happened to somebody's health: that it did, and nothing of what or to whom. */
-async function tellIncidents({ db, clock, config }: Delivering, mail: Mail): Promise<void> {
-	const told = new Set<string>();
-	for (const { id, at, name, email, challenge, challengeId } of await untoldIncidents(db)) {
-		const letter = {
-			to: { name, address: email },
-			subject: 'Somebody needs you first',
-			text: `Hello ${name},
-
-in “${challenge}” somebody told of pain, or stopped at a warning sign. Who and what stands in Cadrex, under Reach out${config.origin ? `:\n${config.origin}/c/${challengeId}/reach` : '.'}
-
-Until you decide, what hurt is left out for them; at a warning sign nothing is released.
-`,
-			once: { key: `incident-${id}-${email}`.replace(/[^\w.-]/g, '-'), at }
-		};
-		try {
-			await mail.send(letter);
-		} catch (error) {
-			// A coach whose mailbox is in trouble keeps nobody's message from going out; what may yet get through is tried again.
-			if (!isFinal((error as { responseCode?: number }).responseCode)) continue;
-		}
-		told.add(id);
-	}
-	if (told.size > 0) await markTold(db, [...told], clock.now());
-}
-
 type Delivering = Context & { config: { origin: string | null } };
 
 /**
@@ -209,6 +183,7 @@ type Delivering = Context & { config: { origin: string | null } };
 export async function deliver(context: Delivering, mail: Mail): Promise<number> {
 	const { db, clock } = context;
 	await tellIncidents(context, mail);
+	await tellAnswers(context, mail);
 	while ((await showDue(context)) > 0);
 	let tries = 0;
 	while (tries < MOST_A_RUN) {

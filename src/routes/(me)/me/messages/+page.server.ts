@@ -1,6 +1,7 @@
 import { markRead, threadOf, writeToCoach } from '$lib/server/messages/messages';
 import { request as ask, requestsOf, takeBackRequest } from '$lib/server/messages/requests';
 import { mailedOf, setMailed } from '$lib/server/people/mailed';
+import { carryOn } from '$lib/server/post/letters';
 import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
@@ -31,7 +32,9 @@ export const actions: Actions = {
 				text
 			}
 		);
-		return 'failed' in done ? done.failed : { sent: true };
+		if ('failed' in done) return done.failed;
+		await carryOn(locals.app);
+		return { sent: true };
 	},
 	/** Whether they want mail when their coach writes. */
 	mail: async ({ request, locals }) => {

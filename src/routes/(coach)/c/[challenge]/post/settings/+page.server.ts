@@ -29,6 +29,7 @@ export const actions: Actions = {
 				])
 			),
 			digest: form.has('digest'),
+			answers: form.has('answers'),
 			automatic: form.getAll('automatic'),
 			// One that is emptied is taken out.
 			replies: form.getAll('reply').filter((one) => typeof one === 'string' && one.trim() !== '')

@@ -117,6 +117,10 @@
 					/></label
 				>
 			</p>
+			<label class="flex items-center gap-2"
+				><input type="checkbox" class="checkbox checkbox-sm" name="answers" checked={data.settings.answers} /> An
+				email when somebody writes to you, without what or who</label
+			>
 		</fieldset>
 		<fieldset class="panel flex flex-col gap-2 p-4">
 			<legend class="sr-only">Lines</legend>

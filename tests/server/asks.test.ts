@@ -11,8 +11,9 @@ import {
 	requestsOf,
 	takeBackRequest
 } from '$lib/server/messages/requests';
+import { enrol } from '$lib/server/people/enrolments';
 import { leave } from '$lib/server/people/leave';
-import { makeChallenge, makeCoach, ownPersonOf, sharedWorld } from '../support/context';
+import { makeChallenge, makeCoach, ownPersonOf, peopleOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const { challenge, coach } = world;
@@ -130,9 +131,13 @@ describe('a poll', () => {
 		const [first] = await polls();
 		await expect(closePoll(context, other, first!.id)).rejects.toMatchObject({ status: 404 });
 		await expect(deletePoll(context, other, first!.id)).rejects.toMatchObject({ status: 404 });
-		await expect(
-			answerPoll(context, { ...oslo, challengeId: other.id }, { poll: first!.id, choice: 0 })
-		).rejects.toMatchObject({ status: 404 });
+		const [stranger] = await enrol(context, other, [
+			{ name: 'Sefa', email: 's@example.org', zone: 'Europe/Oslo', level: 'beginner', kit: [], unread: [] }
+		]);
+		const [sefa] = await peopleOf(context, other, [stranger!]);
+		await expect(answerPoll(context, sefa!, { poll: first!.id, choice: 0 })).rejects.toMatchObject({
+			status: 404
+		});
 	});
 });
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { streakOf, type Adherence } from '$core/attendance';
+	import type { Adherence } from '$core/attendance';
+	import { streakOf } from '$core/attendance/streak';
 	import type { DayResult } from '$core/day';
 	import { counted, percent } from '$lib/format';
 	import Legend from '$lib/ui/Legend.svelte';

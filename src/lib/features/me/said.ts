@@ -1,6 +1,6 @@
 /** What came of a day, as participants read it. */
 import type { Standing } from '$core/day';
-import { clockText } from '$core/session';
+import { clockText } from '$core/session/clock-text';
 import { counted, percent } from '$lib/format';
 
 /** `all done`, `92 % of the work, late`. */

@@ -172,57 +172,68 @@ export interface OwnPoll extends Omit<Poll, 'audience' | 'shown'> {
 	counts: number[] | null;
 }
 
+/** What decides which polls ask somebody, and what they have answered. */
+interface Asking {
+	polls: readonly Poll[];
+	votes: Readonly<Record<string, number>>;
+	company: { teamId: string | null };
+}
+
+/** How many chose each answer of some polls. */
+async function countsOf(db: Queries, ids: readonly string[]): Promise<Map<string, Record<string, number>>> {
+	if (ids.length === 0) return new Map();
+	const rows = await db.query<{ id: string; counts: Record<string, number> }>(
+		`select n.poll_id as id, jsonb_object_agg(n.choice, n.n) as counts from (
+			select a.poll_id, a.choice, count(*)::int as n from poll_answer a where a.poll_id = any($1::uuid[]) group by 1, 2) n
+		 group by n.poll_id`,
+		[ids]
+	);
+	return new Map(rows.map(({ id, counts }) => [id, counts]));
+}
+
 /** Polls that ask somebody, the newest first: those that are open, and those that ended lately and show their numbers. */
 export async function ownPolls(
 	{ db, clock }: Pick<Context, 'db' | 'clock'>,
 	{ enrolmentId: id, suited: { level } }: Pick<Person, 'enrolmentId' | 'suited'>,
-	{ polls }: { polls: readonly Poll[] }
+	{ polls, votes, company: { teamId: team } }: Asking
 ): Promise<OwnPoll[]> {
 	const now = clock.now();
-	const current = polls.filter(({ at, closesAt }) => at <= now && closesAt > now - STANDS);
-	if (current.length === 0) return [];
-	const rows = await db.query<{
-		id: string;
-		team: string | null;
-		choice: number | null;
-		counts: Record<string, number>;
-	}>(
-		`select q.id, e.team_id as team, (select a.choice from poll_answer a where a.poll_id = q.id and a.enrolment_id = e.id) as choice,
-			coalesce((select jsonb_object_agg(n.choice, n.n) from (select a.choice, count(*)::int as n from poll_answer a
-				where a.poll_id = q.id and q.shown group by a.choice) n), '{}') as counts
-		 from poll q join enrolment e on e.id = $1 where q.id = any($2::uuid[])`,
-		[id, current.map((poll) => poll.id)]
+	const asking = polls.filter(
+		(poll) => poll.at <= now && poll.closesAt > now - STANDS && isAsked({ id, team, level }, poll)
 	);
-	return current.flatMap(({ audience, shown, ...poll }): OwnPoll[] => {
-		const row = rows.find((one) => one.id === poll.id);
-		if (!row || !isAsked({ id, team: row.team, level }, { audience })) return [];
+	const seen = (poll: Poll) => poll.shown && votes[poll.id] !== undefined;
+	const counted = await countsOf(
+		db,
+		asking.filter(seen).map((poll) => poll.id)
+	);
+	return asking.flatMap(({ audience: _audience, shown: _shown, ...poll }): OwnPoll[] => {
 		const open = poll.closesAt > now;
-		const counts = shown && row.choice !== null ? poll.choices.map((_, i) => row.counts[i] ?? 0) : null;
-		return open || counts ? [{ ...poll, open, choice: row.choice, counts }] : [];
+		const given = counted.get(poll.id);
+		const counts = given ? poll.choices.map((_, i) => given[i] ?? 0) : null;
+		return open || counts ? [{ ...poll, open, choice: votes[poll.id] ?? null, counts }] : [];
 	});
 }
 
 /** Somebody answers, or answers otherwise while it is open. @throws Refusal 400, 404; 409 when it is over */
 export async function answerPoll(
-	context: Context,
-	person: Pick<Person, 'enrolmentId' | 'suited' | 'challengeId'>,
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
+	person: Pick<Person, 'enrolmentId' | 'suited'>,
 	raw: unknown
 ): Promise<void> {
 	const { poll, choice } = validate(pollAnswerSchema, raw);
-	const { db, clock } = context;
 	const wanted = idOf(poll, 'poll');
-	const [found] = await db.query<Poll>(
-		`select ${COLUMNS} from poll q where q.id = $1 and q.challenge_id = $2`,
-		[wanted, person.challengeId]
+	const [found] = await db.query<Poll & { team: string | null }>(
+		`select ${COLUMNS}, e.team_id as team from poll q join enrolment e on e.challenge_id = q.challenge_id
+		 where q.id = $1 and e.id = $2`,
+		[wanted, person.enrolmentId]
 	);
-	const [own] = found ? await ownPolls(context, person, { polls: [found] }) : [];
-	if (found && found.closesAt <= clock.now())
-		throw new Refusal(409, 'This poll has closed. Thank you all the same.');
-	if (!own) throw notFound('poll');
-	if (choice < 0 || choice >= own.choices.length) throw new Refusal(400, 'Choose one of the answers.');
+	const { enrolmentId: id, suited } = person;
+	if (!found || !isAsked({ id, team: found.team, level: suited.level }, found)) throw notFound('poll');
+	if (found.closesAt <= clock.now()) throw new Refusal(409, 'This poll has closed. Thank you all the same.');
+	if (choice < 0 || choice >= found.choices.length) throw new Refusal(400, 'Choose one of the answers.');
 	await db.query(
 		`insert into poll_answer (poll_id, enrolment_id, choice, at) values ($1, $2, $3, $4)
 		 on conflict (poll_id, enrolment_id) do update set choice = excluded.choice, at = excluded.at`,
-		[own.id, person.enrolmentId, choice, instant(clock.now())]
+		[found.id, id, choice, instant(clock.now())]
 	);
 }

@@ -41,7 +41,9 @@ export interface Standing extends Group {
 	/** What keeps sessions from them now; null: nothing does. */
 	hold: Hold | null;
 	/** Their team, and their buddies by the names that those chose for others to see. */
-	company: { team: string | null; buddies: string[] };
+	company: { team: string | null; teamId: string | null; buddies: string[] };
+	/** What they answered to polls, by poll: from 0. */
+	votes: Readonly<Record<string, number>>;
 	/** Messages of a coach that they have not seen. */
 	unread: number;
 	/** The newest day that has opened; null before the first. */
@@ -55,6 +57,7 @@ interface OwnRow {
 	fromDay: number;
 	catchUp: CatchUp | null;
 	company: Standing['company'];
+	votes: Standing['votes'];
 	unread: number;
 	differs: boolean;
 	revision: number;
@@ -67,7 +70,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		])
 	);
 	if (!standing) throw notFound('person');
-	const { revision, differs, company, unread, ...own } = standing;
+	const { revision, differs, company, votes, unread, ...own } = standing;
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
 	const days = daysOf(
@@ -86,6 +89,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		differs,
 		hold: holdAt(person.holds, now),
 		company,
+		votes,
 		unread,
 		today: opened > 0 ? opened : null
 	};

@@ -168,16 +168,10 @@ await oren.page.waitForURL('**/me');
 await oren.go('/me/day/24/check-in');
 await oren.page.getByRole('button', { name: /^front of thighs, front/ }).focus();
 await oren.page.keyboard.press('Enter');
-await oren.page
-	.getByRole('button', { name: /^calves/ })
-	.locator('rect')
-	.first()
-	.click();
-await oren.page
-	.getByRole('button', { name: /^calves/ })
-	.locator('rect')
-	.first()
-	.click();
+await oren.page.getByRole('button', { name: /^calves, back/ }).focus();
+await oren.page.keyboard.press('Enter');
+await oren.page.keyboard.press('Enter');
+await oren.page.locator(':focus').blur();
 await oren.page.getByText('Mood today').evaluate((part) => part.scrollIntoView());
 const well = await oren.picture();
 await oren.go('/me/body');

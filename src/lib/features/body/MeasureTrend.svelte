@@ -66,6 +66,7 @@
 							borderColor: 'transparent',
 							pointBackgroundColor: colours.text ?? '',
 							pointRadius: 2.5,
+							clip: false,
 							showLine: false
 						},
 						{
@@ -86,6 +87,8 @@
 							max: last && first ? (last.at - first.at) / DAY : 1,
 							grid: { display: false },
 							ticks: {
+								// At its end a label would lie over the one before it.
+								includeBounds: false,
 								maxTicksLimit: 4,
 								maxRotation: 0,
 								callback: (days) => dayText(dateIn(zone, (first?.at ?? 0) + Number(days) * DAY))

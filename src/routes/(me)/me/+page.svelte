@@ -45,28 +45,7 @@
 </header>
 
 <main class="flex flex-col gap-5">
-	{#if data.unread > 0}
-		<a class="remark block font-semibold" href="/me/messages"
-			>{data.unread === 1 ? 'A message from your coach' : `${data.unread} messages from your coach`}</a
-		>
-	{/if}
-	{#each data.announcements as announcement (announcement.id)}
-		<section class="remark" aria-label="From your coach">
-			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
-			<p class="whitespace-pre-line">{announcement.text}</p>
-		</section>
-	{/each}
-	{#each data.polls as poll (poll.id)}
-		<PollCard {poll} zone={data.zone} refused={refusedPoll === poll.id ? (form?.message ?? null) : null} />
-	{/each}
-	{#each data.open as late (late.day)}
-		<a class="remark remark-attention block" href="/me/day/{late.day}">
-			<b>Day {late.day} is still open</b>, until {dayAndTimeIn(data.zone, late.closes)}. A late result counts {percent(
-				data.challenge.lateWorth
-			)}.
-		</a>
-	{/each}
-
+	<!-- What keeps them from training comes before anything else. -->
 	{#if data.hold === 'stopped'}
 		<section class="remark remark-safety" aria-label="Before you train">
 			<p class="text-xl font-semibold">Don’t train for now</p>
@@ -103,6 +82,27 @@
 			<b>Anything changed?</b> Pain, illness, equipment, another place: your coach asks you to look it over.
 		</a>
 	{/if}
+	{#if data.unread > 0}
+		<a class="remark block font-semibold" href="/me/messages"
+			>{data.unread === 1 ? 'A message from your coach' : `${data.unread} messages from your coach`}</a
+		>
+	{/if}
+	{#each data.announcements as announcement (announcement.id)}
+		<section class="remark" aria-label="From your coach">
+			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
+			<p class="whitespace-pre-line">{announcement.text}</p>
+		</section>
+	{/each}
+	{#each data.polls as poll (poll.id)}
+		<PollCard {poll} zone={data.zone} refused={refusedPoll === poll.id ? (form?.message ?? null) : null} />
+	{/each}
+	{#each data.open as late (late.day)}
+		<a class="remark remark-attention block" href="/me/day/{late.day}">
+			<b>Day {late.day} is still open</b>, until {dayAndTimeIn(data.zone, late.closes)}. A late result counts {percent(
+				data.challenge.lateWorth
+			)}.
+		</a>
+	{/each}
 	{#if data.over}
 		<Empty says="The challenge is over. Thank you for carrying it to the end." />
 	{/if}

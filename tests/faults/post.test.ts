@@ -75,7 +75,7 @@ it(
 		const [counts] = await db.query(
 			`select (select count(*)::int from message) as messages, (select count(*)::int from letter where state = 'sent') as sent,
 			(select count(*)::int from letter) as letters, (select count(distinct enrolment_id)::int from message) as people,
-			(select count(*)::int from reach where way = 'wrote') as reaches`
+			(select count(*)::int from reach where way = 'post') as reaches`
 		);
 		await db.close();
 		expect(counts).toEqual({

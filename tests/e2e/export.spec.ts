@@ -1,7 +1,7 @@
 /** What leaves a plan: calendars, paper, files, announcements; and what tries it out. */
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, noBarriers, openPlace, ready, asCoach, test, openLink } from './support';
+import { expect, noBarriers, openAnnouncements, openPlace, ready, asCoach, test, openLink } from './support';
 
 async function openPart(page: Page, name: string): Promise<void> {
 	await openPlace(page, 'Plan');
@@ -158,9 +158,10 @@ test('an announcement goes up, is read on the phone, and comes down', async ({
 	site
 }) => {
 	await asCoach(page, demo);
-	await openPart(page, 'Calendar, print and export');
-	await page.getByLabel('Announcement', { exact: true }).fill('Bring both gloves on Friday.');
-	await page.getByRole('button', { name: 'Post' }).click();
+	await openPlace(page, 'desk');
+	await openAnnouncements(page);
+	await page.getByRole('textbox', { name: 'Announcement', exact: true }).fill('Bring both gloves on Friday.');
+	await page.getByRole('button', { name: 'Post', exact: true }).click();
 	await expect(page.getByText('It is up.')).toBeVisible();
 	const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: site });
 	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, noBarriers, openPlace, ready, asCoach, test, openLink } from './support';
+import { expect, noBarriers, openAnnouncements, openPlace, ready, asCoach, test, openLink } from './support';
 
 test.beforeEach(async ({ page, demo }) => {
 	await asCoach(page, demo);
@@ -161,10 +161,10 @@ test('what is ahead is shifted for all, with an announcement', async ({ page }) 
 	await expect(page.getByText('57 days, ')).toBeVisible();
 	await expect(cell(page, 3)).toContainText('cancelled: Snow on the road');
 	await expect(cell(page, 4)).toContainText('Stair intervals');
-	await part(page, 'Calendar, print and export');
+	await openAnnouncements(page);
 	await expect(page.getByText(/1 day of rest from day 3 .* on: Snow on the road/)).toBeVisible();
 	// Back as it was, for the tests after this one.
-	await part(page, 'Weeks and days');
+	await openSpring(page);
 	await cell(page, 3).click();
 	await page.getByRole('button', { name: 'Restore it' }).click();
 	await page.getByRole('button', { name: 'Take the day out' }).click();

@@ -199,6 +199,15 @@ export async function openPlace(page: Page, place: string): Promise<void> {
 	await ready(page);
 }
 
+/** Announcements of the challenge that is open. */
+export async function openAnnouncements(page: Page): Promise<void> {
+	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Post' }).click();
+	await page.waitForURL('**/post');
+	await page.getByRole('link', { name: 'Announcements and polls' }).click();
+	await page.waitForURL('**/post/group');
+	await ready(page);
+}
+
 export async function openSession(page: Page, name: string): Promise<void> {
 	await openPlace(page, 'Build');
 	await page.getByRole('link', { name, exact: true }).click();

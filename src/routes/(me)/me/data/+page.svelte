@@ -28,11 +28,12 @@
 		</ul>
 		<a class="btn btn-outline min-h-12" href="/me/data.zip" download>Download all of it</a>
 		<p class="quiet text-[15px]">
-			A ZIP file with your photographs, your clips and a <a class="underline" href="/me/data.json" download
-				>JSON file</a
-			>
-			with everything that is stored about you, but for what your coach notes for herself.
+			A ZIP file with your photographs, your clips and a JSON file with everything that is stored about you,
+			but for what your coach notes for herself.
 		</p>
+		<a class="link-quiet inline-flex min-h-11 items-center" href="/me/data.json" download
+			>The JSON file alone</a
+		>
 	</section>
 	<section class="panel p-4" aria-labelledby="looks">
 		<h2 id="looks">Who looked at your health answers</h2>

@@ -1,6 +1,7 @@
 /** What coach and participants ask each other: polls, and requests about the plan. */
 import { array, boolean, number, object, string } from 'yup';
-import { SORE_KEYS } from '$core/wellbeing';
+import type { Audience } from '$core/post';
+import { SORE_KEYS, type SoreArea } from '$core/wellbeing';
 import { date, name, words } from './values';
 
 export const POLL_LIMITS = { question: 200, choice: 80, leastChoices: 2, mostChoices: 6, days: 28 } as const;
@@ -25,6 +26,44 @@ export const pollAnswerSchema = object({
 	poll: string().required('say which poll'),
 	choice: number().typeError('choose an answer').integer('choose an answer').required('choose an answer')
 });
+
+/** Whom a poll asks: who that is does not change from one hour to the next. */
+export type PollAudience = Extract<Audience, { kind: 'all' | 'team' | 'level' }>;
+
+/** Instants are epoch milliseconds. */
+export interface Poll {
+	id: string;
+	question: string;
+	choices: string[];
+	audience: PollAudience;
+	/** Whether whoever has answered sees the numbers. */
+	shown: boolean;
+	at: number;
+	closesAt: number;
+}
+
+interface Named {
+	id: string;
+	name: string;
+}
+
+/** A poll as the coach sees it. */
+export interface PollResult extends Poll {
+	by: string | null;
+	/** For each answer, who gave it, by name. */
+	answers: Named[][];
+	/** Who is asked and has not answered, by name. */
+	silent: Named[];
+}
+
+/** A poll as somebody who is asked sees it. */
+export interface OwnPoll extends Omit<Poll, 'audience' | 'shown'> {
+	open: boolean;
+	/** What they chose, from 0; null: nothing yet. */
+	choice: number | null;
+	/** How many chose each; null: it is not for them to see. */
+	counts: number[] | null;
+}
 
 /** What somebody may want of the plan. */
 export const WANTS = ['more', 'less', 'other'] as const;
@@ -59,3 +98,14 @@ export const requestAnswerSchema = object({
 		.oneOf([...REQUEST_ANSWERS], 'say what comes of it')
 		.required('say what comes of it')
 });
+
+/** A request as its person sees it. */
+export interface PlanRequest {
+	id: string;
+	wants: Want;
+	area: SoreArea | null;
+	said: string | null;
+	at: number;
+	answeredAt: number | null;
+	answer: RequestAnswer | null;
+}

@@ -1,18 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { OwnPoll } from '$contracts/ask';
 	import { dayAndTimeIn, percent } from '$lib/format';
 
 	/** A question of the coach: one press answers it, another changes the answer while it is open. */
 	interface Props {
-		poll: {
-			id: string;
-			question: string;
-			choices: readonly string[];
-			closesAt: number;
-			open: boolean;
-			choice: number | null;
-			counts: readonly number[] | null;
-		};
+		poll: OwnPoll;
 		zone: string;
 		refused: string | null;
 	}

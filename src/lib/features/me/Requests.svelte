@@ -1,21 +1,14 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { REQUEST_LENGTH, type RequestAnswer, type Want } from '$contracts/ask';
-	import { SORE_KEYS, type SoreArea } from '$core/wellbeing';
+	import { REQUEST_LENGTH, type PlanRequest, type Want } from '$contracts/ask';
+	import { SORE_KEYS } from '$core/wellbeing';
 	import { capital } from '$core/text/words';
 	import { ANSWER_TEXT, wantWords } from '$lib/features/reach/request-words';
 	import { dayAndTimeIn } from '$lib/format';
 
 	/** What somebody would like of the plan. */
 	interface Props {
-		requests: readonly {
-			id: string;
-			wants: Want;
-			area: SoreArea | null;
-			said: string | null;
-			at: number;
-			answer: RequestAnswer | null;
-		}[];
+		requests: readonly PlanRequest[];
 		/** Of the next one: sent twice, it is kept once. */
 		id: string;
 		zone: string;

@@ -1,18 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { PollResult as Result } from '$contracts/ask';
 	import { counted, dayAndTimeIn, percent } from '$lib/format';
 
 	/** What came in of a poll: how many and who, and who has not answered. */
 	interface Props {
-		poll: {
-			id: string;
-			question: string;
-			choices: readonly string[];
-			closesAt: number;
-			shown: boolean;
-			answers: readonly (readonly { id: string; name: string }[])[];
-			silent: readonly { id: string; name: string }[];
-		};
+		poll: Result;
 		/** Whom it asks. */
 		audience: string;
 		base: string;

@@ -13,8 +13,8 @@
 		/** Of the message: sent twice, it is kept once. */
 		id: string;
 		draft: string;
-		/** What was refused, and why. */
-		refused: { message: string; writing: string } | null;
+		/** What was refused, as it was set and as it was typed without scripts, and why. */
+		refused: { message: string; writing: string; typed: string } | null;
 	}
 	let { person, name, next, id, draft, refused }: Props = $props();
 
@@ -37,7 +37,7 @@
 		<span class="font-semibold" aria-hidden="true">Write to {name}</span>
 		<RichText
 			html={begun}
-			text={draft}
+			text={refused?.typed || draft}
 			label="Write to {name}"
 			placeholder=""
 			rows={12}

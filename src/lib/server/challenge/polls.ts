@@ -1,5 +1,12 @@
 /** One question to everybody of a challenge, a team or a level. */
-import { pollAnswerSchema, POLL_LIMITS, pollSchema } from '$contracts/ask';
+import {
+	pollAnswerSchema,
+	POLL_LIMITS,
+	pollSchema,
+	type OwnPoll,
+	type Poll,
+	type PollResult
+} from '$contracts/ask';
 import { addDays, dateIn, instantOf } from '$core/calendar';
 import { isMeant, type Audience } from '$core/post';
 import type { Level } from '$core/people';
@@ -10,20 +17,6 @@ import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
 import { validate } from '../web/validate';
 import type { OwnedChallenge } from './challenge';
-
-/** Whom a poll asks: who that is does not change from one hour to the next. */
-export type PollAudience = Extract<Audience, { kind: 'all' | 'team' | 'level' }>;
-
-export interface Poll {
-	id: string;
-	question: string;
-	choices: string[];
-	audience: PollAudience;
-	/** Whether whoever has answered sees the numbers. */
-	shown: boolean;
-	at: number;
-	closesAt: number;
-}
 
 /** Of one challenge: open at once, and altogether. */
 const MOST_OPEN = 5;
@@ -130,15 +123,6 @@ export async function deletePoll(
 	if (gone.length === 0) throw notFound('poll');
 }
 
-/** A poll as the coach sees it. */
-export interface PollResult extends Poll {
-	by: string | null;
-	/** For each answer, who gave it, by name. */
-	answers: { id: EnrolmentId; name: string }[][];
-	/** Who is asked and has not answered, by name. */
-	silent: { id: EnrolmentId; name: string }[];
-}
-
 /** Polls of a challenge with what came in, the newest first. */
 export async function pollsIn(db: Queries, challengeId: ChallengeId): Promise<PollResult[]> {
 	const polls = await db.query<Poll & { by: string | null; given: Record<string, number> }>(
@@ -161,15 +145,6 @@ export async function pollsIn(db: Queries, challengeId: ChallengeId): Promise<Po
 			silent: of(people.filter((one) => !one.left && given[one.id] === undefined && isAsked(one, poll)))
 		};
 	});
-}
-
-/** A poll as somebody who is asked sees it. */
-export interface OwnPoll extends Omit<Poll, 'audience' | 'shown'> {
-	open: boolean;
-	/** What they chose, from 0; null: nothing yet. */
-	choice: number | null;
-	/** How many chose each; null: it is not for them to see. */
-	counts: number[] | null;
 }
 
 /** What decides which polls ask somebody, and what they have answered. */

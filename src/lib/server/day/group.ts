@@ -1,7 +1,8 @@
 /** What everybody of a challenge is shown alike; it is read again only after the coach has changed something. */
+import type { Poll } from '$contracts/ask';
 import type { Practice } from '$core/practice';
 import { announcementsFor, type Announcement } from '../challenge/announcements';
-import { pollsFor, type Poll } from '../challenge/polls';
+import { pollsFor } from '../challenge/polls';
 import { challengeById, type Challenge } from '../challenge/challenge';
 import { only } from '../db/database';
 import type { Context } from '../platform/context';

@@ -1,6 +1,5 @@
 /** What participants would like of the plan, and what comes of it. */
-import { requestAnswerSchema, requestSchema, type RequestAnswer, type Want } from '$contracts/ask';
-import type { SoreArea } from '$core/wellbeing';
+import { requestAnswerSchema, requestSchema, type PlanRequest } from '$contracts/ask';
 import type { Person } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
 import { instant, type Queries } from '../db/database';
@@ -11,16 +10,6 @@ import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { writeTo } from './messages';
 
-export interface Request {
-	id: string;
-	wants: Want;
-	area: SoreArea | null;
-	said: string | null;
-	at: number;
-	answeredAt: number | null;
-	answer: RequestAnswer | null;
-}
-
 /** Of one person: open at once, and altogether. */
 const MOST_OPEN = 3;
 const MOST = 40;
@@ -30,7 +19,7 @@ const SHOWN = 100;
 const COLUMNS = `r.id, r.wants, r.area, r.said, r.at, r.answered_at as "answeredAt", r.answer`;
 
 /** What somebody asked for, the newest first. */
-export const requestsOf = (db: Queries, id: EnrolmentId): Promise<Request[]> =>
+export const requestsOf = (db: Queries, id: EnrolmentId): Promise<PlanRequest[]> =>
 	db.query(
 		`select ${COLUMNS} from request r where r.enrolment_id = $1 order by r.at desc, r.id limit ${MOST}`,
 		[id]
@@ -66,7 +55,7 @@ export async function takeBackRequest(db: Queries, { enrolmentId }: Person, id: 
 	if (gone.length === 0) throw notFound('request');
 }
 
-export interface ChallengeRequest extends Request {
+export interface ChallengeRequest extends PlanRequest {
 	person: { id: EnrolmentId; name: string };
 	by: string | null;
 }

@@ -162,7 +162,9 @@ export const actions: Actions = {
 		const coach = coachIn(event.locals).id;
 		const reasons = await openReasons(event, challenge, person);
 		const done = await orFail(writeTo(app, challenge, person, coach, raw, reasons), {
-			writing: raw.html || htmlOfLetter(raw.text)
+			writing: raw.html || htmlOfLetter(raw.text),
+			/** Where there are no scripts, as it was typed. */
+			typed: raw.text
 		});
 		if ('failed' in done) return done.failed;
 		await carryOn(app);

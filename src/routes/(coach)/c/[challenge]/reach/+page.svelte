@@ -280,7 +280,11 @@
 									id={data.messageId}
 									draft={data.draft}
 									refused={said && what === 'message'
-										? { message: said.message, writing: 'writing' in said ? String(said.writing) : '' }
+										? {
+												message: said.message,
+												writing: 'writing' in said ? String(said.writing) : '',
+												typed: 'typed' in said ? String(said.typed) : ''
+											}
 										: null}
 								/>
 								<details class="border-base-300 mt-3 border-t pt-2" open={what === 'note'}>

@@ -23,9 +23,7 @@
 	</div>
 	{#if form && 'kept' in form}
 		<p class="remark my-4" role="status">
-			<b>Kept.</b> Your coach reads it. Measure yourself once a week, too:
-			<a class="link-quiet" href="/me/body">measures</a>,
-			<a class="link-quiet" href="/me/photos">photographs</a>.
+			<b>Kept.</b> Your coach reads it.
 		</p>
 	{/if}
 	<form
@@ -83,6 +81,13 @@
 			</p>{/if}
 		<button class="btn btn-primary min-h-14 text-lg">{data.said ? 'Change it' : 'Send'}</button>
 	</form>
+	<section class="border-base-300 mt-6 border-t pt-3" aria-labelledby="once">
+		<h2 id="once" class="text-lg">Once a week as well</h2>
+		<div class="mt-2 grid grid-cols-2 gap-2">
+			<a class="btn btn-outline min-h-12" href="/me/body">Weight and girths</a>
+			<a class="btn btn-outline min-h-12" href="/me/photos">A photograph</a>
+		</div>
+	</section>
 	<nav class="mt-6 flex flex-wrap gap-3" aria-label="Weeks">
 		{#each Array.from({ length: data.begun }, (_, i) => i + 1) as week (week)}
 			<a

@@ -112,4 +112,18 @@ test('whoever has not been here gets their link by email', async ({ page, demo }
 	await page.getByRole('button', { name: 'Email their links' }).click();
 	await expect(page.getByRole('status')).toContainText(/\d+ links? (is|are) on the way by email/);
 	await expect(page.getByRole('row').filter({ hasText: 'Sigrun Amadi' })).toContainText(/email/);
+
+	// Without a team she would read a gap: one press writes to the others.
+	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Post' }).click();
+	await page.waitForURL('**/post');
+	await ready(page);
+	const send = page.getByRole('button', { name: /^Send to \d+ people$/ });
+	const people = async () => Number(/\d+/.exec(await send.innerText())![0]);
+	const everybody = await people();
+	await page.getByLabel('Message').fill('Team {team}: half counts as half.');
+	await expect(page.getByText('A field is empty for Sigrun Amadi')).toBeVisible();
+	await page.getByRole('button', { name: `Write to the other ${everybody - 1}` }).click();
+	await expect(page.getByText('A field is empty for')).toHaveCount(0);
+	expect(await people()).toBe(everybody - 1);
+	await expect(page.getByRole('checkbox', { name: 'Sigrun Amadi' })).not.toBeChecked();
 });

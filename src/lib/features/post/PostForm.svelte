@@ -63,6 +63,11 @@
 		text = found.text;
 	}
 
+	function writeOnlyTo(ids: string[]) {
+		to = 'people';
+		picked = ids;
+	}
+
 	function insert(name: string) {
 		const at = field?.selectionStart ?? text.length;
 		text = `${text.slice(0, at)}{${name}}${text.slice(field?.selectionEnd ?? at)}`;
@@ -189,5 +194,5 @@
 			</details>
 		</div>
 	</form>
-	<PostPreview people={meant} {subject} {text} later={when === 'later'} />
+	<PostPreview people={meant} {subject} {text} later={when === 'later'} only={writeOnlyTo} />
 </div>

@@ -9,8 +9,10 @@
 		subject: string;
 		text: string;
 		later: boolean;
+		/** Writes to these of them alone. */
+		only: (ids: string[]) => void;
 	}
-	let { people, subject, text, later }: Props = $props();
+	let { people, subject, text, later, only }: Props = $props();
 
 	let at = $state(0);
 	const one = $derived(people[Math.min(at, people.length - 1)]);
@@ -23,6 +25,7 @@
 				fillTemplate(title, values).missing.length > 0 || fillTemplate(body, values).missing.length > 0
 		)
 	);
+	const whole = $derived(people.filter((person) => !gaps.includes(person)));
 	const unmailed = $derived(people.filter(({ mailed }) => !mailed));
 	const step = (by: number) => (at = (Math.min(at, people.length - 1) + by + people.length) % people.length);
 </script>
@@ -48,12 +51,21 @@
 			<p class="mt-1 break-words whitespace-pre-line">{fillTemplate(body, one.values).text}</p>
 		</div>
 	{/if}
-	{#if gaps.length > 0}<p class="remark remark-attention mt-3 text-sm">
-			A field is empty for {listed(
-				gaps.map(({ name }) => name),
-				3
-			)}: leave it out, or write to others.
-		</p>{/if}
+	{#if gaps.length > 0}
+		<div class="remark remark-attention mt-3 text-sm">
+			<p>
+				A field is empty for {listed(
+					gaps.map(({ name }) => name),
+					3
+				)}: leave it out, or write to others.
+			</p>
+			{#if whole.length > 0}
+				<button type="button" class="link-quiet mt-1" onclick={() => only(whole.map(({ id }) => id))}
+					>Write to the other {whole.length}</button
+				>
+			{/if}
+		</div>
+	{/if}
 	{#if unmailed.length > 0}<p class="quiet mt-3 text-sm">
 			No email to {listed(
 				unmailed.map(({ name }) => name),

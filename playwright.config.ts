@@ -3,6 +3,7 @@ import { CHROMIUM, CHROMIUM_FLAGS } from './scripts/chromium.mjs';
 
 export default defineConfig({
 	testDir: 'tests/e2e',
+	globalSetup: './tests/e2e/setup.ts',
 	// Each worker has a server of its own with demo data of its own: its files go one after the other.
 	workers: 2,
 	retries: 0,

@@ -22,11 +22,12 @@ function suites() {
 	return [
 		{
 			name: 'all',
-			include: ['src/**/*.test.ts', 'tests/{reference,server,faults,house}/**/*.test.ts'],
+			include: ['src/**/*.test.ts', 'tests/{reference,server,faults}/**/*.test.ts'],
 			exclude: [...ALONE, ...CLOCK],
 			globalSetup,
 			sequence: { groupOrder: 1 }
 		},
+		{ name: 'house', include: ['tests/house/*.test.ts'], globalSetup, sequence: { groupOrder: 1 } },
 		{ name: 'clock', include: CLOCK, globalSetup, isolate: true, sequence: { groupOrder: 1 } },
 		{ name: 'alone', include: ALONE, globalSetup, maxWorkers: 1, sequence: { groupOrder: 2 } }
 	];

@@ -4,7 +4,7 @@ import { ensureInstalled, run } from './setup.mjs';
 ensureInstalled();
 const steps = [
 	['eslint', '.'],
-	['svelte-check', '--fail-on-warnings'],
+	['svelte-check', '--tsgo', '--fail-on-warnings'],
 	['vitest', 'run', 'src']
 ];
 process.exit(steps.every((step) => run('npx', step)) ? 0 : 1);

@@ -1,7 +1,7 @@
 // npm run demo: everything from a fresh machine to the demo in the browser.
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { ensureBuilt, ensureInstalled, fail, failStart, ROOT } from './setup.mjs';
+import { demoOf, ensureBuilt, ensureInstalled, fail, failStart, ROOT } from './setup.mjs';
 import { serve } from './serve.mjs';
 
 ensureInstalled();
@@ -38,8 +38,7 @@ function refuseOthers(path, mark) {
 const directory = resolve(process.env.CADREX_DATA ?? join(ROOT, 'data', 'demo'));
 const stampFile = join(directory, 'written-for.txt');
 refuseOthers(directory, stampFile);
-const built = Math.round(statSync(join(ROOT, 'build', 'index.js')).mtimeMs);
-const today = `${(process.env.CADREX_FIXED_NOW ?? new Date().toISOString()).slice(0, 10)} ${built}`;
+const today = demoOf(process.env.CADREX_FIXED_NOW ?? new Date().toISOString());
 const stale = existsSync(stampFile) && readFileSync(stampFile, 'utf8') !== today;
 if (stale && !inUse(directory)) rmSync(directory, { recursive: true });
 

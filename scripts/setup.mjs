@@ -67,6 +67,13 @@ export function ensureBuilt() {
 }
 
 /**
+ * For which day, and by which build, demo data are written.
+ * @param {string} now
+ */
+export const demoOf = (now) =>
+	`${now.slice(0, 10)} ${Math.round(statSync(join(ROOT, 'build', 'index.js')).mtimeMs)}`;
+
+/**
  * @param {string} message
  * @returns {never}
  */

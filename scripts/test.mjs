@@ -1,5 +1,5 @@
 // npm test: everything that must hold, from a fresh machine; ends with `N passed, N failed`.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
@@ -24,20 +24,21 @@ const took = (began) => `  (${((Date.now() - began) / 1000).toFixed(0)} s)`;
 const script = (program) => join(ROOT, 'node_modules', program);
 
 /**
- * Runs a program of node_modules.
- * @param {string} program
+ * Runs a script to its end.
+ * @param {string} path
  * @param {string[]} args
- * @param {Record<string, string>} [env]
+ * @param {{ shown: boolean, env?: Record<string, string> }} how shown: what it says is seen as it says it
  */
-function node(program, args, env = {}) {
-	const began = Date.now();
-	const { status } = spawnSync(process.execPath, [script(program), ...args], {
+async function node(path, args, { shown, env = {} }) {
+	const child = spawn(process.execPath, [path, ...args], {
 		cwd: ROOT,
-		stdio: 'inherit',
-		env: { ...PLAIN, ...env }
+		env: { ...PLAIN, ...env },
+		stdio: shown ? 'inherit' : 'pipe'
 	});
-	console.log(took(began));
-	return status === 0;
+	let said = '';
+	for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => (said += chunk));
+	const status = await new Promise((resolve) => child.once('close', resolve));
+	return { well: status === 0, said: said.trimEnd() };
 }
 
 /**
@@ -48,12 +49,9 @@ function node(program, args, env = {}) {
  */
 async function check(name, path, args) {
 	const began = Date.now();
-	const child = spawn(process.execPath, [path, ...args], { cwd: ROOT, env: PLAIN });
-	let said = '';
-	for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
-	const status = await new Promise((resolve) => child.once('close', resolve));
-	console.log(`\n== ${name}\n${said.trimEnd()}\n${took(began)}`);
-	if (status === 0) passed++;
+	const { well, said } = await node(path, args, { shown: false });
+	console.log(`\n== ${name}\n${said}\n${took(began)}`);
+	if (well) passed++;
 	else {
 		failed++;
 		broken.push(name);
@@ -72,16 +70,19 @@ async function together(pieces) {
 	await Promise.all(Array.from({ length: availableParallelism() }, worker));
 }
 
+/** @typedef {{ path: string, args: (report: string) => string[], env?: (report: string) => Record<string, string>, count: (report: any) => { passed: number, failed: number } }} Runner */
+
 /**
- * A runner that counts for itself, and says so in a JSON file.
- * @param {string} name @param {(report: string) => boolean} run
- * @param {(report: any) => { passed: number, failed: number }} count
+ * Runs tests with a runner that counts for itself, and says so in a JSON file.
+ * @param {string} name @param {Runner} runner @param {boolean} shown whether what it says is seen as it says it
  */
-function suite(name, run, count) {
-	console.log(`\n== ${name}`);
-	const report = join(cache, 'report.json');
+async function suite(name, { path, args, env, count }, shown = true) {
+	const began = Date.now();
+	if (shown) console.log(`\n== ${name}`);
+	const report = join(cache, `report-${name.replaceAll(' ', '-')}.json`);
 	rmSync(report, { force: true });
-	const well = run(report);
+	const { well, said } = await node(path, args(report), { shown, env: env?.(report) });
+	console.log(shown ? took(began) : `\n== ${name}\n${said}\n${took(began)}`);
 	const result = existsSync(report)
 		? count(JSON.parse(readFileSync(report, 'utf8')))
 		: { passed: 0, failed: 1 };
@@ -92,46 +93,60 @@ function suite(name, run, count) {
 	if (well && result.passed === 0) failed++;
 }
 
-/** @param {any} report */
-const vitestCount = (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests });
-/** @param {string[]} more @param {Record<string, string>} [env] */
-const vitest = (more, env) => (/** @type {string} */ report) =>
-	node(
-		'vitest/vitest.mjs',
-		['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`, ...more],
-		env
-	);
+/** @param {string[]} more @param {Record<string, string>} [env] @returns {Runner} */
+const vitest = (more, env = {}) => ({
+	path: script('vitest/vitest.mjs'),
+	args: (report) => ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`, ...more],
+	env: () => env,
+	count: (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests })
+});
+const projects = (/** @type {string[]} */ ...names) => vitest(names.flatMap((name) => ['--project', name]));
 
 await check('types are generated', script('@sveltejs/kit/svelte-kit.js'), ['sync']);
+/** @type {Promise<void> | undefined} */
+let built;
 await together([
 	() => check('lint', script('eslint/bin/eslint.js'), ['--max-warnings', '0', '.']),
-	() => check('build', join(ROOT, 'scripts', 'build.mjs'), []),
-	() => check('types', script('svelte-check/bin/svelte-check'), ['--fail-on-warnings', '--output', 'human']),
+	() => (built = check('build', join(ROOT, 'scripts', 'build.mjs'), [])),
+	// Prepares databases as well: the tests below take copies of them.
+	() => suite('house rules', projects('house'), false),
+	async () => {
+		await built;
+		await check('demo data', join(ROOT, 'tests', 'support', 'e2e-server.mjs'), ['prepare']);
+	},
 	() => check('formatting', script('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']),
-	() => check('unused code', script('knip/bin/knip.js'), ['--no-config-hints']),
+	() =>
+		check('types', script('svelte-check/bin/svelte-check'), [
+			'--tsgo',
+			'--fail-on-warnings',
+			'--output',
+			'human'
+		]),
 	() =>
 		check('directions', script('dependency-cruiser/bin/dependency-cruise.mjs'), [
 			'src',
 			'--config',
 			'.dependency-cruiser.cjs'
-		])
+		]),
+	() => check('unused code', script('knip/bin/knip.js'), ['--no-config-hints'])
 ]);
-suite('unit, reference, server and fault tests', vitest([]), vitestCount);
+await suite('unit, reference, server and fault tests', projects('all', 'clock', 'alone'));
 
 const postgres = await startPostgres();
 if ('url' in postgres) {
 	try {
-		suite('server tests on PostgreSQL', vitest([], { TEST_DATABASE_URL: postgres.url }), vitestCount);
+		await suite('server tests on PostgreSQL', vitest([], { TEST_DATABASE_URL: postgres.url }));
 	} finally {
 		postgres.stop();
 	}
 } else console.log(`\n== server tests on PostgreSQL: NOT RUN, ${postgres.why}`);
 
-suite(
-	'browser tests',
-	(report) => node('@playwright/test/cli.js', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: report }),
-	(report) => ({ passed: report.stats.expected, failed: report.stats.unexpected + report.stats.flaky })
-);
+await suite('browser tests', {
+	path: script('@playwright/test/cli.js'),
+	args: () => ['test'],
+	env: (report) => ({ PLAYWRIGHT_JSON_OUTPUT_NAME: report }),
+	count: ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })
+});
 
 if (broken.length > 0) console.log(`\nNot in order: ${broken.join(', ')}`);
 console.log(`\n${passed} passed, ${failed} failed`);

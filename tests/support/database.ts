@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import pg from 'pg';
 import type { Database } from '$lib/server/db/database';
 import { migrate } from '$lib/server/db/migrate';
 import { memoryDatabase } from '$lib/server/db/pglite';
 import { openPostgres } from '$lib/server/db/postgres';
+import { DUMP } from './directories';
 
 async function freshPostgres(server: string): Promise<Database> {
 	const name = `cadrex_${process.pid}_${Math.random().toString(36).slice(2, 10)}`;
@@ -23,8 +23,7 @@ export async function newDatabase(): Promise<Database> {
 	let db: Database;
 	if (server) db = await freshPostgres(server);
 	else {
-		const dump = readFileSync(join(process.cwd(), '.cache', 'migrated-pg.tar'));
-		db = await memoryDatabase(new Blob([dump]));
+		db = await memoryDatabase(new Blob([readFileSync(DUMP)]));
 	}
 	await migrate(db);
 	return db;

@@ -3,8 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll } from 'vitest';
 
-/** A data directory with an empty, migrated database; made once a run. */
+/** A data directory with an empty, migrated database. */
 export const PREPARED = join(process.cwd(), '.cache', 'prepared');
+/** The same as the engine dumps it, for databases in memory. */
+export const DUMP = `${PREPARED}.tar`;
 
 /** A folder of this test file's own, which is gone at its end. @param name what it is for */
 export function ownFolder(name: string): string {

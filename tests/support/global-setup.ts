@@ -1,10 +1,20 @@
-import { existsSync, mkdirSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import {
+	existsSync,
+	mkdirSync,
+	mkdtempSync,
+	readdirSync,
+	readFileSync,
+	rmSync,
+	statfsSync,
+	writeFileSync
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { migrate } from '../../src/lib/server/db/migrate';
 import { databaseOn, openPglite } from '../../src/lib/server/db/pglite';
-import { PREPARED } from './directories';
+import { DUMP, PREPARED } from './directories';
 
 const MEMORY = '/dev/shm';
 /** Bytes that data directories of all tests at once take at most, with room to spare. */
@@ -17,24 +27,41 @@ function folderOfRun(): string {
 	return mkdtempSync(join(room.bavail * room.bsize > ROOM ? MEMORY : tmpdir(), 'cadrex-test-'));
 }
 
-/** Prepares a migrated database once a run, in memory and as a data directory: test files take copies of it. */
+/** What the prepared databases are made of: the engine, and all that has a hand in its schema and its files. */
+function recipe(): string {
+	const sources = readdirSync('src/lib/server/db', { withFileTypes: true, recursive: true })
+		.filter((entry) => entry.isFile())
+		.map((entry) => join(entry.parentPath, entry.name));
+	const hash = createHash('sha256');
+	for (const path of ['node_modules/@electric-sql/pglite/package.json', ...sources.sort()])
+		hash.update(path).update(readFileSync(path));
+	return hash.digest('hex');
+}
+
+/** Prepares a migrated database, in memory and as a data directory: test files take copies of it. It is kept for later runs. */
+async function prepare(): Promise<void> {
+	const made = `${PREPARED}.txt`;
+	const current = recipe();
+	if (existsSync(made) && readFileSync(made, 'utf8') === current) return;
+	rmSync(made, { force: true });
+	rmSync(PREPARED, { recursive: true, force: true });
+	mkdirSync(PREPARED, { recursive: true });
+	const engine = await PGlite.create();
+	await migrate(databaseOn(engine));
+	const dump = await engine.dumpDataDir('none');
+	writeFileSync(DUMP, Buffer.from(await dump.arrayBuffer()));
+	await engine.close();
+	await (await PGlite.create({ dataDir: join(PREPARED, 'pg'), loadDataDir: dump })).close();
+	// Opened once as the application does, it has the marks that the application leaves.
+	await (await openPglite(PREPARED)).close();
+	writeFileSync(made, current);
+}
+
 export default async function setup(): Promise<() => void> {
 	// Each project of a run asks for it.
 	if (process.env.CADREX_TESTS_IN) return () => undefined;
 	const folder = folderOfRun();
 	process.env.CADREX_TESTS_IN = process.env.TMPDIR = folder;
-	const cache = join(process.cwd(), '.cache');
-	mkdirSync(cache, { recursive: true });
-	const engine = await PGlite.create();
-	await migrate(databaseOn(engine));
-	const dump = await engine.dumpDataDir('none');
-	writeFileSync(join(cache, 'migrated-pg.tar'), Buffer.from(await dump.arrayBuffer()));
-	await engine.close();
-
-	rmSync(PREPARED, { recursive: true, force: true });
-	mkdirSync(PREPARED);
-	await (await PGlite.create({ dataDir: join(PREPARED, 'pg'), loadDataDir: dump })).close();
-	// Opened once as the application does, it has the marks that the application leaves.
-	await (await openPglite(PREPARED)).close();
+	await prepare();
 	return () => rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
 }

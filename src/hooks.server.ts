@@ -72,7 +72,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	locals.app = app;
 	locals.requestId = requestId;
 	locals.log = app.log.child({ request: requestId });
-	locals.visitor = visitorOf(app, cookies, url);
+	const looks = request.method === 'GET' && (route.id?.startsWith('/(me)/me') ?? false);
+	locals.visitor = visitorOf(app, cookies, url, looks);
 	locals.coach = null;
 	locals.person = null;
 	const connection = watchConnection(event);

@@ -4,7 +4,15 @@ import type { Audience } from '$core/post';
 import { SORE_KEYS, type SoreArea } from '$core/wellbeing';
 import { date, name, words } from './values';
 
-export const POLL_LIMITS = { question: 200, choice: 80, leastChoices: 2, mostChoices: 6, days: 28 } as const;
+export const POLL_LIMITS = {
+	question: 200,
+	choice: 80,
+	leastChoices: 2,
+	mostChoices: 6,
+	days: 28,
+	/** For how long one that is closed stands on people's pages with its numbers. */
+	standsDays: 3
+} as const;
 
 export const pollSchema = object({
 	question: name(POLL_LIMITS.question, 'a poll needs a question'),

@@ -14,6 +14,7 @@ import { instant } from '$lib/server/db/database';
 import { Refusal } from '$lib/server/platform/errors';
 import { asPerson, enrolmentsOf } from '$lib/server/people/enrolments';
 import { prescriptionFor } from '$lib/server/day/own-day';
+import { allOverrides } from '$lib/server/day/overrides';
 import { daysOf } from '$lib/server/day/person-days';
 import type { ChallengeId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/practice/practice';
@@ -51,6 +52,7 @@ async function eventsOf(
 	for (const enrolment of await enrolmentsOf(context.db, challengeId)) {
 		const habits = PEOPLE.find((person) => person.name === enrolment.name);
 		if (!habits) continue;
+		const overrides = await allOverrides(context.db, enrolment.id);
 		for (const { day, window, theirs } of daysOf(challenge, plan, enrolment, to)) {
 			const versionId = plan[day - 1]?.versionId;
 			const body = versionId ? bodies.get(versionId) : undefined;
@@ -62,7 +64,15 @@ async function eventsOf(
 			const own =
 				share === null && !habits.uneven && !habits.stronger
 					? null
-					: await prescriptionFor(context.db, person, day, body, true, { challenge, practice }, event.at);
+					: await prescriptionFor(
+							context.db,
+							person,
+							day,
+							body,
+							overrides,
+							{ challenge, practice },
+							event.at
+						);
 			const well = { ...said.well, pain: painIn(said.hurts, body) };
 			events.push({
 				...said,

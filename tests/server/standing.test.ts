@@ -1,11 +1,13 @@
 /** What somebody did keeps the standing it was given, whatever is said of them afterwards. */
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { rebuild } from '$lib/server/attendance/projection';
 import type { Person } from '$lib/server/auth/link';
-import { openLink, personOf } from '$lib/server/auth/link';
+import { openLink, personOf, visitOf } from '$lib/server/auth/link';
 import { postAnnouncement, upFor } from '$lib/server/challenge/announcements';
-import { standingOf } from '$lib/server/day/own-day';
+import { askPoll, answerPoll, ownPolls, pollsIn } from '$lib/server/challenge/polls';
+import { openDay, standingOf } from '$lib/server/day/own-day';
+import { addOverride } from '$lib/server/day/overrides';
 import { changePerson } from '$lib/server/people/change';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
@@ -161,5 +163,70 @@ describe('an announcement of a day', () => {
 		// A week after it went up for them.
 		context.at('2026-12-02T16:30:00Z');
 		expect(await seen()).toEqual([[oslo], [], [bogota]]);
+	});
+});
+
+describe('a page that only shows', () => {
+	it('has who it is for and where they stand from one statement, the same as asked apart', async () => {
+		const own = await ownPersonOf(context, world, world.people[0]!.enrolmentId);
+		await addOverride(context, own, 'coach', {
+			target: { kind: 'exercise', exercise: 'Squat' },
+			change: { kind: 'replace', exercise: 'Wall sit' },
+			fromDay: 3,
+			toDay: null,
+			why: 'knee'
+		});
+		const poll = {
+			question: 'Hills or stairs?',
+			choices: ['hills', 'stairs'],
+			closesOn: '2026-11-27',
+			shown: true
+		};
+		await askPoll(context, world.challenge, world.coach.id, { kind: 'all' }, poll);
+		const [asked] = await pollsIn(context.db, world.challenge.id);
+		for (const [i, choice] of [1, 0, 1].entries())
+			await answerPoll(context, world.people[i]!, { poll: asked!.id, choice });
+		await send(0, 2);
+
+		const token = (await openLink(context, world.secrets[0]!))!;
+		const { standing, ...person } = (await visitOf(context, token))!;
+		expect(person).toEqual(await personOf(context, token));
+		const apart = await standingOf(context, person);
+		const queries = vi.spyOn(context.db, 'query');
+		const together = await standingOf(context, { ...person, standing });
+		expect(together).toEqual(apart);
+		expect(ownPolls(context, person, together)).toMatchObject([{ choice: 1, counts: [1, 2] }]);
+		await openDay(context, person, 3, together);
+		const before = queries.mock.calls.length;
+		const day = await openDay(context, person, 3, together);
+		expect(day.session?.asked.map(({ exercise }) => exercise)).toEqual(['Wall sit', 'Plank']);
+		expect([before <= 1, queries.mock.calls.length - before]).toEqual([true, 0]);
+		queries.mockRestore();
+	});
+
+	it('knows nobody by a token that is not good', async () => {
+		expect(await visitOf(context, 'not a token')).toBeNull();
+	});
+
+	it('shows how a poll stands to whoever has answered it, until it is over for three days', async () => {
+		const poll = {
+			question: 'Hills or stairs?',
+			choices: ['hills', 'stairs'],
+			closesOn: '2026-11-25',
+			shown: true
+		};
+		await askPoll(context, world.challenge, world.coach.id, { kind: 'all' }, poll);
+		const [asked] = await pollsIn(context.db, world.challenge.id);
+		await answerPoll(context, world.people[0]!, { poll: asked!.id, choice: 1 });
+		const shownTo = async (i: number) => {
+			const person = await now(i);
+			return ownPolls(context, person, await standingOf(context, person)).map(({ counts }) => counts);
+		};
+		expect([await shownTo(0), await shownTo(1)]).toEqual([[[0, 1]], [null]]);
+		// It closes as the coach's day ends, an hour before midnight in UTC.
+		context.at('2026-11-28T22:59:00Z');
+		expect([await shownTo(0), await shownTo(1)]).toEqual([[[0, 1]], []]);
+		context.at('2026-11-28T23:01:00Z');
+		expect(await shownTo(0)).toEqual([]);
 	});
 });

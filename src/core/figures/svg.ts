@@ -50,7 +50,7 @@ function markupOf(figure: Figure, at: number, look: (shape: Shape) => string): F
 	const { shapes, bounds } = drawFigure(figure, at);
 	const [left, bottom, right, top] = bounds;
 	return {
-		viewBox: `${left} ${-top} ${right - left} ${top - bottom}`,
+		viewBox: [left, -top, right - left, top - bottom].map((x) => Math.round(x * 10) / 10).join(' '),
 		shapes: shapes.map((shape) => shapeMarkup(shape, look)).join('')
 	};
 }

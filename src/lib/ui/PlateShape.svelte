@@ -7,7 +7,8 @@
 	const TOP = 5;
 	const HEIGHT = 19;
 	const CUT = 'M1 5 H7 L11 10 V24 H1 Z';
-	const fill = $derived(Math.max(0, Math.min(1, credit)) * HEIGHT);
+	/** To a tenth: finer is not seen, and written out in full it is most of a page of many. */
+	const fill = $derived(Math.round(Math.max(0, Math.min(1, credit)) * HEIGHT * 10) / 10);
 </script>
 
 {#if state === 'done'}

@@ -18,6 +18,7 @@ import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../auth/link';
 import { creditPolicyOf, type Challenge } from '../challenge/challenge';
 import { groupNow, type Group } from '../day/group';
+import { allOverrides } from '../day/overrides';
 import { prescriptionFor } from '../day/own-day';
 import { windowsOf } from '../day/windows';
 import type { Context } from '../platform/context';
@@ -290,7 +291,8 @@ async function take(
 	if (!row.body)
 		throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
 	// What they began with holds, whatever was changed for them while they were at it.
-	const own = await prescriptionFor(tx, person, input.day, row.body, row.differs, group, startedAt ?? at);
+	const overrides = row.differs ? await allOverrides(tx, person.enrolmentId) : [];
+	const own = await prescriptionFor(tx, person, input.day, row.body, overrides, group, startedAt ?? at);
 	if (!own)
 		throw new Refusal(409, 'Nothing of this session is asked of you, so there is nothing to check in.');
 	const log = logOf(input, own.asked, input.adds && current ? current.sets : []);

@@ -5,6 +5,7 @@ import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
 import { hashToken, type ChallengeId, type EnrolmentId, type Ids, type ParticipantId } from '../platform/ids';
 import type { Suited } from '../people/suited';
+import { pollsSince, type StandingRow } from '../day/standing-row';
 
 /** A device that opened its link stays known for this long. */
 const LOGIN_LASTS = 120 * 86_400_000;
@@ -27,6 +28,8 @@ export interface Person {
 	asksAgain: boolean;
 	/** Whether they are in another challenge as well. */
 	elsewhere: boolean;
+	/** Where they stood as this was read, for a request that changes nothing; else it is asked for. */
+	standing?: StandingRow;
 }
 
 /** A secret for a personal link, and what is kept of it. */
@@ -129,6 +132,7 @@ export async function switchTo(
 	return token;
 }
 
+/** Who a device is; null when it is not known (any more). */
 export async function personOf({ db, clock }: Context, token: string): Promise<Person | null> {
 	const { person } = only(
 		await db.query<{ person: Person | null }>('select person_behind($1, $2) as person', [
@@ -141,4 +145,16 @@ export async function personOf({ db, clock }: Context, token: string): Promise<P
 
 export async function signOutDevice({ db }: Context, token: string): Promise<void> {
 	await db.query('delete from participant_login where token_hash = $1', [hashToken(token)]);
+}
+
+/** Who a device is together with where they stand, for a page that only shows it. */
+export async function visitOf({ db, clock }: Context, token: string): Promise<Person | null> {
+	const now = clock.now();
+	const { visit } = only(
+		await db.query<{ visit: { person: Person | null; standing: StandingRow } }>(
+			'select visit_of($1, $2, $3) as visit',
+			[hashToken(token), instant(now), instant(pollsSince(now))]
+		)
+	);
+	return visit.person && { ...visit.person, standing: visit.standing };
 }

@@ -2,7 +2,7 @@ import type { Cookies } from '@sveltejs/kit';
 import type { Context } from '../platform/context';
 import { keepToken, tokenIn } from '../web/cookies';
 import { coachOf, type SignedInCoach } from './login';
-import { personOf, type Person } from './link';
+import { personOf, visitOf, type Person } from './link';
 
 /** Who asks. Each is looked up when somebody wants to know: what is the same for everybody costs no query. */
 export interface Visitor {
@@ -10,8 +10,11 @@ export interface Visitor {
 	person(): Promise<Person | null>;
 }
 
-/** Whom the cookies of a request belong to; a coach's token that was due to change is changed. */
-export function visitorOf(context: Context, cookies: Cookies, url: URL): Visitor {
+/**
+ * Whom the cookies of a request belong to; a coach's token that was due to change is changed.
+ * @param looks whether it is a page of a participant's that is asked for: these show where they stand
+ */
+export function visitorOf(context: Context, cookies: Cookies, url: URL, looks: boolean): Visitor {
 	let coach: Promise<SignedInCoach | null> | undefined;
 	let person: Promise<Person | null> | undefined;
 	const findCoach = async (token: string | undefined): Promise<SignedInCoach | null> => {
@@ -19,7 +22,8 @@ export function visitorOf(context: Context, cookies: Cookies, url: URL): Visitor
 		if (login?.newToken) keepToken(cookies, url, 'coach', login.newToken);
 		return login?.coach ?? null;
 	};
-	const findPerson = async (token: string | undefined) => (token ? personOf(context, token) : null);
+	const findPerson = async (token: string | undefined) =>
+		token ? (looks ? visitOf : personOf)(context, token) : null;
 	return {
 		coach: () => (coach ??= findCoach(tokenIn(cookies, url, 'coach'))),
 		person: () => (person ??= findPerson(tokenIn(cookies, url, 'person')))

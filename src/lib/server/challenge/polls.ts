@@ -15,14 +15,13 @@ import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
+import { pollsSince, type StandingRow } from '../day/standing-row';
 import { validate } from '../web/validate';
 import type { OwnedChallenge } from './challenge';
 
 /** Of one challenge: open at once, and altogether. */
 const MOST_OPEN = 5;
 const MOST = 100;
-/** For how long one that is closed stands on people's pages with its numbers. */
-const STANDS = 3 * 86_400_000;
 
 const COLUMNS = `q.id, q.question, q.choices, q.audience, q.shown, q.at, q.closes_at as "closesAt"`;
 
@@ -33,7 +32,7 @@ export const pollsFor = (
 ): Promise<Poll[]> =>
 	db.query(
 		`select ${COLUMNS} from poll q where q.challenge_id = $1 and q.closes_at > $2 order by q.at desc, q.id limit ${2 * MOST_OPEN}`,
-		[challengeId, instant(clock.now() - STANDS)]
+		[challengeId, instant(pollsSince(clock.now()))]
 	);
 
 /** Somebody as polls see them. */
@@ -150,42 +149,26 @@ export async function pollsIn(db: Queries, challengeId: ChallengeId): Promise<Po
 /** What decides which polls ask somebody, and what they have answered. */
 interface Asking {
 	polls: readonly Poll[];
-	votes: Readonly<Record<string, number>>;
+	votes: StandingRow['votes'];
+	counts: StandingRow['counts'];
 	company: { teamId: string | null };
 }
 
-/** How many chose each answer of some polls. */
-async function countsOf(db: Queries, ids: readonly string[]): Promise<Map<string, Record<string, number>>> {
-	if (ids.length === 0) return new Map();
-	const rows = await db.query<{ id: string; counts: Record<string, number> }>(
-		`select n.poll_id as id, jsonb_object_agg(n.choice, n.n) as counts from (
-			select a.poll_id, a.choice, count(*)::int as n from poll_answer a where a.poll_id = any($1::uuid[]) group by 1, 2) n
-		 group by n.poll_id`,
-		[ids]
-	);
-	return new Map(rows.map(({ id, counts }) => [id, counts]));
-}
-
 /** Polls that ask somebody, the newest first: those that are open, and those that ended lately and show their numbers. */
-export async function ownPolls(
-	{ db, clock }: Pick<Context, 'db' | 'clock'>,
+export function ownPolls(
+	{ clock }: Pick<Context, 'clock'>,
 	{ enrolmentId: id, suited: { level } }: Pick<Person, 'enrolmentId' | 'suited'>,
-	{ polls, votes, company: { teamId: team } }: Asking
-): Promise<OwnPoll[]> {
+	{ polls, votes, counts, company: { teamId: team } }: Asking
+): OwnPoll[] {
 	const now = clock.now();
 	const asking = polls.filter(
-		(poll) => poll.at <= now && poll.closesAt > now - STANDS && isAsked({ id, team, level }, poll)
-	);
-	const seen = (poll: Poll) => poll.shown && votes[poll.id] !== undefined;
-	const counted = await countsOf(
-		db,
-		asking.filter(seen).map((poll) => poll.id)
+		(poll) => poll.at <= now && poll.closesAt > pollsSince(now) && isAsked({ id, team, level }, poll)
 	);
 	return asking.flatMap(({ audience: _audience, shown: _shown, ...poll }): OwnPoll[] => {
 		const open = poll.closesAt > now;
-		const given = counted.get(poll.id);
-		const counts = given ? poll.choices.map((_, i) => given[i] ?? 0) : null;
-		return open || counts ? [{ ...poll, open, choice: votes[poll.id] ?? null, counts }] : [];
+		const given = counts[poll.id];
+		const said = given ? poll.choices.map((_, i) => given[i] ?? 0) : null;
+		return open || said ? [{ ...poll, open, choice: votes[poll.id] ?? null, counts: said }] : [];
 	});
 }
 

@@ -5,23 +5,9 @@ import { instant, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ChallengeId, EnrolmentId } from '../platform/ids';
 import type { OwnPerson } from '../people/enrolments';
+import type { KeptOverride, MadeBy, PastOverride } from './standing-row';
 import { practiceOf } from '../practice/practice';
 import { validate } from '../web/validate';
-
-export type MadeBy = 'coach' | 'participant' | 'rule';
-
-/** An override as it was written down. */
-export interface KeptOverride extends Override {
-	id: string;
-	madeBy: MadeBy;
-	/** Epoch milliseconds. */
-	madeAt: number;
-}
-
-/** One with the time until which it held; null: it holds. */
-interface PastOverride extends KeptOverride {
-	removedAt: number | null;
-}
 
 /** Everything that ever was different for a person, the older first. */
 export function allOverrides(db: Queries, enrolmentId: EnrolmentId): Promise<PastOverride[]> {

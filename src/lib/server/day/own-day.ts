@@ -9,15 +9,14 @@ import {
 	type LoggedSet,
 	type Strip
 } from '$core/day';
-import { extrasOf, type ExtraEntry, type Extras } from '$core/attendance';
+import { extrasOf, type Extras } from '$core/attendance';
 import { outlineOf, type Outline } from '$core/analysis';
-import type { CatchUp } from '$core/calendar';
 import { holdAt, type Hold } from '$core/health';
 import { readIn, type Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';
 import { CHECKIN_FACTS, SETS_OF_CHECKIN, type CheckinFacts } from '../attendance/facts';
 import type { Person } from '../auth/link';
-import { only, type Queries } from '../db/database';
+import { instant, only, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
@@ -25,52 +24,39 @@ import { kept } from '../platform/kept';
 import { versionById } from '../session/sessions';
 import { allSuited, suitedAt, suitsIn, type Suited } from '../people/suited';
 import { groupOf, type Group } from './group';
-import { overridesOf } from './overrides';
+import { heldAt } from './overrides';
 import { daysOf } from './person-days';
+import { pollsSince, type PastOverride, type StandingRow } from './standing-row';
 
 /** Where one person stands in their challenge. */
-export interface Standing extends Group {
+export interface Standing
+	extends Group, Pick<StandingRow, 'company' | 'votes' | 'counts' | 'unread' | 'overrides'> {
 	days: PersonDay[];
 	/** What came in, by day. */
 	strip: Strip;
 	/** What they did beside the plan. */
 	extras: Extras;
 	shiftDays: number;
-	/** Whether anything is, or ever was, different for them. */
-	differs: boolean;
 	/** What keeps sessions from them now; null: nothing does. */
 	hold: Hold | null;
-	/** Their team, and their buddies by the names that those chose for others to see. */
-	company: { team: string | null; teamId: string | null; buddies: string[] };
-	/** What they answered to polls, by poll: from 0. */
-	votes: Readonly<Record<string, number>>;
-	/** Messages of a coach that they have not seen. */
-	unread: number;
 	/** The newest day that has opened; null before the first. */
 	today: number | null;
 }
 
-interface OwnRow {
-	strip: Strip;
-	extras: ExtraEntry[];
-	shiftDays: number;
-	fromDay: number;
-	catchUp: CatchUp | null;
-	company: Standing['company'];
-	votes: Standing['votes'];
-	unread: number;
-	differs: boolean;
-	revision: number;
-}
-
-export async function standingOf(context: Context, person: Person): Promise<Standing> {
+async function standingRow({ db, clock }: Context, { enrolmentId }: Person): Promise<StandingRow> {
 	const { standing } = only(
-		await context.db.query<{ standing: OwnRow | null }>('select standing_of($1) as standing', [
-			person.enrolmentId
+		await db.query<{ standing: StandingRow | null }>('select standing_of($1, $2) as standing', [
+			enrolmentId,
+			instant(pollsSince(clock.now()))
 		])
 	);
 	if (!standing) throw notFound('person');
-	const { revision, differs, company, votes, unread, ...own } = standing;
+	return standing;
+}
+
+export async function standingOf(context: Context, person: Person): Promise<Standing> {
+	const row = person.standing ?? (await standingRow(context, person));
+	const { revision, overrides, company, votes, counts, unread, ...own } = row;
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
 	const days = daysOf(
@@ -86,10 +72,11 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		strip: own.strip,
 		extras: extrasOf(own.extras, now),
 		shiftDays: own.shiftDays,
-		differs,
+		overrides,
 		hold: holdAt(person.holds, now),
 		company,
 		votes,
+		counts,
 		unread,
 		today: opened > 0 ? opened : null
 	};
@@ -101,20 +88,19 @@ export const nextOpens = ({ days, today }: Pick<Standing, 'days' | 'today'>): nu
 
 /**
  * What a version of a session asks of one person on a day, as it was at an instant.
- * @param differs whether anything is, or ever was, different for them
+ * @param all that is, or ever was, different for them
  */
 export async function prescriptionFor(
 	db: Queries,
-	person: Pick<Person, 'enrolmentId' | 'participantId' | 'suited'>,
+	person: Pick<Person, 'participantId' | 'suited'>,
 	day: number,
 	body: Session,
-	differs: boolean,
+	all: readonly PastOverride[],
 	{ challenge, practice }: Pick<Group, 'challenge' | 'practice'>,
 	at: number
 ) {
-	const overrides = differs ? await overridesOf(db, person.enrolmentId, at) : [];
 	const suits = suitsIn(challenge, await suitedFor(db, person, at));
-	return personalSession(body, day, { suits, overrides }, practice);
+	return personalSession(body, day, { suits, overrides: all.filter(heldAt(at)) }, practice);
 }
 
 /** What was known of somebody at an instant. */
@@ -267,7 +253,7 @@ interface KnownSession extends Omit<OwnSession, 'pieces'> {
 /** A version of a session as one person gets it on a day; null where nothing of it is asked of them. */
 export async function ownSessionOf(
 	db: Queries,
-	{ challenge, practice, revision, differs }: Standing,
+	{ challenge, practice, revision, overrides: all }: Standing,
 	person: Person,
 	day: number,
 	versionId: VersionId,
@@ -285,11 +271,11 @@ export async function ownSessionOf(
 			planned: version.body,
 			fitted: own.session
 		};
-	if (differs)
-		return made(await prescriptionFor(db, person, day, version.body, differs, { challenge, practice }, at));
-	// Without differences it is the same for everybody whom the same suits, whatever the day.
 	const suits = suitsIn(challenge, await suitedFor(db, person, at));
-	return kept(db, `session ${versionId} ${JSON.stringify(suits)}`, revision, () =>
-		Promise.resolve(made(personalSession(version.body, day, { suits, overrides: [] }, practice)))
+	const overrides = all.filter(heldAt(at));
+	// Without differences it is the same for everybody whom the same suits, whatever the day.
+	const own = overrides.length > 0 ? `${day} ${JSON.stringify(overrides)}` : '';
+	return kept(db, `session ${versionId} ${JSON.stringify(suits)} ${own}`, revision, () =>
+		Promise.resolve(made(personalSession(version.body, day, { suits, overrides }, practice)))
 	);
 }

@@ -42,14 +42,15 @@ export async function dayToRun(
 			{ ...suits, units: person.units },
 			standing.practice
 		);
-	const course = standing.differs
-		? make()
-		: await kept(
-				context.db,
-				`course ${versionId} ${person.units} ${JSON.stringify(suits)}`,
-				standing.revision,
-				() => Promise.resolve(make())
-			);
+	const course =
+		standing.overrides.length > 0
+			? make()
+			: await kept(
+					context.db,
+					`course ${versionId} ${person.units} ${JSON.stringify(suits)}`,
+					standing.revision,
+					() => Promise.resolve(make())
+				);
 	return {
 		day,
 		versionId,

@@ -43,7 +43,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		halfway: shown !== null && shown.day === milestones.halfway,
 		unread: standing.unread,
 		announcements: upFor(standing.announcements, days, app.clock.now()),
-		polls: await ownPolls(app, person, standing),
+		polls: ownPolls(app, person, standing),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),
 		/** Pages that the device keeps for when there is no connection. */
 		keep: keptPages(

@@ -68,12 +68,11 @@ async function answerTo(
 export const handle: Handle = async ({ event, resolve }) => {
 	const began = performance.now();
 	const requestId = randomUUID().slice(0, 8);
-	const { locals, cookies, url, route, request } = event;
+	const { locals, route, request } = event;
 	locals.app = app;
 	locals.requestId = requestId;
 	locals.log = app.log.child({ request: requestId });
-	const looks = request.method === 'GET' && (route.id?.startsWith('/(me)/me') ?? false);
-	locals.visitor = visitorOf(app, cookies, url, looks);
+	locals.visitor = visitorOf(app, event);
 	locals.coach = null;
 	locals.person = null;
 	const connection = watchConnection(event);

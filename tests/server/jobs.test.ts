@@ -104,6 +104,28 @@ describe('jobs', () => {
 		await vi.waitFor(() => expect(written).toEqual(['Tamsin', 'Ikenna']), SOON);
 	}, 30_000);
 
+	it('what the end of its process cut off is not given up: the next one does it', async () => {
+		const tries: string[] = [];
+		let began!: () => void;
+		const under = new Promise<void>((resolve) => (began = resolve));
+		const cutOff = new Promise<void>((_, reject) => setTimeout(() => reject(new Error('cut off')), 6000));
+		cutOff.catch(() => undefined);
+		await jobs.register(
+			letter(({ to }) => {
+				tries.push(to);
+				began();
+				return cutOff;
+			}, 1)
+		);
+		await jobs.send(db, { name: 'letter' }, { to: 'Tamsin' });
+		await under;
+		await jobs.stop();
+		jobs = await start();
+		await jobs.register(letter((data) => Promise.resolve(void tries.push(data.to)), 1));
+		await vi.waitFor(() => expect(tries).toEqual(['Tamsin', 'Tamsin']), SOON);
+		expect(await jobs.dead()).toEqual([]);
+	}, 30_000);
+
 	it('knows when a job comes round', async () => {
 		await jobs.register({ ...letter(() => Promise.resolve()), every: '17 3 * * *' });
 		expect(await jobs.states()).toEqual([

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { audienceFrom } from '$contracts/post';
 import { REASON_KINDS, type ReasonKind } from '$core/triage';
 import { leave } from '$lib/server/people/leave';
-import { markRead, threadOf, writeTo } from '$lib/server/messages/messages';
+import { markRead, threadOf, writeTo, writeToCoach } from '$lib/server/messages/messages';
 import { setMailed } from '$lib/server/people/mailed';
 import type { Letter } from '$lib/server/platform/mail';
 import { MailRefused } from '$lib/server/platform/mailbox';
@@ -361,6 +361,25 @@ describe('the morning of a coach', () => {
 		for (const [kind, group] of Object.entries(REASON_KINDS))
 			if (group === 'safety' || group === 'adaptation')
 				await expect(settings({ automatic: [kind] })).rejects.toMatchObject({ status: 400 });
+	});
+
+	it('nobody who waits for an answer is written to by a rule, nor twice in the same words', async () => {
+		context.at('2026-11-28T05:00:00Z');
+		await writeToCoach(context, world.people[1]!, {
+			id: context.ids.uuid(),
+			text: 'Is there a chair-free way?'
+		});
+		await settings({ automatic: ['never started'] });
+		const byRule = async () =>
+			writeByRule(context, world.coach, await postSettingsOf(context.db, world.coach.id));
+		expect(await byRule()).toBe(2);
+		expect((await thread(1)).map(({ byCoach }) => byCoach)).toEqual([false]);
+		// Comes up again after three days, and as many later.
+		context.at('2026-12-02T05:00:00Z');
+		expect(await byRule()).toBe(2);
+		const [first, second] = await thread(0);
+		expect(first!.text).toContain('We have begun');
+		expect(second!.text).toContain('I wrote to you 4 days ago and would like to know how you are.');
 	});
 
 	it('settings say what is wrong with them', async () => {

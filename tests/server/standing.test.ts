@@ -167,6 +167,13 @@ describe('an announcement of a day', () => {
 });
 
 describe('a page that only shows', () => {
+	/** Asks everybody a question whose numbers are shown. @returns its id */
+	async function ask(closesOn: string): Promise<string> {
+		const poll = { question: 'Hills or stairs?', choices: ['hills', 'stairs'], closesOn, shown: true };
+		await askPoll(context, world.challenge, world.coach.id, { kind: 'all' }, poll);
+		return (await pollsIn(context.db, world.challenge.id))[0]!.id;
+	}
+
 	it('has who it is for and where they stand from one statement, the same as asked apart', async () => {
 		const own = await ownPersonOf(context, world, world.people[0]!.enrolmentId);
 		await addOverride(context, own, 'coach', {
@@ -176,16 +183,9 @@ describe('a page that only shows', () => {
 			toDay: null,
 			why: 'knee'
 		});
-		const poll = {
-			question: 'Hills or stairs?',
-			choices: ['hills', 'stairs'],
-			closesOn: '2026-11-27',
-			shown: true
-		};
-		await askPoll(context, world.challenge, world.coach.id, { kind: 'all' }, poll);
-		const [asked] = await pollsIn(context.db, world.challenge.id);
+		const poll = await ask('2026-11-27');
 		for (const [i, choice] of [1, 0, 1].entries())
-			await answerPoll(context, world.people[i]!, { poll: asked!.id, choice });
+			await answerPoll(context, world.people[i]!, { poll, choice });
 		await send(0, 2);
 
 		const token = (await openLink(context, world.secrets[0]!))!;
@@ -209,15 +209,8 @@ describe('a page that only shows', () => {
 	});
 
 	it('shows how a poll stands to whoever has answered it, until it is over for three days', async () => {
-		const poll = {
-			question: 'Hills or stairs?',
-			choices: ['hills', 'stairs'],
-			closesOn: '2026-11-25',
-			shown: true
-		};
-		await askPoll(context, world.challenge, world.coach.id, { kind: 'all' }, poll);
-		const [asked] = await pollsIn(context.db, world.challenge.id);
-		await answerPoll(context, world.people[0]!, { poll: asked!.id, choice: 1 });
+		const poll = await ask('2026-11-25');
+		await answerPoll(context, world.people[0]!, { poll, choice: 1 });
 		const shownTo = async (i: number) => {
 			const person = await now(i);
 			return ownPolls(context, person, await standingOf(context, person)).map(({ counts }) => counts);

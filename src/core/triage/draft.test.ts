@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { FieldValues } from '../post/template';
-import { DEFAULT_TONE, DRAFT_STYLES, draftFor, type Tone } from './draft';
+import {
+	DEFAULT_TONE,
+	DRAFT_STYLES,
+	draftAfter,
+	draftFor,
+	waitsForAnswer,
+	type Said,
+	type Tone
+} from './draft';
 import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
 
 /** One of each, with all the figures that any of them has. */
@@ -67,4 +75,61 @@ it('says the figures of the reason', () => {
 		'answered the questions'
 	);
 	expect(draft('held')).toContain('a doctor or midwife');
+});
+
+describe('a draft after there has been writing', () => {
+	const DAY = 86_400_000;
+	const NOW = 100 * DAY;
+	const theirs = (daysAgo: number, text = 'All right here.'): Said => ({
+		byCoach: false,
+		text,
+		at: NOW - daysAgo * DAY
+	});
+	const ours = (daysAgo: number, text: string): Said => ({ byCoach: true, text, at: NOW - daysAgo * DAY });
+	const after = (kind: ReasonKind, thread: Said[], tone: Partial<Tone> = {}) =>
+		draftAfter(reasonOf(kind), { ...DEFAULT_TONE, ...tone }, VALUES, { thread, now: NOW });
+
+	it('is the usual one where nothing was written, or something else', () => {
+		for (const kind of Object.keys(REASON_KINDS) as ReasonKind[]) {
+			expect(after(kind, [])).toBe(draft(kind));
+			expect(after(kind, [ours(3, 'See you on Saturday.')])).toBe(draft(kind));
+		}
+	});
+
+	it('answers whoever wrote last, and keeps to what is for their safety', () => {
+		const thread = [ours(9, draft('fading')), theirs(1)];
+		expect(waitsForAnswer(thread)).toBe(true);
+		expect(after('fading', thread, { style: 'warm' })).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
+		expect(after('pain', thread)).toMatch(
+			/^Hi Noor,\n\nThank you for writing\. Leave out what hurts.*How is it today\?/
+		);
+		expect(after('full week', thread)).toContain('Thank you for writing.');
+		expect([waitsForAnswer([]), waitsForAnswer([theirs(2), ours(1, 'Good.')])]).toEqual([false, false]);
+	});
+
+	it('asks after what was asked before, instead of saying it twice', () => {
+		expect(after('fading', [ours(10, draft('fading'))])).toBe(
+			'Hi Noor,\n\nI wrote to you 10 days ago and would like to know how you are. ' +
+				'Tell me what would make the next week easier to begin. Is it the time, the sessions, or something else?\n\nRuna'
+		);
+		// The figure in it has changed since.
+		const days = draft('silent').replace('9 days', '5 days');
+		expect(after('silent', [ours(4, days)])).toContain('I wrote to you 4 days ago');
+		expect(after('missing', [ours(1.5, draft('missing'))])).toContain('I wrote to you yesterday and');
+		expect(after('missing', [ours(0.5, draft('missing'))])).toContain('I wrote to you earlier today and');
+		expect(after('missing', [ours(2, draft('missing'))])).toContain('2 days ago');
+		expect(after('missing', [ours(20, draft('missing')), ours(6, draft('missing'))])).toContain('6 days ago');
+	});
+
+	it('says it again once it was answered, or is long ago, and praises as often as there is something to praise', () => {
+		expect(after('fading', [ours(10, draft('fading')), theirs(8), ours(7, 'Good to hear.')])).toBe(
+			draft('fading')
+		);
+		expect(after('fading', [theirs(12), ours(10, draft('fading'))])).toContain('I wrote to you 10 days ago');
+		expect(after('fading', [ours(28, draft('fading'))])).toContain('28 days ago');
+		expect(after('fading', [ours(28.1, draft('fading'))])).toBe(draft('fading'));
+		expect(after('full week', [ours(7, draft('full week'))])).toBe(draft('full week'));
+		expect(after('pain', [ours(3, draft('pain'))])).toBe(draft('pain'));
+		expect(after('hard', [ours(3, draft('hard'))])).toBe(draft('hard'));
+	});
 });

@@ -1,5 +1,5 @@
 import { fillTemplate, readTemplate, type FieldValues } from '../post/template';
-import type { Reason } from './reason';
+import { REASON_KINDS, type Reason } from './reason';
 
 /** How much a draft says: what is the matter and a question; with an offer; with an offer and a kind word. */
 export const DRAFT_STYLES = ['brief', 'plain', 'warm'] as const;
@@ -18,8 +18,55 @@ export const DEFAULT_TONE: Tone = { style: 'plain', greeting: 'Hi {name},', sign
  * What a coach could write to somebody for a reason: a beginning to be changed, never sent by itself. It asks before it
  * tells, blames nobody, and says nothing that the figures do not.
  */
-export function draftFor(reason: Reason, tone: Tone, values: FieldValues): string {
-	const { says, advice, offers, asks, kindly } = wordsFor(reason);
+export const draftFor = (reason: Reason, tone: Tone, values: FieldValues): string =>
+	letterOf(wordsFor(reason), tone, values);
+
+/** Something that was written with somebody. */
+export interface Said {
+	byCoach: boolean;
+	text: string;
+	/** Epoch milliseconds. */
+	at: number;
+}
+
+/** Whether the last word was theirs, and waits for an answer. @param thread the older first */
+export const waitsForAnswer = (thread: readonly Said[]): boolean => thread.at(-1)?.byCoach === false;
+
+const DAY = 86_400_000;
+/** For how long a sentence is still in somebody's ear. Common practice, no source. */
+const REMEMBERED = 28 * DAY;
+
+/**
+ * The same to somebody with whom there has been writing: who wrote last is answered, and nobody reads the same words twice.
+ * @param thread the older first
+ */
+export function draftAfter(
+	reason: Reason,
+	tone: Tone,
+	values: FieldValues,
+	{ thread, now }: { thread: readonly Said[]; now: number }
+): string {
+	const words = wordsFor(reason);
+	const group = REASON_KINDS[reason.kind];
+	if (waitsForAnswer(thread)) {
+		const { advice, asks } = group === 'safety' ? words : {};
+		return letterOf({ says: 'Thank you for writing.', advice, asks }, tone, values);
+	}
+	const withoutFigures = (text: string) => text.replace(/\d+/g, '#');
+	const before = thread.findLast(({ text }) => withoutFigures(text).includes(withoutFigures(words.says)));
+	const answered = before && thread.some(({ byCoach, at }) => !byCoach && at > before.at);
+	if (group !== 'retention' || !before || answered || now - before.at > REMEMBERED)
+		return letterOf(words, tone, values);
+	const days = Math.floor((now - before.at) / DAY);
+	const when = days < 1 ? 'earlier today' : days === 1 ? 'yesterday' : `${days} days ago`;
+	return letterOf(
+		{ ...words, says: `I wrote to you ${when} and would like to know how you are.` },
+		tone,
+		values
+	);
+}
+
+function letterOf({ says, advice, offers, asks, kindly }: Words, tone: Tone, values: FieldValues): string {
 	const { style } = tone;
 	const sentences = [
 		says,
@@ -125,14 +172,14 @@ function wordsFor(reason: Reason): Words {
 			return {
 				says: 'The last week was thinner than the one before.',
 				asks: 'Is it the time, the sessions, or something else?',
-				offers: 'Tell me what would make the next one easier to begin.',
+				offers: 'Tell me what would make the next week easier to begin.',
 				kindly: WITH_US
 			};
 		case 'later':
 			return {
 				says: 'You train later in the day than you used to.',
 				asks: 'Does the hour still fit?',
-				offers: 'I can have your sessions open at another one.',
+				offers: 'I can have your sessions open at another hour.',
 				kindly: NO_HURRY
 			};
 		case 'strain':

@@ -116,6 +116,8 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 export async function closeApp(
 	app: Pick<App, 'db' | 'jobs' | 'threads' | 'control' | 'live'>
 ): Promise<void> {
-	await Promise.all([app.jobs.stop(), app.threads.close(), app.live.close(), app.control?.close()]);
+	// Jobs first: what one of them has under way in a thread is brought to its end.
+	await Promise.all([app.jobs.stop(), app.live.close(), app.control?.close()]);
+	await app.threads.close();
 	await app.db.close();
 }

@@ -3,6 +3,7 @@
 	import { Submission } from '$lib/ui/submission.svelte';
 	import RichText from '$lib/ui/RichText.svelte';
 	import { htmlOfLetter } from '$core/text/html';
+	import { dayAndTimeIn } from '$lib/format';
 
 	/** A message to somebody, begun for the reason that they need it. */
 	interface Props {
@@ -13,10 +14,14 @@
 		/** Of the message: sent twice, it is kept once. */
 		id: string;
 		draft: string;
+		/** What they wrote last, where nobody has answered it. */
+		waiting: { text: string; at: number } | null;
+		/** The coach's. */
+		zone: string;
 		/** What was refused, as it was set and as it was typed without scripts, and why. */
 		refused: { message: string; writing: string; typed: string } | null;
 	}
-	let { person, name, next, id, draft, refused }: Props = $props();
+	let { person, name, next, id, draft, waiting, zone, refused }: Props = $props();
 
 	// svelte-ignore state_referenced_locally
 	const begun = refused?.writing ?? htmlOfLetter(draft);
@@ -34,7 +39,13 @@
 	<input type="hidden" name="next" value={next ?? ''} />
 	<input type="hidden" name="id" value={id} />
 	<div class="flex flex-col gap-1" data-write>
-		<span class="font-semibold" aria-hidden="true">Write to {name}</span>
+		<span class="font-semibold" aria-hidden="true">{waiting ? 'Answer' : 'Write to'} {name}</span>
+		{#if waiting}
+			<blockquote class="remark mb-1 text-sm">
+				<p class="quiet">{name} wrote, {dayAndTimeIn(zone, waiting.at)}</p>
+				<p class="line-clamp-6 whitespace-pre-line">{waiting.text}</p>
+			</blockquote>
+		{/if}
 		<RichText
 			html={begun}
 			text={refused?.typed || draft}

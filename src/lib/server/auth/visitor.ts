@@ -1,4 +1,4 @@
-import type { Cookies } from '@sveltejs/kit';
+import type { RequestEvent } from '@sveltejs/kit';
 import type { Context } from '../platform/context';
 import { keepToken, tokenIn } from '../web/cookies';
 import { coachOf, type SignedInCoach } from './login';
@@ -10,11 +10,15 @@ export interface Visitor {
 	person(): Promise<Person | null>;
 }
 
-/**
- * Whom the cookies of a request belong to; a coach's token that was due to change is changed.
- * @param looks whether it is a page of a participant's that is asked for: these show where they stand
- */
-export function visitorOf(context: Context, cookies: Cookies, url: URL, looks: boolean): Visitor {
+/** Pages of a participant's that show where they stand. */
+const SHOWS_STANDING = /^\/\(me\)\/me(?:\/(?:day|history|week)(?:\/.*)?)?$/;
+
+/** Whom the cookies of a request belong to; a coach's token that was due to change is changed. */
+export function visitorOf(
+	context: Context,
+	{ cookies, url, route, request }: Pick<RequestEvent, 'cookies' | 'url' | 'route' | 'request'>
+): Visitor {
+	const looks = request.method === 'GET' && SHOWS_STANDING.test(route.id ?? '');
 	let coach: Promise<SignedInCoach | null> | undefined;
 	let person: Promise<Person | null> | undefined;
 	const findCoach = async (token: string | undefined): Promise<SignedInCoach | null> => {

@@ -222,7 +222,8 @@ export function fitJob(context: Context & { threads: Threads }): Job<object> {
 		name: 'fit-ahead',
 		what: 'Fits the sessions of the days ahead to everybody, where something has changed',
 		every: '* * * * *',
-		retries: 0,
+		// Once more where the end of the process cut it off; else the next minute does as well.
+		retries: 1,
 		run: () => fitEverywhere(context, seen)
 	};
 }

@@ -3,10 +3,11 @@ import { dateIn, dayInZone, minutesIn } from '$core/calendar';
 import { calledBy } from '$core/people';
 import {
 	DEFAULT_TONE,
-	draftFor,
+	draftAfter,
 	REASON_GROUPS,
 	REASON_KINDS,
 	REASON_TITLE,
+	waitsForAnswer,
 	type ReasonGroup
 } from '$core/triage';
 import { counted, listed } from '$core/text/words';
@@ -15,7 +16,7 @@ import { minutesOfDay } from '$contracts/values';
 import { coachById } from '../auth/coach';
 import { challengesOf, challengeOf, type OwnedChallenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
-import { unansweredIn, writeTo } from '../messages/messages';
+import { threadOf, unansweredIn, writeTo } from '../messages/messages';
 import { enrolmentOf } from '../people/enrolments';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
@@ -132,8 +133,11 @@ export async function writeByRule(
 			// Whoever has something graver is left to the coach.
 			if (!first || !settings.automatic.includes(first.kind)) continue;
 			const person = await enrolmentOf(db, challenge, one.person.id);
+			const thread = await threadOf(db, person.id, clock.now());
+			// Who waits for an answer gets one from somebody, not from a rule.
+			if (waitsForAnswer(thread)) continue;
 			const values = valuesOf(one, { coach: coach.name, challenge: challenge.name, team: null });
-			const text = draftFor(first, { ...DEFAULT_TONE, ...settings }, values);
+			const text = draftAfter(first, { ...DEFAULT_TONE, ...settings }, values, { thread, now: clock.now() });
 			const kinds = one.reasons.map(({ kind }) => kind);
 			try {
 				await writeTo(context, challenge, person, coach.id, { id: ids.uuid(), text }, kinds, BY_RULE);

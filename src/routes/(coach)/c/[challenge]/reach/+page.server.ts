@@ -21,7 +21,7 @@ import { postSettingsOf } from '$lib/server/post/settings';
 import { htmlOfLetter } from '$core/text/html';
 import { insteadOf } from '$core/run';
 import { byName } from '$core/people';
-import { draftFor, heardAgo, isOwedPraise, type ReasonKind } from '$core/triage';
+import { draftAfter, heardAgo, isOwedPraise, waitsForAnswer, type ReasonKind, type Said } from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** People in the list; more are not dealt with in a day. */
@@ -64,6 +64,7 @@ export const load: PageServerLoad = async (event) => {
 	const shown = all.find(({ person }) => person.id === asked) ?? open[0];
 	const at = shown ? open.indexOf(shown) : -1;
 	const today = dateIn(challenge.coachZone, app.clock.now());
+	const thread = shown ? await threadOf(app.db, shown.person.id, asOf) : [];
 	return {
 		people: open.slice(0, MOST_LISTED).map(inList),
 		count: open.length,
@@ -73,10 +74,12 @@ export const load: PageServerLoad = async (event) => {
 		/** What may stand in the place of what hurts. */
 		exercises: shown ? (await practiceOf(app.db, challenge.coachId)).library.names() : [],
 		reentry: shown ? await wayBack(event.locals, shown, asOf) : null,
-		thread: shown ? await threadOf(app.db, shown.person.id, asOf) : [],
+		thread,
+		/** What they wrote last, where nobody has answered it. */
+		waiting: waitsForAnswer(thread) ? (thread.at(-1) ?? null) : null,
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
-		draft: shown ? await draftOf(event.locals, shown, challenge) : '',
+		draft: shown ? await draftOf(event.locals, shown, challenge, { thread, now: asOf }) : '',
 		unanswered: await unansweredIn(app.db, challenge.id),
 		/** Whose turn it is after the one who is open, and before. */
 		next: (at < 0 ? open[0] : (open[at + 1] ?? open[at - 1]))?.person.id ?? null,
@@ -91,12 +94,17 @@ export const load: PageServerLoad = async (event) => {
 };
 
 /** What could be written to somebody: the beginning of a message, as this coach writes. */
-async function draftOf(locals: App.Locals, shown: InNeed, { name: challenge }: Challenge): Promise<string> {
+async function draftOf(
+	locals: App.Locals,
+	shown: InNeed,
+	{ name: challenge }: Challenge,
+	before: { thread: readonly Said[]; now: number }
+): Promise<string> {
 	const [first] = shown.reasons;
 	if (!first) return '';
 	const coach = coachIn(locals);
 	const tone = await postSettingsOf(locals.app.db, coach.id);
-	return draftFor(first, tone, valuesOf(shown, { coach: coach.name, challenge, team: null }));
+	return draftAfter(first, tone, valuesOf(shown, { coach: coach.name, challenge, team: null }), before);
 }
 
 /** The way back that is proposed to somebody, where it has not been taken. */

@@ -279,6 +279,8 @@
 									next={data.next === one.id ? null : data.next}
 									id={data.messageId}
 									draft={data.draft}
+									waiting={data.waiting}
+									{zone}
 									refused={said && what === 'message'
 										? {
 												message: said.message,

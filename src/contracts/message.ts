@@ -48,4 +48,6 @@ export interface Message {
 	readAt: number | null;
 	/** The day whose result it is about; null: none. */
 	aboutDay: number | null;
+	/** Whether it went to several at once: that is no answer to one of them. */
+	toSeveral: boolean;
 }

@@ -71,7 +71,7 @@ describe('a message to several people', () => {
 		expect(await post()).toBe(3);
 		await deliverNow();
 		expect(await thread(0)).toMatchObject([
-			{ byCoach: true, by: 'Runa', text: 'Day 3, Person 1.', readAt: null }
+			{ byCoach: true, by: 'Runa', text: 'Day 3, Person 1.', readAt: null, toSeveral: true }
 		]);
 		expect(await thread(1), 'it is the next day there').toMatchObject([{ text: 'Day 3, Person 2.' }]);
 		const reaches = await reachesIn(context.db, world.challenge.id, context.clock.now());
@@ -374,6 +374,7 @@ describe('the morning of a coach', () => {
 			writeByRule(context, world.coach, await postSettingsOf(context.db, world.coach.id));
 		expect(await byRule()).toBe(2);
 		expect((await thread(1)).map(({ byCoach }) => byCoach)).toEqual([false]);
+		expect(await thread(0)).toMatchObject([{ byCoach: true, toSeveral: false }]);
 		// Comes up again after three days, and as many later.
 		context.at('2026-12-02T05:00:00Z');
 		expect(await byRule()).toBe(2);

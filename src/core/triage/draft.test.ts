@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FieldValues } from '../post/template';
-import {
-	DEFAULT_TONE,
-	DRAFT_STYLES,
-	draftAfter,
-	draftFor,
-	waitsForAnswer,
-	type Said,
-	type Tone
-} from './draft';
+import { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, waitingIn, type Said, type Tone } from './draft';
 import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
 
 /** One of each, with all the figures that any of them has. */
@@ -83,9 +75,15 @@ describe('a draft after there has been writing', () => {
 	const theirs = (daysAgo: number, text = 'All right here.'): Said => ({
 		byCoach: false,
 		text,
-		at: NOW - daysAgo * DAY
+		at: NOW - daysAgo * DAY,
+		toSeveral: false
 	});
-	const ours = (daysAgo: number, text: string): Said => ({ byCoach: true, text, at: NOW - daysAgo * DAY });
+	const ours = (daysAgo: number, text: string, toSeveral = false): Said => ({
+		byCoach: true,
+		text,
+		at: NOW - daysAgo * DAY,
+		toSeveral
+	});
 	const after = (kind: ReasonKind, thread: Said[], tone: Partial<Tone> = {}) =>
 		draftAfter(reasonOf(kind), { ...DEFAULT_TONE, ...tone }, VALUES, { thread, now: NOW });
 
@@ -98,13 +96,26 @@ describe('a draft after there has been writing', () => {
 
 	it('answers whoever wrote last, and keeps to what is for their safety', () => {
 		const thread = [ours(9, draft('fading')), theirs(1)];
-		expect(waitsForAnswer(thread)).toBe(true);
+		expect(waitingIn(thread)).toBe(thread[1]);
 		expect(after('fading', thread, { style: 'warm' })).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect(after('pain', thread)).toMatch(
 			/^Hi Noor,\n\nThank you for writing\. Leave out what hurts.*How is it today\?/
 		);
 		expect(after('full week', thread)).toContain('Thank you for writing.');
-		expect([waitsForAnswer([]), waitsForAnswer([theirs(2), ours(1, 'Good.')])]).toEqual([false, false]);
+		expect([waitingIn([]), waitingIn([theirs(2), ours(1, 'Good.')])]).toEqual([null, null]);
+	});
+
+	it('answers whoever wrote without a reason to turn to them, and says nothing where there is neither', () => {
+		const nothing = (thread: Said[]) => draftAfter(null, DEFAULT_TONE, VALUES, { thread, now: NOW });
+		expect(nothing([theirs(1)])).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
+		expect([nothing([]), nothing([theirs(2), ours(1, 'Good.')])]).toEqual(['', '']);
+	});
+
+	it('does not take a message to several for an answer to one of them', () => {
+		const thread = [theirs(2), ours(1, 'Two long sessions this week.', true)];
+		expect(waitingIn(thread)).toBe(thread[0]);
+		expect(after('fading', thread)).toContain('Thank you for writing.');
+		expect(waitingIn([ours(1, 'Two long sessions this week.', true)])).toBeNull();
 	});
 
 	it('asks after what was asked before, instead of saying it twice', () => {

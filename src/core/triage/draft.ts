@@ -27,10 +27,15 @@ export interface Said {
 	text: string;
 	/** Epoch milliseconds. */
 	at: number;
+	/** Whether it went to several at once: that answers nobody. */
+	toSeveral: boolean;
 }
 
-/** Whether the last word was theirs, and waits for an answer. @param thread the older first */
-export const waitsForAnswer = (thread: readonly Said[]): boolean => thread.at(-1)?.byCoach === false;
+/** What they wrote last, where nobody has answered it; null: nothing waits. @param thread the older first */
+export function waitingIn<Message extends Said>(thread: readonly Message[]): Message | null {
+	const last = thread.findLast(({ toSeveral }) => !toSeveral);
+	return last && !last.byCoach ? last : null;
+}
 
 const DAY = 86_400_000;
 /** For how long a sentence is still in somebody's ear. Common practice, no source. */
@@ -38,20 +43,23 @@ const REMEMBERED = 28 * DAY;
 
 /**
  * The same to somebody with whom there has been writing: who wrote last is answered, and nobody reads the same words twice.
+ * @param reason null: none at the moment
  * @param thread the older first
+ * @returns empty where there is nothing to answer and no reason to write
  */
 export function draftAfter(
-	reason: Reason,
+	reason: Reason | null,
 	tone: Tone,
 	values: FieldValues,
 	{ thread, now }: { thread: readonly Said[]; now: number }
 ): string {
-	const words = wordsFor(reason);
-	const group = REASON_KINDS[reason.kind];
-	if (waitsForAnswer(thread)) {
-		const { advice, asks } = group === 'safety' ? words : {};
+	const words = reason && wordsFor(reason);
+	const group = reason && REASON_KINDS[reason.kind];
+	if (waitingIn(thread)) {
+		const { advice, asks } = words && group === 'safety' ? words : {};
 		return letterOf({ says: 'Thank you for writing.', advice, asks }, tone, values);
 	}
+	if (!words) return '';
 	const withoutFigures = (text: string) => text.replace(/\d+/g, '#');
 	const before = thread.findLast(({ text }) => withoutFigures(text).includes(withoutFigures(words.says)));
 	const answered = before && thread.some(({ byCoach, at }) => !byCoach && at > before.at);

@@ -25,7 +25,9 @@
 		{@const own = message.byCoach === (side === 'coach')}
 		<li class={['border-l-[3px] py-1 pl-3', own ? 'border-base-300' : 'border-primary']}>
 			<p class="quiet text-[13px]">
-				{byWhom(message, own)}{message.aboutDay === null ? '' : ` about day ${message.aboutDay}`}, {dayAndTimeIn(
+				{byWhom(message, own)}{message.aboutDay === null
+					? ''
+					: ` about day ${message.aboutDay}`}{message.toSeveral ? ', to several' : ''}, {dayAndTimeIn(
 					zone,
 					message.at
 				)}{#if own}{message.readAt === null

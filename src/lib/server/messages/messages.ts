@@ -22,14 +22,15 @@ const SHOWN = 100;
 const MOST_A_DAY = 40;
 const DAY_MS = 86_400_000;
 
-/** The newest messages with somebody that had been written by an instant, the older first. */
+/** The newest messages with somebody that had been written by an instant, the older first; of one instant the coach's. */
 export async function threadOf(db: Queries, id: EnrolmentId, until: number): Promise<Message[]> {
 	const newest = await db.query<Message>(
 		`select m.id, m.by_coach as "byCoach", case when m.by_coach then c.name else p.name end as by, m.body as text, m.html, m.at,
-			m.read_at as "readAt", m.about_day as "aboutDay"
+			m.read_at as "readAt", m.about_day as "aboutDay",
+			exists (select from letter l where l.id = m.id and l.post_id is not null) as "toSeveral"
 		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
 		 left join coach c on c.id = m.coach_id
-		 where m.enrolment_id = $1 and m.at <= $2 order by m.at desc, m.id limit ${SHOWN}`,
+		 where m.enrolment_id = $1 and m.at <= $2 order by m.at desc, m.by_coach, m.id limit ${SHOWN}`,
 		[id, instant(until)]
 	);
 	return newest.reverse();

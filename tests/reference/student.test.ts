@@ -33,7 +33,10 @@ it('a trend has the slope that simple-statistics finds', () => {
 			}),
 			(points) => {
 				const trend = trendOf(points.map(({ x, y }) => ({ at: (x / 7) * WEEK, value: y })));
-				if (new Set(points.map(({ x }) => x)).size < 2) return expect(trend).toBeNull();
+				if (new Set(points.map(({ x }) => x)).size < 2) {
+					expect(trend).toBeNull();
+					return;
+				}
 				const { m } = linearRegression(points.map(({ x, y }) => [x / 7, y]));
 				expect(trend!.perWeek).toBeCloseTo(m, 6);
 				if (trend!.interval) {
@@ -41,6 +44,17 @@ it('a trend has the slope that simple-statistics finds', () => {
 					expect(trend!.interval.high).toBeGreaterThanOrEqual(trend!.perWeek);
 				}
 			}
-		)
+		),
+		// Nothing but one instant.
+		{
+			examples: [
+				[
+					[
+						{ x: 0, y: 40 },
+						{ x: 0, y: 41 }
+					]
+				]
+			]
+		}
 	);
 });

@@ -114,6 +114,7 @@ test('a coach fills in for somebody who is on the telephone', async ({ page, dem
 	await page.getByRole('link', { name: 'Tamsin Reeve-Adu' }).click();
 	await ready(page);
 	await page.getByRole('link', { name: 'Correct the answers' }).click();
+	await page.waitForURL('**/intake');
 	await ready(page);
 	await expect(page.getByText('for Tamsin')).toBeVisible();
 	for (const title of ['You', 'Your training', 'What you have']) {

@@ -125,8 +125,20 @@ export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { si
 });
 export { expect };
 
+/** Runs in a page: what a press leads to begins after the next frame has been drawn; by the second it is on its way. */
+const afterFrames = async (): Promise<void> => {
+	for (let i = 0; i < 2; i++)
+		await new Promise<void>((resolve) => {
+			requestAnimationFrame(() => setTimeout(resolve));
+			// A page that is not drawn has no frames.
+			setTimeout(resolve, 100);
+		});
+};
+
 /** Waits until the scripts of a page run and no other page is on its way, and reads all of it. */
 export async function ready(page: Page): Promise<void> {
+	// A page that is left meanwhile answers nothing any more.
+	await page.evaluate(afterFrames).catch(() => undefined);
 	await page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
 	expect(await page.evaluate(slipsIn, SLIP), page.url()).toEqual([]);
 }

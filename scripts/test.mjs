@@ -60,7 +60,7 @@ async function check(name, path, args) {
 
 /**
  * Does pieces of work, as many at once as there are cores.
- * @param {(() => Promise<void>)[]} pieces the longest first
+ * @param {(() => Promise<void>)[]} pieces in the order in which they are begun
  */
 async function together(pieces) {
 	const left = [...pieces];

@@ -122,7 +122,7 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 		.click();
 	// What waits for an answer stands above it, and the answer is begun as one.
 	await expect(shown.getByRole('blockquote')).toContainText('I will. It is better today.');
-	await expect(shown.getByLabel('Write to Noor')).toContainText('Thank you for writing.');
+	await expect(shown.getByLabel('Answer Noor')).toContainText('Thank you for writing.');
 	await expect(shown.getByText(/You, .*, read /).last()).toBeVisible();
 	// What was seen is new no longer.
 	await expect(async () => {

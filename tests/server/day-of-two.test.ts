@@ -153,6 +153,18 @@ describe('alternatives if something hurts', () => {
 			['Wall sit', true],
 			['Squat', false]
 		]);
+		// What was done stays as it was asked, and what is known of one since then marks nothing for another.
+		const others = world.people[1]!;
+		for (const person of [oslo, others])
+			await checkIn(context, person, { id: context.ids.uuid(), day: 3, done: 'all' });
+		const since = Date.parse('2026-11-25T08:00:00Z');
+		context.at('2026-11-25T09:00:00Z');
+		const wrists = { ...oslo.suited, limits: ['no weight on the wrists' as const], since };
+		for (const person of [{ ...oslo, suited: wrists }, others]) {
+			const { session } = await openDay(context, person, 3);
+			const marks = session?.outline.blocks[0]?.parts[0]?.instead.map(({ forThem }) => forThem ?? false);
+			expect(marks).toEqual([false, false]);
+		}
 	});
 });
 

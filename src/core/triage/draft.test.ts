@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { FieldValues } from '../post/template';
-import { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, waitingIn, type Said, type Tone } from './draft';
+import {
+	DEFAULT_TONE,
+	DRAFT_STYLES,
+	draftAfter,
+	draftFor,
+	lastUnanswered,
+	type Said,
+	type Tone
+} from './draft';
 import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
 
 /** One of each, with all the figures that any of them has. */
@@ -74,18 +82,24 @@ describe('a draft after there has been writing', () => {
 	const NOW = 100 * DAY;
 	const theirs = (daysAgo: number, text = 'All right here.'): Said => ({
 		byCoach: false,
+		by: 'Noor Bastani',
 		text,
 		at: NOW - daysAgo * DAY,
 		toSeveral: false
 	});
 	const ours = (daysAgo: number, text: string, toSeveral = false): Said => ({
 		byCoach: true,
+		by: 'Runa Hallgren',
 		text,
 		at: NOW - daysAgo * DAY,
 		toSeveral
 	});
 	const after = (kind: ReasonKind, thread: Said[], tone: Partial<Tone> = {}) =>
-		draftAfter(reasonOf(kind), { ...DEFAULT_TONE, ...tone }, VALUES, { thread, now: NOW });
+		draftAfter(reasonOf(kind), { ...DEFAULT_TONE, ...tone }, VALUES, {
+			thread,
+			me: 'Runa Hallgren',
+			now: NOW
+		});
 
 	it('is the usual one where nothing was written, or something else', () => {
 		for (const kind of Object.keys(REASON_KINDS) as ReasonKind[]) {
@@ -96,26 +110,27 @@ describe('a draft after there has been writing', () => {
 
 	it('answers whoever wrote last, and keeps to what is for their safety', () => {
 		const thread = [ours(9, draft('fading')), theirs(1)];
-		expect(waitingIn(thread)).toBe(thread[1]);
+		expect(lastUnanswered(thread)).toBe(thread[1]);
 		expect(after('fading', thread, { style: 'warm' })).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect(after('pain', thread)).toMatch(
 			/^Hi Noor,\n\nThank you for writing\. Leave out what hurts.*How is it today\?/
 		);
 		expect(after('full week', thread)).toContain('Thank you for writing.');
-		expect([waitingIn([]), waitingIn([theirs(2), ours(1, 'Good.')])]).toEqual([null, null]);
+		expect([lastUnanswered([]), lastUnanswered([theirs(2), ours(1, 'Good.')])]).toEqual([null, null]);
 	});
 
 	it('answers whoever wrote without a reason to turn to them, and says nothing where there is neither', () => {
-		const nothing = (thread: Said[]) => draftAfter(null, DEFAULT_TONE, VALUES, { thread, now: NOW });
+		const nothing = (thread: Said[]) =>
+			draftAfter(null, DEFAULT_TONE, VALUES, { thread, me: 'Runa Hallgren', now: NOW });
 		expect(nothing([theirs(1)])).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect([nothing([]), nothing([theirs(2), ours(1, 'Good.')])]).toEqual(['', '']);
 	});
 
 	it('does not take a message to several for an answer to one of them', () => {
 		const thread = [theirs(2), ours(1, 'Two long sessions this week.', true)];
-		expect(waitingIn(thread)).toBe(thread[0]);
+		expect(lastUnanswered(thread)).toBe(thread[0]);
 		expect(after('fading', thread)).toContain('Thank you for writing.');
-		expect(waitingIn([ours(1, 'Two long sessions this week.', true)])).toBeNull();
+		expect(lastUnanswered([ours(1, 'Two long sessions this week.', true)])).toBeNull();
 	});
 
 	it('asks after what was asked before, instead of saying it twice', () => {
@@ -123,6 +138,10 @@ describe('a draft after there has been writing', () => {
 			'Hi Noor,\n\nI wrote to you 10 days ago and would like to know how you are. ' +
 				'Tell me what would make the next week easier to begin. Is it the time, the sessions, or something else?\n\nRuna'
 		);
+		const another = { ...ours(10, draft('fading')), by: 'Ravdna Okello' };
+		expect(after('fading', [another])).toContain('We wrote to you 10 days ago and would');
+		// What they quote of it was not said by a coach.
+		expect(after('fading', [theirs(3, draft('fading')), ours(2, 'Good to hear.')])).toBe(draft('fading'));
 		// The figure in it has changed since.
 		const days = draft('silent').replace('9 days', '5 days');
 		expect(after('silent', [ours(4, days)])).toContain('I wrote to you 4 days ago');

@@ -24,6 +24,8 @@ export const draftFor = (reason: Reason, tone: Tone, values: FieldValues): strin
 /** Something that was written with somebody. */
 export interface Said {
 	byCoach: boolean;
+	/** Who wrote it; null: a coach whose account is gone. */
+	by: string | null;
 	text: string;
 	/** Epoch milliseconds. */
 	at: number;
@@ -32,7 +34,7 @@ export interface Said {
 }
 
 /** What they wrote last, where nobody has answered it; null: nothing waits. @param thread the older first */
-export function waitingIn<Message extends Said>(thread: readonly Message[]): Message | null {
+export function lastUnanswered<Message extends Said>(thread: readonly Message[]): Message | null {
 	const last = thread.findLast(({ toSeveral }) => !toSeveral);
 	return last && !last.byCoach ? last : null;
 }
@@ -45,33 +47,36 @@ const REMEMBERED = 28 * DAY;
  * The same to somebody with whom there has been writing: who wrote last is answered, and nobody reads the same words twice.
  * @param reason null: none at the moment
  * @param thread the older first
+ * @param me the coach who writes, as messages name her
  * @returns empty where there is nothing to answer and no reason to write
  */
 export function draftAfter(
 	reason: Reason | null,
 	tone: Tone,
 	values: FieldValues,
-	{ thread, now }: { thread: readonly Said[]; now: number }
+	{ thread, me, now }: { thread: readonly Said[]; me: string; now: number }
 ): string {
 	const words = reason && wordsFor(reason);
 	const group = reason && REASON_KINDS[reason.kind];
-	if (waitingIn(thread)) {
+	if (lastUnanswered(thread)) {
 		const { advice, asks } = words && group === 'safety' ? words : {};
 		return letterOf({ says: 'Thank you for writing.', advice, asks }, tone, values);
 	}
 	if (!words) return '';
 	const withoutFigures = (text: string) => text.replace(/\d+/g, '#');
-	const before = thread.findLast(({ text }) => withoutFigures(text).includes(withoutFigures(words.says)));
+	const before = thread.findLast(
+		({ byCoach, text }) => byCoach && withoutFigures(text).includes(withoutFigures(words.says))
+	);
 	const answered = before && thread.some(({ byCoach, at }) => !byCoach && at > before.at);
 	if (group !== 'retention' || !before || answered || now - before.at > REMEMBERED)
 		return letterOf(words, tone, values);
 	const days = Math.floor((now - before.at) / DAY);
 	const when = days < 1 ? 'earlier today' : days === 1 ? 'yesterday' : `${days} days ago`;
-	return letterOf(
-		{ ...words, says: `I wrote to you ${when} and would like to know how you are.` },
-		tone,
-		values
-	);
+	const says =
+		before.by === me
+			? `I wrote to you ${when} and would like to know how you are.`
+			: `We wrote to you ${when} and would like to know how you are.`;
+	return letterOf({ ...words, says }, tone, values);
 }
 
 function letterOf({ says, advice, offers, asks, kindly }: Words, tone: Tone, values: FieldValues): string {

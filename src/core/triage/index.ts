@@ -1,4 +1,12 @@
-export { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, waitingIn, type Said, type Tone } from './draft';
+export {
+	DEFAULT_TONE,
+	DRAFT_STYLES,
+	draftAfter,
+	draftFor,
+	lastUnanswered,
+	type Said,
+	type Tone
+} from './draft';
 export { heardAgo, isOwedPraise } from './contact';
 export { effectOf, isAnswered, type Effect } from './answered';
 export {

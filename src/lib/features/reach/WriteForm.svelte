@@ -26,6 +26,7 @@
 	// svelte-ignore state_referenced_locally
 	const begun = refused?.writing ?? htmlOfLetter(draft);
 	let html = $state(begun);
+	const title = $derived(waiting ? `Answer ${name}` : `Write to ${name}`);
 	const sending = new Submission();
 </script>
 
@@ -39,7 +40,7 @@
 	<input type="hidden" name="next" value={next ?? ''} />
 	<input type="hidden" name="id" value={id} />
 	<div class="flex flex-col gap-1" data-write>
-		<span class="font-semibold" aria-hidden="true">{waiting ? 'Answer' : 'Write to'} {name}</span>
+		<span class="font-semibold" aria-hidden="true">{title}</span>
 		{#if waiting}
 			<blockquote class="remark mb-1 text-sm">
 				<p class="quiet">{name} wrote, {dayAndTimeIn(zone, waiting.at)}</p>
@@ -49,7 +50,7 @@
 		<RichText
 			html={begun}
 			text={refused?.typed || draft}
-			label="Write to {name}"
+			label={title}
 			placeholder=""
 			rows={12}
 			large

@@ -260,18 +260,19 @@ export async function ownSessionOf(
 	at: number
 ): Promise<KnownSession | null> {
 	const version = await kept(db, `version ${versionId}`, revision, () => versionById(db, versionId));
+	const suits = suitsIn(challenge, await suitedFor(db, person, at));
+	// Nothing of the person goes in that is not in the key below: others are shown it as well.
 	const made = (own: PersonalSession | null): KnownSession | null =>
 		own && {
 			name: version.name,
 			versionId,
-			outline: outlineFor(outlineOf(own.session, practice), person.suited.limits),
+			outline: outlineFor(outlineOf(own.session, practice), suits.limits),
 			asked: own.asked,
 			changes: own.changes,
 			places: own.places,
 			planned: version.body,
 			fitted: own.session
 		};
-	const suits = suitsIn(challenge, await suitedFor(db, person, at));
 	const overrides = all.filter(heldAt(at));
 	// Without differences it is the same for everybody whom the same suits, whatever the day.
 	const own = overrides.length > 0 ? `${day} ${JSON.stringify(overrides)}` : '';

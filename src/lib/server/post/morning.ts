@@ -7,7 +7,7 @@ import {
 	REASON_GROUPS,
 	REASON_KINDS,
 	REASON_TITLE,
-	waitingIn,
+	lastUnanswered,
 	type ReasonGroup
 } from '$core/triage';
 import { counted, listed } from '$core/text/words';
@@ -135,9 +135,13 @@ export async function writeByRule(
 			const person = await enrolmentOf(db, challenge, one.person.id);
 			const thread = await threadOf(db, person.id, clock.now());
 			// Who waits for an answer gets one from somebody, not from a rule.
-			if (waitingIn(thread)) continue;
+			if (lastUnanswered(thread)) continue;
 			const values = valuesOf(one, { coach: coach.name, challenge: challenge.name, team: null });
-			const text = draftAfter(first, { ...DEFAULT_TONE, ...settings }, values, { thread, now: clock.now() });
+			const text = draftAfter(first, { ...DEFAULT_TONE, ...settings }, values, {
+				thread,
+				me: coach.name,
+				now: clock.now()
+			});
 			const kinds = one.reasons.map(({ kind }) => kind);
 			try {
 				await writeTo(context, challenge, person, coach.id, { id: ids.uuid(), text }, kinds, BY_RULE);

@@ -21,7 +21,7 @@ import { postSettingsOf } from '$lib/server/post/settings';
 import { htmlOfLetter } from '$core/text/html';
 import { insteadOf } from '$core/run';
 import { byName } from '$core/people';
-import { draftAfter, heardAgo, isOwedPraise, waitingIn, type ReasonKind, type Said } from '$core/triage';
+import { draftAfter, heardAgo, isOwedPraise, lastUnanswered, type ReasonKind, type Said } from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** People in the list; more are not dealt with in a day. */
@@ -76,7 +76,7 @@ export const load: PageServerLoad = async (event) => {
 		reentry: shown ? await wayBack(event.locals, shown, asOf) : null,
 		thread,
 		/** What they wrote last, where nobody has answered it. */
-		waiting: waitingIn(thread),
+		waiting: lastUnanswered(thread),
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
 		draft: shown ? await draftOf(event.locals, shown, challenge, { thread, now: asOf }) : '',
@@ -98,16 +98,12 @@ async function draftOf(
 	locals: App.Locals,
 	shown: InNeed,
 	{ name: challenge }: Challenge,
-	before: { thread: readonly Said[]; now: number }
+	written: { thread: readonly Said[]; now: number }
 ): Promise<string> {
 	const coach = coachIn(locals);
 	const tone = await postSettingsOf(locals.app.db, coach.id);
-	return draftAfter(
-		shown.reasons[0] ?? null,
-		tone,
-		valuesOf(shown, { coach: coach.name, challenge, team: null }),
-		before
-	);
+	const values = valuesOf(shown, { coach: coach.name, challenge, team: null });
+	return draftAfter(shown.reasons[0] ?? null, tone, values, { ...written, me: coach.name });
 }
 
 /** The way back that is proposed to somebody, where it has not been taken. */

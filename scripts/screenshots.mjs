@@ -85,7 +85,7 @@ await desk.page
 	.getByRole('link', { name: /Yelena Dravec/ })
 	.first()
 	.click();
-await desk.page.getByLabel('Write to Yelena').waitFor();
+await desk.page.getByLabel('Answer Yelena').waitFor();
 await desk.shoot('reach');
 await desk.go(`${challenge}/post`);
 await desk.page.getByLabel('Template').selectOption({ label: 'Halfway' });

@@ -74,6 +74,7 @@
 							data: line.map(place),
 							borderColor: colours.work ?? '',
 							borderWidth: 2,
+							pointStyle: 'line',
 							pointRadius: 0,
 							tension: 0.2
 						}
@@ -81,6 +82,8 @@
 				},
 				options: {
 					maintainAspectRatio: false,
+					// A dot is explained by a dot, the line by a line.
+					plugins: { legend: { labels: { usePointStyle: true, boxHeight: 5 } } },
 					scales: {
 						x: {
 							type: 'linear',

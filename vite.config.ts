@@ -7,6 +7,8 @@ import { peggy } from './vite.peggy.mjs';
 const globalSetup = ['tests/support/global-setup.ts'];
 /** Measures how long others wait: nothing else may be at work meanwhile. */
 const ALONE = ['tests/faults/hostile.test.ts'];
+/** Takes what is in a database and writes it down: on any database the same. */
+const PAPER = ['tests/server/{pdf,demo-files}.test.ts'];
 /**
  * Goes by a clock of its own, and needs a process of its own for that: whatever files before it left running would be wound on
  * with it, an hour of its work within a test.
@@ -18,7 +20,14 @@ function suites() {
 	if (process.env.SOAK_SECONDS) return [{ name: 'soak', include: ['tests/load/*.test.ts'], globalSetup }];
 	// With a PostgreSQL server at hand: what touches the database, once more on that one.
 	if (process.env.TEST_DATABASE_URL)
-		return [{ name: 'postgres', include: ['tests/{server,postgres}/**/*.test.ts'], globalSetup }];
+		return [
+			{
+				name: 'postgres',
+				include: ['tests/{server,postgres}/**/*.test.ts'],
+				exclude: PAPER,
+				globalSetup
+			}
+		];
 	return [
 		{
 			name: 'all',

@@ -124,20 +124,18 @@ export async function planning(base) {
 		await page.mouse.move(from.x + 8, from.y + 8);
 		const watching = page.evaluate(
 			() =>
-				/** @type {Promise<number[]>} */ (
-					new Promise((done) => {
-						/** @type {number[]} */
-						const found = [];
-						let last = performance.now();
-						const step = (/** @type {number} */ now) => {
-							found.push(now - last);
-							last = now;
-							if (found.length < 240) requestAnimationFrame(step);
-							else done(found.slice(5));
-						};
-						requestAnimationFrame(step);
-					})
-				)
+				new Promise((/** @type {(frames: number[]) => void} */ done) => {
+					/** @type {number[]} */
+					const found = [];
+					let last = performance.now();
+					const step = (/** @type {number} */ now) => {
+						found.push(now - last);
+						last = now;
+						if (found.length < 240) requestAnimationFrame(step);
+						else done(found.slice(5));
+					};
+					requestAnimationFrame(step);
+				})
 		);
 		let over = true;
 		void watching.then(() => (over = false));

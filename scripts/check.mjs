@@ -3,7 +3,8 @@ import { ensureInstalled, run } from './setup.mjs';
 
 ensureInstalled();
 const steps = [
-	['eslint', '.'],
+	['oxlint'],
+	['eslint', 'src'],
 	['svelte-check', '--tsgo', '--fail-on-warnings'],
 	['vitest', 'run', 'src']
 ];

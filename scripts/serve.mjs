@@ -70,7 +70,7 @@ export async function serve({ host, port }) {
 		process.emit(/** @type {any} */ ('sveltekit:shutdown'));
 		await Promise.race([done, new Promise((resolve) => setTimeout(resolve, 5000))]);
 	};
-	const end = () => (ending ??= close().then(() => process.exit(0)));
+	const end = () => void (ending ??= close().then(() => process.exit(0)));
 	process.on('SIGINT', end);
 	process.on('SIGTERM', end);
 	return { url: `http://${host === '0.0.0.0' ? 'localhost' : host}:${actual}`, close };

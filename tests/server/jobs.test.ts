@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createCoach } from '$lib/server/auth/coach';
 import { hashToken } from '$lib/server/platform/ids';
 import { Jobs, type Job } from '$lib/server/platform/jobs';
@@ -14,10 +14,11 @@ describe('jobs', () => {
 	let jobs: Jobs;
 	const failures: string[] = [];
 
-	const start = () =>
+	const start = (drain = 4000) =>
 		Jobs.start(db, {
 			pollSeconds: 0.5,
 			retrySeconds: 1,
+			drain,
 			onError: (error, job) => failures.push(`${job}: ${error.message}`)
 		});
 	const letter = (run: (data: { to: string }) => Promise<void>, retries = 2): Job<{ to: string }> => ({
@@ -27,14 +28,17 @@ describe('jobs', () => {
 		run
 	});
 
+	beforeAll(async () => {
+		db = await newDatabase();
+	});
+	afterAll(() => db.close());
 	beforeEach(async () => {
 		failures.length = 0;
-		db = await newDatabase();
 		jobs = await start();
 	});
 	afterEach(async () => {
 		await jobs.stop();
-		await db.close();
+		await db.script('delete from jobs.job; delete from jobs.schedule');
 	});
 
 	it('does what is sent, once', async () => {
@@ -108,13 +112,16 @@ describe('jobs', () => {
 		const tries: string[] = [];
 		let began!: () => void;
 		const under = new Promise<void>((resolve) => (began = resolve));
-		const cutOff = new Promise<void>((_, reject) => setTimeout(() => reject(new Error('cut off')), 6000));
-		cutOff.catch(() => undefined);
+		let cutOff!: (cause: Error) => void;
+		const without = new Promise<void>((_, reject) => (cutOff = reject));
+		// This one does not wait for long.
+		await jobs.stop();
+		jobs = await start(200);
 		await jobs.register(
 			letter(({ to }) => {
 				tries.push(to);
 				began();
-				return cutOff;
+				return without;
 			}, 1)
 		);
 		await jobs.send(db, { name: 'letter' }, { to: 'Tamsin' });
@@ -123,6 +130,7 @@ describe('jobs', () => {
 		jobs = await start();
 		await jobs.register(letter((data) => Promise.resolve(void tries.push(data.to)), 1));
 		await vi.waitFor(() => expect(tries).toEqual(['Tamsin', 'Tamsin']), SOON);
+		cutOff(new Error('cut off'));
 		expect(await jobs.dead()).toEqual([]);
 	}, 30_000);
 

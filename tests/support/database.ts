@@ -32,12 +32,22 @@ export async function newDatabase(): Promise<Database> {
 /** Databases that no test has at the moment; they are empty, and end with the process. */
 const idle: Database[] = [];
 
-async function empty(db: Database): Promise<void> {
-	const tables = await db.query<{ name: string }>(
-		`select quote_ident(tablename) as name from pg_tables where schemaname = 'public' and tablename <> 'migration'`
-	);
-	await db.query(`truncate ${tables.map(({ name }) => name).join(', ')} restart identity cascade`);
-}
+/**
+ * Deletes every row, without its triggers and keys, and begins numbers anew.
+ * To truncate is quicker where there is much: it makes every table and index a new file, and here few have a row.
+ */
+const EMPTY = `do $$
+declare
+	one record;
+begin
+	set local session_replication_role = replica;
+	for one in select tablename as name from pg_tables where schemaname = 'public' and tablename <> 'migration' loop
+		execute format('delete from %I', one.name);
+	end loop;
+	for one in select sequencename as name from pg_sequences where schemaname = 'public' loop
+		perform setval(one.name::regclass, 1, false);
+	end loop;
+end $$`;
 
 /** An empty, migrated database. Closed, it is emptied and lent again: making one takes longer than most tests. */
 export async function lentDatabase(): Promise<Database> {
@@ -45,7 +55,7 @@ export async function lentDatabase(): Promise<Database> {
 	return {
 		...db,
 		async close() {
-			await empty(db);
+			await db.script(EMPTY);
 			idle.push(db);
 		}
 	};

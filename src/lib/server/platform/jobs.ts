@@ -43,13 +43,14 @@ interface Options {
 	pollSeconds?: number;
 	/** Seconds before the first repeat. */
 	retrySeconds?: number;
+	/** Milliseconds given to what is running when the application stops. */
+	drain?: number;
 	onError?: (error: Error, job: string) => void;
 }
 
 const SCHEMA = 'jobs';
 const QUARTER_HOUR = 15 * 60;
 const DAY = 24 * 60 * 60;
-/** Given to what is running when the application stops, in milliseconds. */
 const DRAIN = 4000;
 
 /** Answers as the queue expects its database to. Its own transactions come as one text with several statements. */
@@ -185,6 +186,6 @@ export class Jobs {
 	async stop(): Promise<void> {
 		if (this.stopped) return;
 		this.stopped = true;
-		await this.queue.stop({ graceful: true, timeout: DRAIN, close: false });
+		await this.queue.stop({ graceful: true, timeout: this.options.drain ?? DRAIN, close: false });
 	}
 }

@@ -109,15 +109,19 @@ await check('types are generated', script('@sveltejs/kit/svelte-kit.js'), ['sync
 let built;
 await together([
 	() => (built = check('build', join(ROOT, 'scripts', 'build.mjs'), [])),
-	// Prepares databases as well: the tests below take copies of them.
-	() => suite('house rules', projects('house'), false),
+	() => check('lint', script('oxlint/bin/oxlint'), []),
+	() => check('lint of components', script('eslint/bin/eslint.js'), ['--max-warnings', '0', 'src']),
+	() => check('formatting', script('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']),
+	async () => {
+		// Both write .svelte-kit, each for itself: side by side they make a build that does not start.
+		await built;
+		// Prepares databases as well: the tests below take copies of them.
+		await suite('house rules', projects('house'), false);
+	},
 	async () => {
 		await built;
 		await check('demo data', join(ROOT, 'tests', 'support', 'e2e-server.mjs'), ['prepare']);
 	},
-	() => check('lint', script('oxlint/bin/oxlint'), []),
-	() => check('lint of components', script('eslint/bin/eslint.js'), ['--max-warnings', '0', 'src']),
-	() => check('formatting', script('prettier/bin/prettier.cjs'), ['--check', '--log-level', 'warn', '.']),
 	() =>
 		check('types', script('svelte-check/bin/svelte-check'), [
 			'--tsgo',
@@ -140,9 +144,11 @@ await together([
 	async () => {
 		if (!('url' in postgres)) console.log(`\n== server tests on PostgreSQL: NOT RUN, ${postgres.why}`);
 		else
-			await suite('server tests on PostgreSQL', vitest([], { TEST_DATABASE_URL: postgres.url }), false).finally(
-				postgres.stop
-			);
+			await suite(
+				'server tests on PostgreSQL',
+				vitest([], { TEST_DATABASE_URL: postgres.url }),
+				false
+			).finally(postgres.stop);
 	}
 ]);
 await suite('what measures how long others wait', projects('alone'));

@@ -114,7 +114,7 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 
 	await page.goto(here.replace(/\?.*/, ''));
 	await ready(page);
-	await expect(page.getByRole('heading', { name: 'Wrote to you' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Waiting for an answer' })).toBeVisible();
 	await page
 		.getByRole('navigation', { name: 'Who needs you' })
 		.getByRole('link', { name: /^Noor Bastani$/ })
@@ -132,5 +132,10 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 			page.getByRole('listitem').filter({ hasText: 'Noor Bastani' }).filter({ hasText: 'new message' })
 		).toHaveCount(0);
 	}).toPass();
+	// It waits all the same, until it is answered or said to need no answer.
+	const waits = page.getByRole('listitem').filter({ hasText: /Noor Bastani\s*since / });
+	await expect(waits).toBeVisible();
+	await shown.getByRole('button', { name: 'Needs no answer' }).click();
+	await expect(waits).toHaveCount(0);
 	await me.context().close();
 });

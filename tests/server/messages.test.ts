@@ -3,6 +3,7 @@ import { standingOf } from '$lib/server/day/own-day';
 import { leave } from '$lib/server/people/leave';
 import { markRead, threadOf, unansweredIn, writeTo, writeToCoach } from '$lib/server/messages/messages';
 import { reachesIn } from '$lib/server/reach/reaches';
+import { inNeed } from '$lib/server/reach/triage';
 import { ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
@@ -12,6 +13,8 @@ const own = (person = oslo) => ownPersonOf(context, world, person.enrolmentId);
 const coach = async (raw: unknown, person = oslo) =>
 	writeTo(context, world.challenge, await own(person), world.coach.id, raw, ['missing']);
 const thread = (at = context.clock.now()) => threadOf(context.db, oslo.enrolmentId, at);
+const waiting = async (at = context.clock.now()) =>
+	unansweredIn(context.db, world.challenge.id, await inNeed({ app: context }, world.challenge, at), at);
 const written = async () => (await reachesIn(context.db, world.challenge.id, context.clock.now())).length;
 
 describe('a message', () => {
@@ -65,11 +68,16 @@ describe('a message', () => {
 			{ byCoach: true, readAt: Date.parse('2026-11-25T13:00:00Z') },
 			{ byCoach: false, by: 'Person 1', text: 'Better. <b>Thanks</b>', readAt: null }
 		]);
-		expect(await unansweredIn(context.db, world.challenge.id)).toMatchObject([
-			{ name: 'Person 1', count: 1 }
-		]);
+		const since = Date.parse('2026-11-25T13:00:00Z');
+		expect(await waiting()).toEqual([{ id: oslo.enrolmentId, name: 'Person 1', since, unseen: 1 }]);
+		expect(await waiting(since - 1), 'before it was written').toEqual([]);
 		await markRead(context, oslo.enrolmentId, 'participant');
-		expect(await unansweredIn(context.db, world.challenge.id)).toEqual([]);
+		expect(await waiting(), 'seen is not answered').toMatchObject([{ name: 'Person 1', unseen: 0 }]);
+		await context.db.query(
+			`insert into reach (id, enrolment_id, way, reasons, at) values ($1, $2, 'settled', '{}', $3)`,
+			[id(), oslo.enrolmentId, new Date(since)]
+		);
+		expect(await waiting()).toEqual([]);
 		expect((await standingOf(context, oslo)).unread).toBe(0);
 		expect(await thread(Date.parse('2026-11-25T12:30:00Z')), 'as it stood').toHaveLength(1);
 	});

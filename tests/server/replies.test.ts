@@ -53,10 +53,12 @@ describe('a line about a result', () => {
 	it('leaves what they wrote unread, and is on record', async () => {
 		await writeToCoach(context, oslo, { id: id(), text: 'May I swap days?' });
 		await reply(first, 3);
-		expect(await unansweredIn(context.db, world.challenge.id)).toMatchObject([{ count: 1 }]);
-		const [one] = (await inNeed({ app: context }, world.challenge, context.clock.now())).filter(
-			({ person }) => person.id === oslo.enrolmentId
-		);
+		const all = await inNeed({ app: context }, world.challenge, context.clock.now());
+		expect(
+			await unansweredIn(context.db, world.challenge.id, all, context.clock.now()),
+			'a line about a result is no answer'
+		).toMatchObject([{ unseen: 1 }]);
+		const [one] = all.filter(({ person }) => person.id === oslo.enrolmentId);
 		expect(one?.reaches[0]).toMatchObject({ way: 'wrote', reasons: [] });
 	});
 

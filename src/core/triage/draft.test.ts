@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FieldValues } from '../post/template';
-import {
-	DEFAULT_TONE,
-	DRAFT_STYLES,
-	draftAfter,
-	draftFor,
-	lastUnanswered,
-	type Said,
-	type Tone
-} from './draft';
+import { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, type Said, type Tone } from './draft';
 import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
 
 /** One of each, with all the figures that any of them has. */
@@ -85,18 +77,21 @@ describe('a draft after there has been writing', () => {
 		by: 'Noor Bastani',
 		text,
 		at: NOW - daysAgo * DAY,
-		toSeveral: false
+		toSeveral: false,
+		aboutDay: null
 	});
 	const ours = (daysAgo: number, text: string, toSeveral = false): Said => ({
 		byCoach: true,
 		by: 'Runa Hallgren',
 		text,
 		at: NOW - daysAgo * DAY,
-		toSeveral
+		toSeveral,
+		aboutDay: null
 	});
 	const after = (kind: ReasonKind, thread: Said[], tone: Partial<Tone> = {}) =>
 		draftAfter(reasonOf(kind), { ...DEFAULT_TONE, ...tone }, VALUES, {
 			thread,
+			dealt: [],
 			me: 'Runa Hallgren',
 			now: NOW
 		});
@@ -110,27 +105,30 @@ describe('a draft after there has been writing', () => {
 
 	it('answers whoever wrote last, and keeps to what is for their safety', () => {
 		const thread = [ours(9, draft('fading')), theirs(1)];
-		expect(lastUnanswered(thread)).toBe(thread[1]);
 		expect(after('fading', thread, { style: 'warm' })).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect(after('pain', thread)).toMatch(
 			/^Hi Noor,\n\nThank you for writing\. Leave out what hurts.*How is it today\?/
 		);
 		expect(after('full week', thread)).toContain('Thank you for writing.');
-		expect([lastUnanswered([]), lastUnanswered([theirs(2), ours(1, 'Good.')])]).toEqual([null, null]);
 	});
 
 	it('answers whoever wrote without a reason to turn to them, and says nothing where there is neither', () => {
 		const nothing = (thread: Said[]) =>
-			draftAfter(null, DEFAULT_TONE, VALUES, { thread, me: 'Runa Hallgren', now: NOW });
+			draftAfter(null, DEFAULT_TONE, VALUES, { thread, dealt: [], me: 'Runa Hallgren', now: NOW });
 		expect(nothing([theirs(1)])).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect([nothing([]), nothing([theirs(2), ours(1, 'Good.')])]).toEqual(['', '']);
 	});
 
+	it('is the usual one again once what they wrote has been dealt with otherwise', () => {
+		const dealt = [{ at: NOW - DAY / 2, way: 'called', until: null }];
+		const written = { thread: [theirs(1)], dealt, me: 'Runa Hallgren', now: NOW };
+		expect(draftAfter(reasonOf('fading'), DEFAULT_TONE, VALUES, written)).toBe(draft('fading'));
+		expect(draftAfter(null, DEFAULT_TONE, VALUES, written)).toBe('');
+	});
+
 	it('does not take a message to several for an answer to one of them', () => {
 		const thread = [theirs(2), ours(1, 'Two long sessions this week.', true)];
-		expect(lastUnanswered(thread)).toBe(thread[0]);
 		expect(after('fading', thread)).toContain('Thank you for writing.');
-		expect(lastUnanswered([ours(1, 'Two long sessions this week.', true)])).toBeNull();
 	});
 
 	it('asks after what was asked before, instead of saying it twice', () => {

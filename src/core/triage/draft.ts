@@ -1,5 +1,6 @@
 import { fillTemplate, readTemplate, type FieldValues } from '../post/template';
 import { REASON_KINDS, type Reason } from './reason';
+import { lastUnanswered, type Dealt, type Written } from './waiting';
 
 /** How much a draft says: what is the matter and a question; with an offer; with an offer and a kind word. */
 export const DRAFT_STYLES = ['brief', 'plain', 'warm'] as const;
@@ -22,21 +23,10 @@ export const draftFor = (reason: Reason, tone: Tone, values: FieldValues): strin
 	letterOf(wordsFor(reason), tone, values);
 
 /** Something that was written with somebody. */
-export interface Said {
-	byCoach: boolean;
+export interface Said extends Written {
 	/** Who wrote it; null: a coach whose account is gone. */
 	by: string | null;
 	text: string;
-	/** Epoch milliseconds. */
-	at: number;
-	/** Whether it went to several at once: that answers nobody. */
-	toSeveral: boolean;
-}
-
-/** What they wrote last, where nobody has answered it; null: nothing waits. @param thread the older first */
-export function lastUnanswered<Message extends Said>(thread: readonly Message[]): Message | null {
-	const last = thread.findLast(({ toSeveral }) => !toSeveral);
-	return last && !last.byCoach ? last : null;
 }
 
 const DAY = 86_400_000;
@@ -46,7 +36,7 @@ const REMEMBERED = 28 * DAY;
 /**
  * The same to somebody with whom there has been writing: who wrote last is answered, and nobody reads the same words twice.
  * @param reason null: none at the moment
- * @param thread the older first
+ * @param thread the older first @param dealt what else was done about them
  * @param me the coach who writes, as messages name her
  * @returns empty where there is nothing to answer and no reason to write
  */
@@ -54,11 +44,11 @@ export function draftAfter(
 	reason: Reason | null,
 	tone: Tone,
 	values: FieldValues,
-	{ thread, me, now }: { thread: readonly Said[]; me: string; now: number }
+	{ thread, dealt, me, now }: { thread: readonly Said[]; dealt: readonly Dealt[]; me: string; now: number }
 ): string {
 	const words = reason && wordsFor(reason);
 	const group = reason && REASON_KINDS[reason.kind];
-	if (lastUnanswered(thread)) {
+	if (lastUnanswered(thread, dealt, now)) {
 		const { advice, asks } = words && group === 'safety' ? words : {};
 		return letterOf({ says: 'Thank you for writing.', advice, asks }, tone, values);
 	}

@@ -1,12 +1,4 @@
-export {
-	DEFAULT_TONE,
-	DRAFT_STYLES,
-	draftAfter,
-	draftFor,
-	lastUnanswered,
-	type Said,
-	type Tone
-} from './draft';
+export { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, type Said, type Tone } from './draft';
 export { heardAgo, isOwedPraise } from './contact';
 export { effectOf, isAnswered, type Effect } from './answered';
 export {
@@ -20,3 +12,4 @@ export {
 } from './reason';
 export { CHECKINS_SEEN, triage, type CheckinSeen, type TriageFacts } from './triage';
 export { ownWeekOf, reviewRules, whatWorked, type Morning, type Reviewed, type Worked } from './review';
+export { lastUnanswered, type Dealt, type Written } from './waiting';

@@ -58,7 +58,12 @@
 		/>
 	</div>
 	{#if refused}<p class="field-fault" role="alert">{refused.message}</p>{/if}
-	<button class="btn btn-primary self-start" disabled={sending.cancel !== null}
-		>{next ? 'Send, and on to the next' : 'Send'}</button
-	>
+	<div class="flex flex-wrap items-center gap-2">
+		<button class="btn btn-primary" disabled={sending.cancel !== null}
+			>{next ? 'Send, and on to the next' : 'Send'}</button
+		>
+		{#if waiting}<button class="link-quiet min-h-11 px-1" formaction="?/settle" disabled={sending.cancel !== null}
+				>Needs no answer</button
+			>{/if}
+	</div>
 </form>

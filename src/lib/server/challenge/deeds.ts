@@ -22,6 +22,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/reach?followUp': 'Asked after pain or a warning sign',
 	'/reach?note': 'Noted what was done about somebody',
 	'/reach?read': null,
+	'/reach?settle': 'Marked a message as needing no answer',
 	'/reach?write': 'Wrote to somebody',
 	'/reach?remove': 'Took back what was noted about somebody',
 	'/reach/requests?answer': 'Answered a request',

@@ -2,7 +2,7 @@
 import { messageSchema, setMessageSchema, type Message } from '$contracts/message';
 import { calledBy } from '$core/people';
 import { afterQuiet, type QuietHours } from '$core/post';
-import type { ReasonKind } from '$core/triage';
+import { lastUnanswered, type Dealt, type ReasonKind, type Written } from '$core/triage';
 import type { Person } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
 import { instant, only, type Queries } from '../db/database';
@@ -36,17 +36,44 @@ export async function threadOf(db: Queries, id: EnrolmentId, until: number): Pro
 	return newest.reverse();
 }
 
-/** Whose answers no coach has seen, the first to wait first. */
-export const unansweredIn = (
+/** Somebody who wrote and waits for an answer. */
+export interface Waiting {
+	id: EnrolmentId;
+	name: string;
+	/** When they wrote last. */
+	since: number;
+	/** What of it no coach has seen. */
+	unseen: number;
+}
+
+/**
+ * Who in a challenge has written and waits for an answer, the first to wait first.
+ * @param people what was done about them
+ */
+export async function unansweredIn(
 	db: Queries,
-	challengeId: ChallengeId
-): Promise<{ id: EnrolmentId; name: string; count: number; since: number }[]> =>
-	db.query(
-		`select e.id, p.name, count(*)::int as count, min(m.at) as since
-		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
-		 where e.challenge_id = $1 and not m.by_coach and m.read_at is null group by e.id, p.name order by min(m.at), e.id`,
-		[challengeId]
+	challengeId: ChallengeId,
+	people: readonly { person: { id: EnrolmentId }; reaches: readonly Dealt[] }[],
+	now: number
+): Promise<Waiting[]> {
+	const wrote = await db.query<Waiting & Written>(
+		`select e.id, p.name, last.at, last.at as since, last.by_coach as "byCoach", false as "toSeveral", last.about_day as "aboutDay",
+			(select count(*)::int from message u where u.enrolment_id = e.id and not u.by_coach and u.read_at is null and u.at <= $2) as unseen
+		 from enrolment e join participant p on p.id = e.participant_id
+		 cross join lateral (
+			select m.at, m.by_coach, m.about_day from message m
+			where m.enrolment_id = e.id and m.at <= $2 and (not m.by_coach
+				or m.about_day is null and not exists (select from letter l where l.id = m.id and l.post_id is not null))
+			order by m.at desc, m.by_coach, m.id limit 1
+		 ) last
+		 where e.challenge_id = $1 and not last.by_coach order by last.at, e.id`,
+		[challengeId, instant(now)]
 	);
+	const dealt = new Map(people.map(({ person, reaches }) => [person.id, reaches]));
+	return wrote
+		.filter((last) => lastUnanswered([last], dealt.get(last.id) ?? [], now))
+		.map(({ id, name, since, unseen }) => ({ id, name, since, unseen }));
+}
 
 /** Marks what the other side wrote as seen. @param from whose messages */
 export async function markRead(
@@ -61,14 +88,14 @@ export async function markRead(
 }
 
 /** A message as it is kept. */
-interface Written {
+interface Kept {
 	id: string;
 	text: string;
 	html: string | null;
 }
 
 /** @param sets whether whoever writes can set what they write @throws Refusal 400 for one that is empty or too long */
-function messageFrom(raw: unknown, sets: boolean): Written {
+function messageFrom(raw: unknown, sets: boolean): Kept {
 	if (!sets) return { ...validate(messageSchema, raw), html: null };
 	const typed = validate(setMessageSchema, raw);
 	const html = tidyHtml(typed.html);
@@ -93,7 +120,7 @@ async function write(
 	/** With what sets it, if it is set. */
 	raw: unknown,
 	/** What else is done in the same transaction, where the message is new. */
-	and: (tx: Queries, message: Written) => Promise<void> = () => Promise.resolve(),
+	and: (tx: Queries, message: Kept) => Promise<void> = () => Promise.resolve(),
 	{ about, day }: About = { about: null, day: null }
 ): Promise<void> {
 	const message = messageFrom(raw, coach !== null);

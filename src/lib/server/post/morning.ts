@@ -76,7 +76,7 @@ async function morningOf(context: Context, challenge: OwnedChallenge): Promise<s
 	if (lines.length === 1) lines.push('- Nobody needs you right now.');
 	const seen = all.filter(({ row }) => (row.lastSeen ?? 0) > now - DAY_MS).length;
 	lines.push(`- ${seen} of ${all.length} checked in within the last 24 hours.`);
-	const wrote = await unansweredIn(db, challenge.id);
+	const wrote = await unansweredIn(db, challenge.id, all, now);
 	if (wrote.length > 0)
 		lines.push(
 			`- Wrote to you: ${listed(
@@ -135,10 +135,11 @@ export async function writeByRule(
 			const person = await enrolmentOf(db, challenge, one.person.id);
 			const thread = await threadOf(db, person.id, clock.now());
 			// Who waits for an answer gets one from somebody, not from a rule.
-			if (lastUnanswered(thread)) continue;
+			if (lastUnanswered(thread, one.reaches, clock.now())) continue;
 			const values = valuesOf(one, { coach: coach.name, challenge: challenge.name, team: null });
 			const text = draftAfter(first, { ...DEFAULT_TONE, ...settings }, values, {
 				thread,
+				dealt: one.reaches,
 				me: coach.name,
 				now: clock.now()
 			});

@@ -30,7 +30,8 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge, asOf, day } = await parent();
 	const plan = await planIn(locals, challenge);
 	const { rows } = await rollIn(locals, challenge, asOf);
-	const need = (await inNeed(locals, challenge, asOf)).filter(({ reasons }) => reasons.length > 0);
+	const all = await inNeed(locals, challenge, asOf);
+	const need = all.filter(({ reasons }) => reasons.length > 0);
 	const weekTo = (last: number) =>
 		adherence(rows.flatMap(({ days }) => days.slice(Math.max(0, last - 7), Math.max(0, last))));
 	return {
@@ -60,7 +61,8 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		})),
 		needCount: need.length,
 		formChecks: await openFormChecks(app.db, challenge.id),
-		wrote: (await unansweredIn(app.db, challenge.id)).length,
+		/** Who has written and waits for an answer. */
+		waiting: (await unansweredIn(app.db, challenge.id, all, asOf)).length,
 		requests: await openRequests(app.db, challenge.id),
 		offered: await offeredIn(app.db, challenge.id),
 		present: await presentIn(app.db, challenge.id, asOf),

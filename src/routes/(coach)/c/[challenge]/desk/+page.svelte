@@ -266,9 +266,9 @@
 
 	<section aria-labelledby="came-in">
 		<h2 id="came-in">Came in</h2>
-		{#if data.wrote > 0}<p class="remark remark-attention my-2 text-sm">
+		{#if data.waiting > 0}<p class="remark remark-attention my-2 text-sm">
 				<a class="font-semibold hover:underline" href="{base}/reach"
-					>{counted(data.wrote, 'person', 'people')} wrote to you</a
+					>{counted(data.waiting, 'person waits', 'people wait')} for an answer</a
 				>
 			</p>{/if}
 		{#if data.formChecks > 0}<p class="remark remark-attention my-2 text-sm">

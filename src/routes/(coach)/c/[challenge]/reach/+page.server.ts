@@ -76,11 +76,11 @@ export const load: PageServerLoad = async (event) => {
 		reentry: shown ? await wayBack(event.locals, shown, asOf) : null,
 		thread,
 		/** What they wrote last, where nobody has answered it. */
-		waiting: lastUnanswered(thread),
+		waiting: shown ? lastUnanswered(thread, shown.reaches, asOf) : null,
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
 		draft: shown ? await draftOf(event.locals, shown, challenge, { thread, now: asOf }) : '',
-		unanswered: await unansweredIn(app.db, challenge.id),
+		unanswered: await unansweredIn(app.db, challenge.id, all, asOf),
 		/** Whose turn it is after the one who is open, and before. */
 		next: (at < 0 ? open[0] : (open[at + 1] ?? open[at - 1]))?.person.id ?? null,
 		previous: at > 0 ? open[at - 1]!.person.id : null,
@@ -103,7 +103,11 @@ async function draftOf(
 	const coach = coachIn(locals);
 	const tone = await postSettingsOf(locals.app.db, coach.id);
 	const values = valuesOf(shown, { coach: coach.name, challenge, team: null });
-	return draftAfter(shown.reasons[0] ?? null, tone, values, { ...written, me: coach.name });
+	return draftAfter(shown.reasons[0] ?? null, tone, values, {
+		...written,
+		dealt: shown.reaches,
+		me: coach.name
+	});
 }
 
 /** The way back that is proposed to somebody, where it has not been taken. */
@@ -182,6 +186,14 @@ export const actions: Actions = {
 		const { person } = await sentBy(event);
 		await markRead(event.locals.app, person.id, 'participant');
 		return { read: true };
+	},
+	/** What they wrote last needs no answer; why they need their coach, if they do, is not dealt with by that. */
+	settle: async (event) => {
+		const { challenge, form, person } = await sentBy(event);
+		const raw = { way: 'settled', note: '', until: null };
+		await orError(noteReach(event.locals.app, challenge, person, coachIn(event.locals).id, [], raw));
+		await markRead(event.locals.app, person.id, 'participant');
+		onTo(challenge, formText(form, 'next'));
 	},
 	note: async (event) => {
 		const { app } = event.locals;

@@ -95,12 +95,14 @@
 	<div class="grid items-start gap-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
 		<nav aria-label="Who needs you" class="lg:max-h-[calc(100dvh-12rem)] lg:overflow-y-auto">
 			{#if data.unanswered.length > 0}
-				<h2 class="text-[15px]">Wrote to you</h2>
+				<h2 class="text-[15px]">Waiting for an answer</h2>
 				<ul class="border-base-content/70 mb-4 border-t text-sm">
-					{#each data.unanswered as { id, name, count } (id)}
+					{#each data.unanswered as { id, name, since, unseen } (id)}
 						<li class="border-base-300 flex justify-between gap-2 border-b py-1.5">
 							<a class="font-semibold hover:underline" href={hrefOf(id)}>{name}</a>
-							<span class="quiet">{counted(count, 'new message')}</span>
+							<span class={unseen > 0 ? 'font-semibold' : 'quiet'}
+								>{unseen > 0 ? counted(unseen, 'new message') : `since ${dayAndTimeIn(zone, since)}`}</span
+							>
 						</li>
 					{/each}
 				</ul>

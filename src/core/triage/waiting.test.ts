@@ -26,13 +26,10 @@ describe('what waits for an answer', () => {
 		expect(waits([ours(4), { ...theirs(5), aboutDay: 12 }])).toMatchObject({ at: 5 });
 	});
 
-	it.each(['called', 'talked', 'settled'])(
-		'waits no longer once %s',
-		(way) => {
-			expect(waits([theirs(3)], [did(way, 3)])).toBeNull();
-			expect(waits([theirs(3)], [did(way, NOW)])).toBeNull();
-		}
-	);
+	it.each(['called', 'talked', 'settled'])('waits no longer once %s', (way) => {
+		expect(waits([theirs(3)], [did(way, 3)])).toBeNull();
+		expect(waits([theirs(3)], [did(way, NOW)])).toBeNull();
+	});
 
 	it('waits whatever was done before it, or is yet to be done when one looks back', () => {
 		expect(waits([theirs(3)], [did('called', 2), did('settled', NOW + 1)])).toMatchObject({ at: 3 });

@@ -62,8 +62,10 @@
 		<button class="btn btn-primary" disabled={sending.cancel !== null}
 			>{next ? 'Send, and on to the next' : 'Send'}</button
 		>
-		{#if waiting}<button class="link-quiet min-h-11 px-1" formaction="?/settle" disabled={sending.cancel !== null}
-				>Needs no answer</button
+		{#if waiting}<button
+				class="link-quiet min-h-11 px-1"
+				formaction="?/settle"
+				disabled={sending.cancel !== null}>Needs no answer</button
 			>{/if}
 	</div>
 </form>

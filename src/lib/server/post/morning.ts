@@ -79,7 +79,7 @@ async function morningOf(context: Context, challenge: OwnedChallenge): Promise<s
 	const wrote = await unansweredIn(db, challenge.id, all, now);
 	if (wrote.length > 0)
 		lines.push(
-			`- Wrote to you: ${listed(
+			`- Waiting for an answer: ${listed(
 				wrote.map(({ name }) => name),
 				NAMED
 			)}.`

@@ -1,22 +1,17 @@
-import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { TOTP } from 'otpauth';
-import { expect, noBarriers, ready, signIn, test } from './support';
+import { admin } from '../support/admin';
+import { noBarriers } from './barriers';
+import { expect, ready, signIn, test } from './support';
 
 const PASSWORD = 'lantern rope cocoa ridge';
 
 /** A coach of a test's own, made on the command line while the application runs. */
-function newCoach(name: string, worker: number): { email: string; password: string } {
+async function newCoach(name: string, worker: number): Promise<{ email: string; password: string }> {
 	const email = `${name.toLowerCase()}@hutseason.example`;
 	const args = ['create-coach', '--email', email, '--name', name, '--zone', 'Europe/Helsinki'];
-	const made = spawnSync(process.execPath, [join(process.cwd(), 'scripts', 'admin.mjs'), ...args], {
-		encoding: 'utf8',
-		env: {
-			...process.env,
-			CADREX_PASSWORD: PASSWORD,
-			CADREX_DATA: join(process.cwd(), '.cache', `e2e-data-${worker}`)
-		}
-	});
+	const directory = join(process.cwd(), '.cache', `e2e-data-${worker}`);
+	const made = await admin(directory, args, { CADREX_PASSWORD: PASSWORD });
 	expect(made.stdout + made.stderr).toContain('can sign in');
 	return { email, password: PASSWORD };
 }
@@ -26,7 +21,7 @@ test('two-step sign-in: set up with the key, asked for at the next sign-in, turn
 	site
 }, info) => {
 	expect(site).toBeTruthy();
-	const maarit = newCoach('Maarit', info.parallelIndex);
+	const maarit = await newCoach('Maarit', info.parallelIndex);
 	await signIn(page, maarit);
 	await page.goto('/account');
 	await ready(page);
@@ -74,7 +69,7 @@ test('a password is changed, and a device ended, on the account page', async ({
 	browser,
 	site
 }, info) => {
-	const tuuli = newCoach('Tuuli', info.parallelIndex);
+	const tuuli = await newCoach('Tuuli', info.parallelIndex);
 	await signIn(page, tuuli);
 	const other = await browser.newContext({ baseURL: site });
 	const second = await other.newPage();

@@ -1,5 +1,6 @@
 /** A line about a result in two keys, a poll, a request, and links by email. */
-import { asCoach, expect, noBarriers, openPlace, phoneOf, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openPlace, phoneOf, ready, test } from './support';
 
 test('a result is answered with two keys, and whoever it is about reads it', async ({
 	browser,
@@ -7,8 +8,7 @@ test('a result is answered with two keys, and whoever it is about reads it', asy
 	demo
 }) => {
 	await asCoach(page, demo);
-	await openPlace(page, 'desk');
-	await ready(page);
+	await openPlace(page, 'Desk');
 	await page.keyboard.press('r');
 	const form = page.locator('form[data-answering]');
 	await expect(form).toBeFocused();
@@ -40,7 +40,6 @@ test('a result is answered with two keys, and whoever it is about reads it', asy
 test('a poll is asked, answered with one press, counted and closed', async ({ browser, page, demo }) => {
 	await asCoach(page, demo);
 	await openPlace(page, 'Post');
-	await ready(page);
 	await page.getByRole('link', { name: 'Announcements and polls' }).click();
 	await page.waitForURL('**/post/group');
 	await ready(page);
@@ -97,7 +96,6 @@ test('a poll is asked, answered with one press, counted and closed', async ({ br
 test('whoever has not been here gets their link by email', async ({ page, demo }) => {
 	await asCoach(page, demo);
 	await openPlace(page, 'People');
-	await ready(page);
 	await page.getByRole('link', { name: 'Add and invite' }).click();
 	await ready(page);
 	await page.getByLabel('Name', { exact: true }).fill('Sigrun Amadi');

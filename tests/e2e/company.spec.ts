@@ -1,5 +1,6 @@
 /** Those who work on a challenge beside its coach, and the teams of those who take part. */
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openLink, openPlace, ready, test } from './support';
 
 test('a coach is invited by a link and helps; a viewer sees nothing of anybody’s health', async ({
 	page,

@@ -1,5 +1,6 @@
 /** A day of two sessions, ticked off piece by piece, and a session from the shelf. */
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openLink, openPlace, ready, test } from './support';
 
 const PHONE = { width: 390, height: 844 };
 
@@ -10,7 +11,7 @@ test('a day of two sessions is ticked off one by one, and told of in the end', a
 	demo
 }) => {
 	await asCoach(page, demo);
-	await openPlace(page, 'desk');
+	await openPlace(page, 'Desk');
 	const move = async (button: string) => {
 		await page.getByText(/demo clock/).click();
 		await page.getByRole('button', { name: button }).click();
@@ -43,7 +44,7 @@ test('a day of two sessions is ticked off one by one, and told of in the end', a
 	await expect(phone.getByRole('link', { name: 'Correct it' })).toBeVisible();
 	await context.close();
 
-	await openPlace(page, 'desk');
+	await openPlace(page, 'Desk');
 	await expect(page.getByText('day 26, all done, effort 7 of 10').first()).toBeVisible();
 	await move('Back to the real time');
 	await expect(page.getByText('Wed 13 May 07:40 · demo clock')).toBeVisible();
@@ -84,7 +85,7 @@ test('a session from the shelf is put there, taken, seen by the coach, and taken
 	await phone.waitForURL('**/me/shelf');
 	await expect(phone.getByText('50 % of it')).toBeVisible();
 
-	await openPlace(page, 'desk');
+	await openPlace(page, 'Desk');
 	await expect(page.getByText('from the shelf: Steady valley').first()).toBeVisible();
 	await expect(page.getByText('Hurts: Left heel')).toBeVisible();
 

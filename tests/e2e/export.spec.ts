@@ -1,7 +1,8 @@
 /** What leaves a plan: calendars, paper, files, announcements; and what tries it out. */
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, noBarriers, openAnnouncements, openPlace, ready, asCoach, test, openLink } from './support';
+import { noBarriers } from './barriers';
+import { expect, openAnnouncements, openPlace, ready, asCoach, test, openLink } from './support';
 
 async function openPart(page: Page, name: string): Promise<void> {
 	await openPlace(page, 'Plan');
@@ -158,7 +159,7 @@ test('an announcement goes up, is read on the phone, and comes down', async ({
 	site
 }) => {
 	await asCoach(page, demo);
-	await openPlace(page, 'desk');
+	await openPlace(page, 'Desk');
 	await openAnnouncements(page);
 	await page.getByRole('textbox', { name: 'Announcement', exact: true }).fill('Bring both gloves on Friday.');
 	await page.getByRole('button', { name: 'Post', exact: true }).click();

@@ -1,5 +1,6 @@
 /** The questions before the start, the hold, and who gets what. */
-import { answerQuestions, asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { answerQuestions, asCoach, expect, openLink, openPlace, ready, test } from './support';
 import { paceOf, secondsOf } from './pace';
 
 test('answers given without a connection are sent later; a warning sign holds until the coach records a clearance', async ({

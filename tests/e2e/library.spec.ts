@@ -1,15 +1,5 @@
-import {
-	blocks,
-	expect,
-	newSession,
-	noBarriers,
-	openPlace,
-	openSession,
-	ready,
-	save,
-	asCoach,
-	test
-} from './support';
+import { noBarriers } from './barriers';
+import { blocks, expect, newSession, openPlace, openSession, ready, save, asCoach, test } from './support';
 
 test.beforeEach(async ({ page, demo }) => {
 	await asCoach(page, demo);

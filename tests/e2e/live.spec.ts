@@ -1,7 +1,8 @@
 /** A session as others see it while it goes on, what comes of it afterwards, and the heart rate on the way. */
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test, type DemoSignIn } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openLink, openPlace, ready, test, type DemoSignIn } from './support';
 
 const PHONE = { width: 390, height: 844 };
 

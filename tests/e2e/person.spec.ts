@@ -1,5 +1,6 @@
 /** What is one person's own: what differs for them, pauses; and what the installation does by itself. */
-import { expect, noBarriers, openPlace, ready, asCoach, test, openLink } from './support';
+import { noBarriers } from './barriers';
+import { expect, openPlace, ready, asCoach, test, openLink } from './support';
 
 test('a difference is shown to the person it is for, with its reason, until it is removed', async ({
 	page,

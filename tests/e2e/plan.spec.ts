@@ -1,18 +1,13 @@
 import type { Page } from '@playwright/test';
-import { expect, noBarriers, openAnnouncements, openPlace, ready, asCoach, test, openLink } from './support';
+import { noBarriers } from './barriers';
+import { expect, openAnnouncements, openPlace, ready, asCoach, test, openLink } from './support';
 
 test.beforeEach(async ({ page, demo }) => {
 	await asCoach(page, demo);
 });
 
 /** The plan of the challenge that begins in some weeks: nothing of it is released. */
-async function openSpring(page: Page): Promise<void> {
-	await page.goto('/challenges');
-	await page.getByRole('link', { name: 'Spring Ridge, eight weeks' }).click();
-	await page.waitForURL('**/desk');
-	await page.goto(page.url().replace('/desk', '/plan'));
-	await ready(page);
-}
+const openSpring = (page: Page) => openPlace(page, 'Plan', 'Spring Ridge, eight weeks');
 const cell = (page: Page, day: number) => page.getByRole('gridcell', { name: new RegExp(`^Day ${day},`) });
 const part = async (page: Page, name: string) => {
 	await page.getByRole('navigation', { name: 'Parts of the plan' }).getByRole('link', { name }).click();

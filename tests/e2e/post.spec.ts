@@ -1,6 +1,7 @@
 /** Writing to several, what goes wrong with mail, pain that is decided about, form checks, measures and photographs. */
 import sharp from 'sharp';
-import { asCoach, expect, noBarriers, openPlace, phoneOf, reachOut, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openPlace, phoneOf, reachOut, ready, test } from './support';
 
 const picture = () =>
 	sharp({ create: { width: 400, height: 500, channels: 3, background: '#4d5f7a' } })
@@ -16,7 +17,6 @@ test('a coach writes to several, sees what each will read, plans it and takes it
 }) => {
 	await asCoach(page, demo);
 	await openPlace(page, 'Post');
-	await ready(page);
 	await noBarriers(page, 'Post');
 	const preview = page.getByRole('region', { name: 'Preview' });
 	await page.getByLabel('Subject').fill('Day {day}, {nam}');

@@ -1,5 +1,6 @@
 /** Who needs the coach: gone through one by one, by keyboard, with what was done on record. */
-import { asCoach, expect, noBarriers, openPlace, phoneOf, reachOut, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openPlace, phoneOf, reachOut, ready, test } from './support';
 
 test('a coach goes through those who need her, notes what she did, puts off and takes back', async ({
 	page,
@@ -7,7 +8,6 @@ test('a coach goes through those who need her, notes what she did, puts off and 
 }) => {
 	await asCoach(page, demo);
 	await openPlace(page, 'Reach out');
-	await ready(page);
 	await noBarriers(page, 'Reach out');
 	const shown = page.getByRole('region').filter({ has: page.getByRole('heading', { name: 'Why' }) });
 	const name = () => shown.getByRole('heading', { level: 2 }).innerText();

@@ -1,5 +1,6 @@
 /** A session that is led on the phone: by the clock, with the network gone and the page closed in between, to the coach's roll. */
-import { asCoach, expect, noBarriers, openLink, openPlace, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openLink, openPlace, ready, test } from './support';
 import type { Page } from '@playwright/test';
 
 const PHONE = { width: 390, height: 844 };

@@ -1,5 +1,4 @@
 import { spawn } from 'node:child_process';
-import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Browser, type Cookie, type Page } from '@playwright/test';
 import { SLIP } from '../support/slips';
 
@@ -143,29 +142,6 @@ export async function ready(page: Page): Promise<void> {
 	expect(await page.evaluate(slipsIn, SLIP), page.url()).toEqual([]);
 }
 
-/**
- * No barrier that axe-core finds by the rules of WCAG 2.1 A and AA, in both themes. These differ in colours alone:
- * the dark page is judged by its contrasts, the rest on the light one.
- */
-export async function noBarriers(page: Page, name: string): Promise<void> {
-	const barriersIn = async (theme: 'light' | 'dark', what: (axe: AxeBuilder) => AxeBuilder) => {
-		// Without motion a page has its new colours at once.
-		await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-		// There are no frames in our pages; for frames axe-core opens a page of its own each time.
-		const { violations } = await what(
-			new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
-		).analyze();
-		return violations.map(
-			({ id, nodes }) => `${name}, ${theme}: ${id} ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`
-		);
-	};
-	const dark = await barriersIn('dark', (axe) => axe.withRules(['color-contrast', 'link-in-text-block']));
-	const light = await barriersIn('light', (axe) =>
-		axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
-	);
-	expect([...light, ...dark]).toEqual([]);
-}
-
 export async function signIn(page: Page, demo: Pick<DemoSignIn, 'email' | 'password'>): Promise<void> {
 	await page.goto('/sign-in');
 	await ready(page);
@@ -178,15 +154,15 @@ export async function signIn(page: Page, demo: Pick<DemoSignIn, 'email' | 'passw
 /** What the coach of the demo is known by, for all tests of a worker. */
 let known: Cookie[] = [];
 
-/** Opens the coach's challenges in a browser that is signed in; what is about signing in takes {@link signIn}. */
+/** Makes the coach known to a browser, whatever it has open; what is about signing in takes {@link signIn}. */
 export async function asCoach(page: Page, demo: DemoSignIn): Promise<void> {
-	await page.context().addCookies(known);
-	await page.goto('/challenges');
-	if (page.url().includes('/sign-in')) {
-		await signIn(page, demo);
-		known = await page.context().cookies();
-	}
-	await ready(page);
+	const context = page.context();
+	await context.addCookies(known);
+	// Whoever changes a password signs out elsewhere.
+	const answer = await context.request.get('/challenges', { maxRedirects: 0 });
+	if (answer.ok()) return;
+	await signIn(page, demo);
+	known = await context.cookies();
 }
 
 /** Opens a participant's personal link on a device and says that it is theirs. */
@@ -197,23 +173,39 @@ export async function openLink(page: Page, link: string): Promise<void> {
 	await page.waitForURL('**/me');
 }
 
-/** Goes to a place of the running challenge of the demo. */
-export async function openPlace(page: Page, place: string): Promise<void> {
-	if (new URL(page.url()).pathname !== '/challenges') await page.goto('/challenges');
-	await page.getByRole('link', { name: 'Hut Season, six weeks' }).click();
+const RUNNING = 'Hut Season, six weeks';
+/** The places of the demo's challenges by name, as far as a test of this worker has been there. */
+const placesOf = new Map<string, Map<string, string>>();
+const placesIn = (page: Page) => page.getByRole('navigation', { name: 'Places' }).getByRole('link');
+
+/** Goes the way to a challenge, and notes where its places are. */
+async function findPlaces(page: Page, challenge: string): Promise<Map<string, string>> {
+	await page.goto('/challenges');
+	await page.getByRole('link', { name: challenge }).click();
 	await page.waitForURL('**/desk');
-	if (place !== 'desk') {
-		const link = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place });
-		const to = await link.getAttribute('href');
-		await link.click();
-		await page.waitForURL(`**${to}*`);
-	}
+	const found = await placesIn(page).evaluateAll((links) =>
+		// Behind its name each has the number of its key.
+		links.map((link): [string, string] => [
+			link.textContent.replace(/\d+$/, '').trim(),
+			link.getAttribute('href') ?? ''
+		])
+	);
+	placesOf.set(challenge, new Map(found));
+	return new Map(found);
+}
+
+/** Goes to a place of a challenge of the demo, of the running one if none is said. */
+export async function openPlace(page: Page, place: string, challenge = RUNNING): Promise<void> {
+	const places = placesOf.get(challenge) ?? (await findPlaces(page, challenge));
+	const path = places.get(place);
+	if (!path) throw new Error(`“${place}” is not among the places: ${[...places.keys()].join(', ')}`);
+	await page.goto(path);
 	await ready(page);
 }
 
 /** Announcements of the challenge that is open. */
 export async function openAnnouncements(page: Page): Promise<void> {
-	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Post' }).click();
+	await placesIn(page).filter({ hasText: 'Post' }).click();
 	await page.waitForURL('**/post');
 	await page.getByRole('link', { name: 'Announcements and polls' }).click();
 	await page.waitForURL('**/post/group');

@@ -1,4 +1,5 @@
-import { expect, noBarriers, openPlace, ready, asCoach, test, openLink } from './support';
+import { noBarriers } from './barriers';
+import { expect, openPlace, ready, asCoach, test, openLink } from './support';
 
 test('main views have no barriers', async ({ page, demo }) => {
 	test.setTimeout(120_000);
@@ -6,9 +7,11 @@ test('main views have no barriers', async ({ page, demo }) => {
 	await ready(page);
 	await noBarriers(page, 'sign-in');
 	await asCoach(page, demo);
+	await page.goto('/challenges');
+	await ready(page);
 	await noBarriers(page, 'challenges');
 	for (const place of ['Desk', 'Roll', 'Build', 'People', 'Settings']) {
-		await openPlace(page, place === 'Desk' ? 'desk' : place);
+		await openPlace(page, place);
 		await noBarriers(page, place);
 	}
 	await openPlace(page, 'Build');
@@ -218,7 +221,7 @@ test('works without scripts: the participant reads the day and checks in', async
 
 test('a slip is seen, in the text and on a canvas', async ({ page, demo, complaints }) => {
 	await asCoach(page, demo);
-	await openPlace(page, 'desk');
+	await openPlace(page, 'Desk');
 	await page.evaluate(() => {
 		document.createElement('canvas').getContext('2d')?.fillText('undefined of 26', 0, 0);
 		document.querySelector('h1')?.append(' NaN %');

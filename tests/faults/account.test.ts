@@ -1,10 +1,10 @@
 /** How a coach gets in, and back in, on the running application. */
-import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { simpleParser } from 'mailparser';
 import { TOTP } from 'otpauth';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { admin } from '../support/admin';
 import { makeCoach, PASSWORD } from '../support/context';
 import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
 
@@ -27,17 +27,6 @@ const signedIn = async (name: string, password = PASSWORD): Promise<string> =>
 	cookieIn(await served.signIn(`${name}@example.org`, password));
 const pageOf = async (path: string, cookie = ''): Promise<string> => (await served.get(path, cookie)).text();
 const leadsTo = (answer: Response): string | null => answer.headers.get('location');
-
-/** A command on the machine of the application, while that runs. */
-function admin(...args: string[]): Promise<{ status: number | null; said: string }> {
-	const child = spawn(process.execPath, [join(process.cwd(), 'scripts', 'admin.mjs'), ...args], {
-		env: { ...process.env, CADREX_DATA: served.directory, TEST_DATABASE_URL: '' }
-	});
-	let said = '';
-	for (const stream of [child.stdout, child.stderr])
-		stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
-	return new Promise((resolve) => child.once('close', (status) => resolve({ status, said })));
-}
 
 /** The messages that were written in place of being sent, once there are as many. */
 async function letters(count: number) {
@@ -89,13 +78,14 @@ it('a forgotten password: a message with a link that sets a new one, once; a str
 });
 
 it('the operator makes such a link on the command line, also while the application runs', async () => {
-	const { status, said } = await admin('reset-password', '--email', 'bao@example.org');
-	expect([status, said]).toEqual([0, expect.stringContaining(`${served.server.url}/reset/`)]);
-	const { pathname } = new URL(/http\S+/.exec(said)![0]);
+	const { status, stdout } = await admin(served.directory, ['reset-password', '--email', 'bao@example.org']);
+	expect([status, stdout]).toEqual([0, expect.stringContaining(`${served.server.url}/reset/`)]);
+	const { pathname } = new URL(/http\S+/.exec(stdout)![0]);
 	expect(leadsTo(await post(pathname, { password: NEXT }))).toBe('/sign-in?notice=reset');
-	expect(await admin('reset-password', '--email', 'nobody@example.org')).toEqual({
+	expect(await admin(served.directory, ['reset-password', '--email', 'nobody@example.org'])).toEqual({
 		status: 1,
-		said: expect.stringContaining('No coach has the address nobody@example.org.') as string
+		stdout: '',
+		stderr: expect.stringContaining('No coach has the address nobody@example.org.') as string
 	});
 }, 60_000);
 
@@ -135,9 +125,9 @@ describe('two-step sign-in', () => {
 	});
 
 	it('ends by the operator’s command', async () => {
-		expect((await admin('second-factor-off', '--email', 'maarit@example.org')).said).toContain(
-			'is off for maarit'
-		);
+		expect(
+			(await admin(served.directory, ['second-factor-off', '--email', 'maarit@example.org'])).stdout
+		).toContain('is off for maarit');
 		expect(leadsTo(await served.signIn('maarit@example.org', PASSWORD))).toBe('/challenges');
 	}, 60_000);
 

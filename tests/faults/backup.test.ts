@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import {
 	cpSync,
 	existsSync,
@@ -10,6 +9,7 @@ import {
 	writeFileSync
 } from 'node:fs';
 import { join } from 'node:path';
+import { setTimeout } from 'node:timers/promises';
 import { create, extract } from 'tar';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { backUp, backupsIn, restore } from '$lib/server/backup/backup';
@@ -18,6 +18,7 @@ import type { Manifest } from '$lib/server/backup/archive';
 import { NEWEST } from '$lib/server/db/migrate';
 import { openPglite } from '$lib/server/db/pglite';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
+import { admin } from '../support/admin';
 import { dataDirectory, ownFolder } from '../support/directories';
 import { startServer } from '../support/server';
 import { openDays, Senders } from '../support/shelf';
@@ -29,14 +30,6 @@ const where = (dataDirectory: string, kept = 7) => ({
 	backups: { directory: join(dataDirectory, 'backups'), kept }
 });
 const empty = () => mkdtempSync(join(folder, 'empty-'));
-const admin = (directory: string, ...args: string[]) => {
-	const { status, stdout, stderr } = spawnSync(
-		process.execPath,
-		[join(process.cwd(), 'scripts', 'admin.mjs'), ...args],
-		{ encoding: 'utf8', env: { ...process.env, CADREX_DATA: directory, TEST_DATABASE_URL: '' } }
-	);
-	return { status, stdout, stderr };
-};
 
 describe('a backup of the embedded database', () => {
 	it('is written while check-ins come in, holds all that was acknowledged before it, and restores by one command', async () => {
@@ -56,9 +49,8 @@ describe('a backup of the embedded database', () => {
 				await senders.send(server, one);
 			}
 		})();
-		const made = await new Promise<ReturnType<typeof admin>>((resolve) =>
-			setTimeout(() => resolve(admin(directory, 'backup')), 200)
-		);
+		await setTimeout(200);
+		const made = await admin(directory, ['backup']);
 		stop = true;
 		await sending;
 		await server.stop();
@@ -68,7 +60,7 @@ describe('a backup of the embedded database', () => {
 		expect(existsSync(join(directory, 'control.json'))).toBe(false);
 
 		const back = empty();
-		const restored = admin(back, 'restore', file);
+		const restored = await admin(back, ['restore', file]);
 		expect([restored.status, restored.stdout]).toEqual([
 			0,
 			expect.stringMatching(new RegExp(`^Restored what was backed up on .* \\(schema ${NEWEST}\\)`)) as string

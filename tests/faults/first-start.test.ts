@@ -1,16 +1,11 @@
-import { spawnSync } from 'node:child_process';
-import { join } from 'node:path';
 import { expect, it } from 'vitest';
+import { admin } from '../support/admin';
 import { ownFolder } from '../support/directories';
 import { startServer } from '../support/server';
 
 const directory = ownFolder('first');
 
-const admin = (args: string[], env: Record<string, string> = {}) =>
-	spawnSync(process.execPath, [join(process.cwd(), 'scripts', 'admin.mjs'), ...args], {
-		encoding: 'utf8',
-		env: { ...process.env, CADREX_DATA: directory, TEST_DATABASE_URL: '', ...env }
-	});
+const command = (args: string[], env?: Record<string, string>) => admin(directory, args, env);
 const RUNA = ['create-coach', '--email', 'runa@example.org', '--name', 'Runa', '--zone', 'Europe/Oslo'];
 const FORM = { 'content-type': 'application/x-www-form-urlencoded', accept: 'text/html' };
 
@@ -19,22 +14,22 @@ it('an empty database shows how to make the first coach and nothing else; she ca
 	const empty = await (await fetch(`${server.url}/sign-in`)).text();
 	expect(empty).toContain('npm run admin -- create-coach');
 	expect(empty).not.toContain('type="password"');
-	const bad = admin(['create-coach', '--email', 'x', '--name', 'R', '--zone', 'Mars/Base'], {
+	const bad = await command(['create-coach', '--email', 'x', '--name', 'R', '--zone', 'Mars/Base'], {
 		CADREX_PASSWORD: 'short'
 	});
 	expect(bad.status).toBe(1);
 	for (const word of ['email', 'zone', 'Mars/Base', 'password']) expect(bad.stderr).toContain(word);
-	const weak = admin(RUNA, { CADREX_PASSWORD: 'password1234' });
+	const weak = await command(RUNA, { CADREX_PASSWORD: 'password1234' });
 	expect([weak.status, weak.stderr]).toEqual([1, expect.stringContaining('would be guessed soon')]);
 	// The application that runs has the database, and makes her for the command.
-	const made = admin(RUNA, { CADREX_PASSWORD: 'long enough for her' });
+	const made = await command(RUNA, { CADREX_PASSWORD: 'long enough for her' });
 	await server.stop();
 	expect([made.status, made.stdout]).toEqual([
 		0,
 		expect.stringContaining('Runa can sign in with runa@example.org')
 	]);
-	expect(admin(['rebuild']).stdout).toContain('0 enrolments');
-	expect(admin(['dance']).status).toBe(2);
+	expect((await command(['rebuild'])).stdout).toContain('0 enrolments');
+	expect((await command(['dance'])).status).toBe(2);
 
 	server = await startServer({ CADREX_DATA: directory });
 	expect(await (await fetch(`${server.url}/sign-in`)).text()).toContain('type="password"');

@@ -1,4 +1,4 @@
-import { Umzug, type UmzugStorage } from 'umzug';
+import type { UmzugStorage } from 'umzug';
 import { CannotStart } from '../platform/cannot-start';
 import type { Database, Queries } from './database';
 
@@ -74,9 +74,14 @@ export async function migrate(db: Database): Promise<string[]> {
 		throw new CannotStart(
 			`The database is at schema ${before}; this program knows ${NEWEST}. Start a newer program on it.`
 		);
+	const storage = storageOf(db);
+	const taken = await storage.executed({ context: undefined });
+	if (STEPS.every(({ name }) => taken.includes(name))) return [];
+	// Only now: it brings as many modules along as the program has itself, and most starts have nothing to do.
+	const { Umzug } = await import('umzug');
 	const umzug = new Umzug({
 		migrations: STEPS.map((step) => ({ name: step.name, up: () => take(db, step) })),
-		storage: storageOf(db),
+		storage,
 		logger: undefined
 	});
 	return (await umzug.up()).map(({ name }) => name);

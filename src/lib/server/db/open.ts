@@ -1,11 +1,14 @@
 import type { Config } from '../platform/config';
 import type { Database } from './database';
 import { openPglite } from './pglite';
-import { openPostgres } from './postgres';
 
 /** Opens the database that the configuration names: a server when there is an address, else the embedded one. */
-export function openDatabase(config: Pick<Config, 'databaseUrl' | 'dataDirectory'>): Promise<Database> {
-	return config.databaseUrl
-		? Promise.resolve(openPostgres(config.databaseUrl))
-		: openPglite(config.dataDirectory);
+export async function openDatabase({
+	databaseUrl,
+	dataDirectory
+}: Pick<Config, 'databaseUrl' | 'dataDirectory'>): Promise<Database> {
+	if (!databaseUrl) return openPglite(dataDirectory);
+	// The driver is loaded where there is a server.
+	const { openPostgres } = await import('./postgres');
+	return openPostgres(databaseUrl);
 }

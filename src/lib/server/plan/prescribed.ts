@@ -130,6 +130,7 @@ export async function refreshPrescribed(
 		[challengeId, releasedTo(startsOn, context.clock.now()), also]
 	);
 	const made = new Map<string, VersionId>();
+	const given: { day: number; version: VersionId }[] = [];
 	for (const row of rows) {
 		const week = weekOf(row.day);
 		const key = `${row.baseId} ${row.evening?.id ?? ''} ${followsRules(row) ? week : 'as laid'}`;
@@ -142,12 +143,14 @@ export async function refreshPrescribed(
 					: await madeVersion(tx, context, row, session, practice, dateOfDay(row.day, startsOn));
 			made.set(key, id);
 		}
-		await tx.query('update plan_day set version_id = $3 where challenge_id = $1 and day = $2', [
-			challengeId,
-			row.day,
-			id
-		]);
+		given.push({ day: row.day, version: id });
 	}
+	await tx.query(
+		`update plan_day p set version_id = g.version
+		 from jsonb_to_recordset($2::jsonb) as g(day int, version uuid)
+		 where p.challenge_id = $1 and p.day = g.day and p.version_id is distinct from g.version`,
+		[challengeId, JSON.stringify(given)]
+	);
 	await tx.query(
 		`delete from session_version v
 		 where v.made_from is not null

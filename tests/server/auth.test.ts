@@ -173,7 +173,7 @@ describe('roles', () => {
 		suited: { level: 'beginner' as const, kit: [], limits: [], answered: false, since: 0 },
 		holds: [],
 		asksAgain: false,
-		elsewhere: false
+		others: []
 	};
 	/** A request of somebody, with a list of what was looked up about them. */
 	const requestOf = ({

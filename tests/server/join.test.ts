@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { openLink, otherChallengesOf, personOf, switchTo } from '$lib/server/auth/link';
+import { addDays } from '$core/calendar';
+import { makeLink, openLink, personOf, switchTo } from '$lib/server/auth/link';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { challengeOf } from '$lib/server/challenge/challenge';
 import { standingOf } from '$lib/server/day/own-day';
@@ -216,16 +217,32 @@ describe('going on in another challenge', () => {
 		const next = (await challengesWith(context.db, auckland!.participantId)).find(
 			({ name }) => name === 'Next'
 		);
-		const here = asPerson(await enrolmentById(context.db, auckland!.enrolmentId));
-		expect(await otherChallengesOf(context, here)).toEqual([
-			{ enrolmentId: next?.enrolmentId, name: 'Next' }
-		]);
-		const changed = await switchTo(context, here, next?.enrolmentId ?? '', 'none');
-		expect(await personOf(context, changed ?? '')).toMatchObject({
+		const device = await openLink(context, await makeLink(context.db, context, auckland!.enrolmentId));
+		const here = await personOf(context, device ?? '');
+		expect(here?.others).toEqual([{ enrolmentId: next?.enrolmentId, name: 'Next' }]);
+		expect(await switchTo(context, here!, world.people[2]?.enrolmentId ?? '', 'none')).toBeNull();
+		const changed = await switchTo(context, here!, next?.enrolmentId ?? '', device ?? '');
+		expect(await personOf(context, device ?? '')).toBeNull();
+		const there = () => personOf(context, changed ?? '');
+		expect(await there()).toMatchObject({
 			enrolmentId: next?.enrolmentId,
-			elsewhere: true
+			others: [{ enrolmentId: auckland!.enrolmentId, name: 'Hut weeks' }]
 		});
-		expect(await switchTo(context, here, world.people[2]?.enrolmentId ?? '', 'none')).toBeNull();
+		// What is over is no other challenge of theirs: from the second day after its last, in UTC.
+		const ends = (daysAgo: number) =>
+			context.db.query('update challenge set starts_on = $2::date - days where id = $1', [
+				auckland!.challengeId,
+				addDays(new Date(context.clock.now()).toISOString().slice(0, 10), -daysAgo)
+			]);
+		const { startsOn } = await challengeOf(context.db, world.coach.id, auckland!.challengeId);
+		await ends(0);
+		expect((await there())?.others).toHaveLength(1);
+		await ends(1);
+		expect((await there())?.others).toEqual([]);
+		await context.db.query('update challenge set starts_on = $2 where id = $1', [
+			auckland!.challengeId,
+			startsOn
+		]);
 	});
 
 	it('is for challenges of the same coach alone', async () => {

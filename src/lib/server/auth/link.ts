@@ -26,10 +26,15 @@ export interface Person {
 	holds: Hold[];
 	/** Whether the coach asked them to look over their answers, and they have not yet. */
 	asksAgain: boolean;
-	/** Whether they are in another challenge as well. */
-	elsewhere: boolean;
+	/** Their challenges that are not over, beside the one that this device shows, the latest first. */
+	others: OtherChallenge[];
 	/** Where they stood as this was read, for a request that changes nothing; else it is asked for. */
 	standing?: StandingRow;
+}
+
+interface OtherChallenge {
+	enrolmentId: EnrolmentId;
+	name: string;
 }
 
 /** A secret for a personal link, and what is kept of it. */
@@ -96,19 +101,6 @@ export async function openLink(
 	return token;
 }
 
-/** The challenges of somebody that are not over, beside the one that their device shows. */
-export const otherChallengesOf = (
-	{ db, clock }: Pick<Context, 'db' | 'clock'>,
-	{ participantId, enrolmentId }: Pick<Person, 'participantId' | 'enrolmentId'>
-): Promise<{ enrolmentId: EnrolmentId; name: string }[]> =>
-	db.query(
-		`select e.id as "enrolmentId", ch.name from enrolment e join challenge ch on ch.id = e.challenge_id
-		 where e.participant_id = $1 and e.id <> $2 and e.left_at is null
-			and ch.starts_on + ch.days >= (to_timestamp($3 / 1000.0) at time zone 'utc')::date
-		 order by ch.starts_on desc`,
-		[participantId, enrolmentId, clock.now()]
-	);
-
 /** Has a device show another challenge of the same person. @returns its new token; null where there is no such challenge */
 export async function switchTo(
 	{ db, clock, ids }: Context,
@@ -116,9 +108,7 @@ export async function switchTo(
 	enrolmentId: string,
 	before: string
 ): Promise<string | null> {
-	const found = (await otherChallengesOf({ db, clock }, person)).find(
-		(one) => one.enrolmentId === enrolmentId
-	);
+	const found = person.others.find((one) => one.enrolmentId === enrolmentId);
 	if (!found) return null;
 	const token = ids.secret();
 	const now = clock.now();

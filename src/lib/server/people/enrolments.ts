@@ -93,7 +93,7 @@ export const asPerson = (one: Enrolment): Person => ({
 	suited: one.suited,
 	holds: one.holds,
 	asksAgain: one.askedAt !== null && one.answeredAt !== null && one.askedAt > one.answeredAt,
-	elsewhere: false
+	others: []
 });
 
 /** People read with one statement: more at a time would make everybody else wait for them. */

@@ -1,7 +1,7 @@
 import { redirect } from '@sveltejs/kit';
 import { adherence, madeUp } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
-import { otherChallengesOf, signOutDevice, switchTo } from '$lib/server/auth/link';
+import { signOutDevice, switchTo } from '$lib/server/auth/link';
 import { formText } from '$lib/server/web/form-text';
 import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
@@ -53,7 +53,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
 		adherence: madeUp(adherence(days), standing.extras.credit),
 		company: standing.company,
-		others: person.elsewhere ? await otherChallengesOf(app, person) : [],
+		others: person.others,
 		/** What keeps sessions from them, and whether the questions are to be answered. */
 		hold: standing.hold?.reason ?? null,
 		questions: person.suited.answered ? (person.asksAgain ? ('again' as const) : null) : ('first' as const),

@@ -135,7 +135,14 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 	// It waits all the same, until it is answered or said to need no answer.
 	const waits = page.getByRole('listitem').filter({ hasText: /Noor Bastani\s*since / });
 	await expect(waits).toBeVisible();
+	// As where nobody else is next: who is open stays so, and the field begins anew with what is proposed now.
+	await shown.locator('form[action="?/write"]').evaluate((form: HTMLFormElement) => {
+		const field = (name: string) => form.elements.namedItem(name) as HTMLInputElement;
+		field('next').value = field('person').value;
+	});
 	await shown.getByRole('button', { name: 'Needs no answer' }).click();
 	await expect(waits).toHaveCount(0);
+	await expect(shown.getByLabel('Write to Noor')).toBeVisible();
+	await expect(shown.getByLabel('Write to Noor')).not.toContainText('Thank you for writing.');
 	await me.context().close();
 });

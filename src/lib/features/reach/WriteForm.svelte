@@ -23,9 +23,11 @@
 	}
 	let { person, name, next, id, draft, waiting, zone, refused }: Props = $props();
 
+	const begun = $derived(refused?.writing ?? htmlOfLetter(draft));
 	// svelte-ignore state_referenced_locally
-	const begun = refused?.writing ?? htmlOfLetter(draft);
 	let html = $state(begun);
+	/** Messages that were done with here: where nobody else is next, the field begins anew as the page now proposes it. */
+	let turn = $state(0);
 	const title = $derived(waiting ? `Answer ${name}` : `Write to ${name}`);
 	const sending = new Submission();
 </script>
@@ -34,7 +36,10 @@
 	method="post"
 	action="?/write"
 	class="flex flex-col gap-2"
-	use:enhance={sending.watch(({ update }) => update({ reset: false }))}
+	use:enhance={sending.watch(async ({ result, update }) => {
+		await update({ reset: false });
+		if (result.type === 'redirect') turn++;
+	})}
 >
 	<input type="hidden" name="person" value={person} />
 	<input type="hidden" name="next" value={next ?? ''} />
@@ -47,15 +52,15 @@
 				<p class="line-clamp-6 whitespace-pre-line">{waiting.text}</p>
 			</blockquote>
 		{/if}
-		<RichText
-			html={begun}
-			text={refused?.typed || draft}
-			label={title}
-			placeholder=""
-			rows={12}
-			large
-			bind:value={html}
-		/>
+		{#key turn}<RichText
+				html={begun}
+				text={refused?.typed || draft}
+				label={title}
+				placeholder=""
+				rows={12}
+				large
+				bind:value={html}
+			/>{/key}
 	</div>
 	{#if refused}<p class="field-fault" role="alert">{refused.message}</p>{/if}
 	<div class="flex flex-wrap items-center gap-2">

@@ -2,6 +2,8 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { setFlagsFromString } from 'node:v8';
+import { ENGINE_SETTING } from './engine.mjs';
 import { isMeant, protect } from './headers.mjs';
 import { ROOT } from './setup.mjs';
 
@@ -16,6 +18,7 @@ const PATIENCE = 10_000;
  * @returns {Promise<{ url: string, close: () => Promise<void> }>}
  */
 export async function serve({ host, port }) {
+	setFlagsFromString(ENGINE_SETTING);
 	process.env.BODY_SIZE_LIMIT ??= BODY_LIMIT;
 	process.env.CADREX_WORKERS ??= join(ROOT, 'build-cli');
 	// Without ORIGIN the address is taken from each request; what comes in directly comes over plain HTTP.

@@ -1,6 +1,5 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { SHORT_LIVED } from './server';
 
 export interface Answer {
 	status: number | null;
@@ -13,7 +12,7 @@ export interface Answer {
  * @param directory the data directory; an application that runs on it may have it open
  */
 export function admin(directory: string, args: string[], env: Record<string, string> = {}): Promise<Answer> {
-	const child = spawn(process.execPath, [SHORT_LIVED, join(process.cwd(), 'scripts', 'admin.mjs'), ...args], {
+	const child = spawn(process.execPath, [join(process.cwd(), 'scripts', 'admin.mjs'), ...args], {
 		env: { ...process.env, CADREX_DATA: directory, TEST_DATABASE_URL: '', ...env }
 	});
 	const said = { stdout: '', stderr: '' };

@@ -12,12 +12,9 @@ export interface RunningServer {
 	kill: () => Promise<void>;
 }
 
-/** The engine is compiled for speed later: what ends within seconds does not live to see it, and starts with a fifth less. */
-export const SHORT_LIVED = '--wasm-tiering-budget=20000000';
-
 /** Starts the built application in a process of its own; rejects with its output when it ends instead. */
 export function startServer(env: Record<string, string>): Promise<RunningServer> {
-	const child = spawn(process.execPath, [SHORT_LIVED, join(process.cwd(), 'scripts', 'start.mjs')], {
+	const child = spawn(process.execPath, [join(process.cwd(), 'scripts', 'start.mjs')], {
 		env: { ...process.env, PORT: '0', HOST: '127.0.0.1', CADREX_LOG: 'info', TEST_DATABASE_URL: '', ...env },
 		stdio: ['ignore', 'pipe', 'pipe']
 	});

@@ -9,9 +9,6 @@ ensureBuilt();
 const done = spawnSync(
 	process.execPath,
 	[ENGINE_SETTING, join(ROOT, 'build-cli', 'admin.js'), ...process.argv.slice(2)],
-	{
-		stdio: 'inherit',
-		cwd: ROOT
-	}
+	{ stdio: 'inherit', cwd: ROOT }
 );
 process.exit(done.status ?? 1);

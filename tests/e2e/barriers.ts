@@ -26,7 +26,8 @@ const barriersIn = async (rules: Rules): Promise<string[]> => {
 
 /**
  * Runs in a page: hides what has no colours of its own to judge, as it has no text, or looks as what stands before it under
- * the same parent, down to classes, styles and states. Nothing moves by it. Contrasts are most of what a page costs.
+ * the same parent, down to classes, styles, states and the colours and sizes that come of them. Nothing moves by it.
+ * Contrasts are most of what a page costs.
  */
 const hideRepeated = (): void => {
 	/** What tells two of a kind apart and is not seen in their colours. */
@@ -42,7 +43,11 @@ const hideRepeated = (): void => {
 		const attributes = [...element.attributes]
 			.filter(({ name }) => !content.test(name))
 			.map(({ name, value }) => `${name}=${name === 'style' ? value.replace(place, '') : value}`);
-		const look = `${element.localName} ${attributes.join(' ')}>${[...element.children].map(lookOf).join(',')}`;
+		const { color, backgroundColor, backgroundImage, opacity, fontSize, fontWeight } =
+			getComputedStyle(element);
+		const seen = [color, backgroundColor, backgroundImage, opacity, fontSize, fontWeight].join(' ');
+		const parts = [...element.children].map(lookOf).join(',');
+		const look = `${element.localName} ${attributes.join(' ')} ${seen}>${parts}`;
 		const number = known.get(look) ?? known.size;
 		known.set(look, number);
 		looks.set(element, number);
@@ -77,13 +82,13 @@ export async function noBarriers(page: Page, name: string): Promise<void> {
 	const judge = async (theme: string, rules: Rules) => {
 		for (const barrier of await page.evaluate(barriersIn, rules)) found.push(`${name}, ${theme}: ${barrier}`);
 	};
-	await page.evaluate(hideRepeated);
 	for (const theme of ['dark', 'light'] as const) {
 		// Without motion a page has its new colours at once.
 		await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+		await page.evaluate(hideRepeated);
 		await judge(theme, contrasts);
+		await page.evaluate(showAll);
 	}
-	await page.evaluate(showAll);
 	await judge('light', allElse);
 	expect(found).toEqual([]);
 }

@@ -2,7 +2,7 @@
 export const SESSIONS = {
 	'Ridge load': [
 		'warm-up: circuit 2 rounds 30/10: march with arms up + hip circles per side + standing bird dog per side',
-		'superset 3 rounds, rest 30 inside, 90 after: 10 goblet squat 3-1-1 @ 12 kg if the knee hurts: sit to chair + 8 per side one-arm row @ 12 kg or band row',
+		'superset 3 rounds, rest 30 inside, 90 after: 10 goblet squat 3-1-1 @ 12 kg if the knee hurts: half squat + 8 per side one-arm row @ 12 kg or band row',
 		'emom 8 min: 10 swing to shoulder @ 10 kg / 6 per side step-up @ 8 kg',
 		'3 x 40 m suitcase carry @ 12/16/20 kg, rest 60',
 		'cool-down: holds, rest 5: 30 s per side hip flexor stretch + 30 s per side calf stretch + 30 s child rest'
@@ -127,8 +127,7 @@ export const OWN_EXERCISES = [
 		assisting: ['lower back', 'forearms'],
 		equipment: [{ item: 'loaded backpack', count: 1 }],
 		position: 'standing',
-		impact: 'none',
-		balance: 0,
+		demands: { neck: 0, shoulder: 1, elbow: 0, wrist: 1, back: 3, hip: 2, knee: 1, ankle: 1, trunkPressure: 2, arms: 'down', balance: 0, canHoldOn: true, impact: 'none', floorTransfer: false, space: 'spot', lever: 'none', relativeLoad: 1.2 },
 		cues: ['Push the hips back, beam close to the legs', 'Stand tall, then set it down as slowly'],
 		cautions: ['Sore back: wall hinge instead'],
 		looksLike: 'Backpack deadlift',
@@ -145,8 +144,7 @@ export const OWN_EXERCISES = [
 		assisting: ['biceps', 'forearms'],
 		equipment: [{ item: 'band', count: 1 }],
 		position: 'standing',
-		impact: 'none',
-		balance: 1,
+		demands: { neck: 0, shoulder: 1, elbow: 1, wrist: 1, back: 1, hip: 1, knee: 1, ankle: 1, trunkPressure: 1, arms: 'shoulder', balance: 1, canHoldOn: false, impact: 'none', floorTransfer: false, space: 'spot', lever: 'short', relativeLoad: null },
 		cues: ['Hand over hand, hips low', 'Pull with the back, not with the arms alone'],
 		cautions: [],
 		looksLike: 'Band row',
@@ -158,7 +156,7 @@ export const OWN_EXERCISES = [
 /** Week 3 onward: a fourth carry, a longer EMOM. */
 export const RIDGE_LOAD_SECOND = [
 	SESSIONS['Ridge load'][0],
-	'superset 3 rounds, rest 30 inside, 90 after: 12 goblet squat 3-1-1 @ 12 kg if the knee hurts: sit to chair + 10 per side one-arm row @ 12 kg or band row',
+	'superset 3 rounds, rest 30 inside, 90 after: 12 goblet squat 3-1-1 @ 12 kg if the knee hurts: half squat + 10 per side one-arm row @ 12 kg or band row',
 	'emom 8 min: 12 swing to shoulder @ 10 kg / 6 per side step-up @ 8 kg',
 	'4 x 40 m suitcase carry @ 12/16/20 kg, rest 60',
 	SESSIONS['Ridge load'][4]

@@ -1,6 +1,6 @@
 /** Three hundred people, and sixty sessions of twenty exercises. */
 import { fitDays, fitRow, personalSession, type FitCase } from '$core/day';
-import type { Suits } from '$core/fit';
+import type { FitProfile } from '$core/fit';
 import { CONDITIONS, limitsOf, readKit } from '$core/kit';
 import { LEVELS } from '$core/people';
 import { newSets, type Part, type Session } from '$core/session';
@@ -26,7 +26,7 @@ const KITS = [
 const PEOPLE = 300;
 const SESSIONS = 60;
 
-function cohort(): { suits: Suits[]; places: number[]; sessions: Map<string, Session> } {
+function cohort(): { profile: FitProfile[]; places: number[]; sessions: Map<string, Session> } {
 	const draw = seededRandom('fit');
 	const pick = <T>(all: readonly T[]): T => all[Math.floor(draw() * all.length)] as T;
 	const names = PRACTICE.library.all.filter(({ pattern }) => pattern !== 'stretch').map(({ name }) => name);
@@ -43,51 +43,51 @@ function cohort(): { suits: Suits[]; places: number[]; sessions: Map<string, Ses
 			{ blocks: Array.from({ length: 20 }, () => newSets(part(pick(names)), 3, 'main')) }
 		])
 	);
-	const people = Array.from({ length: PEOPLE }, (): Suits => ({
+	const people = Array.from({ length: PEOPLE }, (): FitProfile => ({
 		level: pick(LEVELS),
 		planFor: 'some experience',
 		kit: pick(KITS),
 		limits: draw() < 0.3 ? limitsOf(pick(CONDITIONS)) : []
 	}));
 	const at = new Map<string, number>();
-	const suits: Suits[] = [];
+	const profile: FitProfile[] = [];
 	const places = people.map((one) => {
 		const key = JSON.stringify(one);
-		const place = at.get(key) ?? suits.push(one) - 1;
+		const place = at.get(key) ?? profile.push(one) - 1;
 		at.set(key, place);
 		return place;
 	});
-	return { suits, places, sessions };
+	return { profile, places, sessions };
 }
 
 export function fits(): void {
 	const [ms = Infinity] = timesOf(
 		1,
 		() => {
-			const { suits, places, sessions } = cohort();
+			const { profile, places, sessions } = cohort();
 			const cases = [...sessions.keys()].flatMap((session, i) =>
-				places.map((place): FitCase => ({ session, day: i + 1, suits: place, overrides: [] }))
+				places.map((place): FitCase => ({ session, day: i + 1, profile: place, overrides: [] }))
 			);
-			fitDays(sessions, suits, cases, PRACTICE);
+			fitDays(sessions, profile, cases, PRACTICE);
 		},
 		0
 	);
-	const { suits, places, sessions } = cohort();
+	const { profile, places, sessions } = cohort();
 	report(
 		'fit of 300 people × 20 exercises × 60 sessions, everything anew',
 		ms,
 		'ms',
 		2000,
-		`${suits.length} kinds of people; in a thread beside the requests`
+		`${profile.length} kinds of people; in a thread beside the requests`
 	);
 	const planned = sessions.get('s0');
 	if (!planned) return;
 	const times = timesOf(5, () => {
-		const { suits: fresh } = cohort();
+		const { profile: fresh } = cohort();
 		for (const place of places) {
 			const whom = fresh[place];
 			if (!whom) continue;
-			const own = personalSession(planned, 1, { suits: whom, overrides: [] }, PRACTICE);
+			const own = personalSession(planned, 1, { profile: whom, overrides: [] }, PRACTICE);
 			fitRow(planned, own, whom.level, PRACTICE);
 		}
 	});

@@ -1,5 +1,4 @@
 import { MUSCLES, type Exercise, type Library, type Muscle } from '../exercise';
-import { onFloor } from '../kit';
 import type { Practice } from '../practice';
 import { compileSession, formatOf, passesOf, type Block, type Session, type Timeline } from '../session';
 import { workOf } from './work';
@@ -60,6 +59,7 @@ export function leanings(exercise: Exercise): { push: number; pull: number; knee
 		case 'pull down':
 			return { ...none, pull: 1 };
 		case 'squat':
+		case 'knee extension':
 		case 'lunge':
 		case 'jump':
 			return { ...none, knee: 1 };
@@ -91,8 +91,9 @@ export function floorChanges(session: Session, timeline: Timeline, library: Libr
 	let changes = 0;
 	for (const { exercise } of workOf(session, timeline, library)) {
 		if (!exercise) continue;
-		if (onFloor(exercise) && !down) changes++;
-		down = onFloor(exercise);
+		const { floorTransfer } = exercise.demands;
+		if (floorTransfer && !down) changes++;
+		down = floorTransfer;
 	}
 	return changes;
 }
@@ -136,7 +137,7 @@ export function balanceOf(
 	for (const { segment, exercise } of workOf(session, timeline, library)) {
 		if (segment.side === 'left') left += segment.seconds;
 		if (segment.side === 'right') right += segment.seconds;
-		if (exercise?.impact !== 'high') continue;
+		if (exercise?.demands.impact !== 'high') continue;
 		impact.seconds += segment.seconds;
 		impact.reps += segment.reps;
 	}

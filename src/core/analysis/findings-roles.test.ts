@@ -46,7 +46,7 @@ describe('a warm-up that fits the work', () => {
 
 	it('is done sitting where all of the work is', () => {
 		expect(warm('3 x 10 seated knee lift\n3 x 10 seated band row')).toBe(
-			'warm-up: circuit 2 rounds 40/10: Seated march + Seated cat and camel + per side Seated hip turn'
+			'warm-up: circuit 2 rounds 40/10: Seated march + Seated shoulder rolls + Seated cat and camel + per side Seated hip turn'
 		);
 		expect(warm('3 x 10 seated knee lift\n3 x 10 squat')).toContain('March on the spot');
 	});
@@ -84,7 +84,7 @@ describe('a cool-down that fits the work', () => {
 			'cool-down: holds 1 round, rest 5: 30 s per side Calf stretch + 30 s per side Hamstring stretch + 30 s Seated fold'
 		);
 		expect(cool('3 x 10 seated knee lift\n3 x 10 seated band row')).toBe(
-			'cool-down: holds 1 round, rest 5: 30 s per side Neck side stretch + 30 s per side Seated side bend'
+			'cool-down: holds 1 round, rest 5: 30 s per side Neck side stretch + 30 s per side Seated side bend + 30 s per side Seated thigh stretch'
 		);
 		expect(cool('3 x 10 squat', SEATED)).not.toContain('Child rest');
 	});

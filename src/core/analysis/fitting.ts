@@ -1,5 +1,5 @@
 import type { Exercise } from '../exercise';
-import { kitOfItems, onFloor, type Limitation } from '../kit';
+import { kitOfItems, withinLimits, type Limitation } from '../kit';
 import { kitOf, limitsFor, type Audience } from '../people';
 import type { Practice } from '../practice';
 import { equipmentOf, type Session } from '../session';
@@ -18,9 +18,9 @@ function limitsOfSession(session: Session, practice: Practice): Limitation[] {
 	const all = done();
 	const limits: Limitation[] = [];
 	if (main.every(({ position }) => position === 'seated')) limits.push('seated only');
-	if (!all.some(onFloor)) limits.push('no floor');
-	if (!all.some(({ impact }) => impact === 'high')) limits.push('no jumps');
-	if (!all.some(({ balance }) => balance === 2)) limits.push('no balance without support');
+	const asked = (limit: Limitation) => all.some((exercise) => !withinLimits(exercise, [limit]));
+	for (const limit of ['no floor', 'no jumps', 'support for hard balance'] as const)
+		if (!asked(limit)) limits.push(limit);
 	return limits;
 }
 

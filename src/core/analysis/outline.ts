@@ -13,7 +13,8 @@ import {
 	type Session,
 	targetText
 } from '../session';
-import { countWords, cuesFor, type Practice } from '../practice';
+import { cautionsFor, type Limitation } from '../kit';
+import { countWords, cuesSaidTo, type Practice } from '../practice';
 
 export interface OutlinePart {
 	mark: string;
@@ -79,8 +80,16 @@ export function muchText(block: Block, part: Block['parts'][number]): string {
 export const roleTitle = (block: Block): string =>
 	block.role === 'main' ? formatOf(block).label : block.role === 'warm-up' ? 'Warm-up' : 'Cool-down';
 
-/** A session for reading, in the order in which it is done. */
-export function outlineOf(session: Session, practice: Practice): Outline {
+/**
+ * A session for reading, in the order in which it is done.
+ *
+ * @param limits of the person who reads it; decides which cautions and cues concern them
+ */
+export function outlineOf(
+	session: Session,
+	practice: Practice,
+	limits: readonly Limitation[] = []
+): Outline {
 	const { library, house } = practice;
 	const { totals, blocks } = compileSession(session, practice);
 	const pieces = piecesOf(session);
@@ -117,8 +126,8 @@ export function outlineOf(session: Session, practice: Practice): Outline {
 						much: muchText(block, part),
 						load: howText(part),
 						tempo: part.tempo?.join('-') ?? null,
-						cues: exercise ? cuesFor(exercise, house) : [],
-						cautions: [...(exercise?.cautions ?? [])],
+						cues: exercise ? cuesSaidTo(exercise, house, limits) : [],
+						cautions: exercise ? cautionsFor(exercise, limits) : [],
 						easier: library.easier(part.exercise)?.name ?? null,
 						harder: library.harder(part.exercise)?.name ?? null,
 						instead: (part.instead ?? []).map((one) => ({ ...one, text: insteadWords(one) })),

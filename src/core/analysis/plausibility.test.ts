@@ -15,11 +15,11 @@ describe('load beyond reason', () => {
 	it('is asked about, and offered as pounds where that makes sense', () => {
 		expect(found('3 x 10 raise to shoulder height @ 20 kg', RULE)).toEqual([
 			{
-				title: 'Raise to shoulder height with 20 kg: is that meant?',
+				title: 'Lateral raise with 20 kg: is that meant?',
 				figure: 'Up to 15 kg in one weight is what strong people use in it.',
 				place: { block: 0, part: 0 },
 				label: 'It was pounds: use 9 kg',
-				lines: ['3 x 10 reps Raise to shoulder height @ 9 kg, rest 60']
+				lines: ['3 x 10 reps Lateral raise @ 9 kg, rest 60']
 			}
 		]);
 		expect(found('3 x 10 curl @ 150 kg', RULE)[0]?.label).toBeNull();

@@ -79,12 +79,12 @@ describe('outlineOf', () => {
 							tempo: '3-1-1-0',
 							cues: [
 								'Weight at the breastbone',
-								'Elbows inside the knees',
+								'Elbows close to the ribs',
 								'Stand fully',
 								'Down to 90° at the knee',
 								'Heels stay down'
 							],
-							cautions: ['Sore knee: a smaller range, hands on a support'],
+							cautions: [],
 							easier: 'Slow squat',
 							harder: 'Front squat',
 							instead: [],
@@ -195,7 +195,7 @@ describe('callSheetOf', () => {
 			`# ${block.title} ${block.setup ? `(${block.setup}) ` : ''}${block.start}+${block.seconds}`,
 			...block.calls.map(({ time, say, detail }) => `${time} ${say}${detail ? ` | ${detail}` : ''}`)
 		]);
-	const SQUAT = 'Go: Goblet squat | 10 reps, 12 kg. Weight at the breastbone. Elbows inside the knees';
+	const SQUAT = 'Go: Goblet squat | 10 reps, 12 kg. Weight at the breastbone. Elbows close to the ribs';
 	const row = (side: string) =>
 		`Go: One-arm row, ${side} side | 8 per side, 12 kg. Elbow close, back flat, breathe out as you pull. Weaker side first`;
 

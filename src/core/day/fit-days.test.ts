@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
-import type { Suits } from '../fit';
+import type { FitProfile } from '../fit';
 import { readKit, type Limitation } from '../kit';
 import { compileSession } from '../session';
 import { fitDays } from './fit-days';
@@ -12,14 +12,14 @@ import { personalSession } from './personal';
 const SESSION = sessionOf(
 	'warm-up: circuit 1 round 30/10: march on the spot + arm circles\n3 x 10 goblet squat @ 12 kg, rest 60\n3 x 10 push-up, rest 60\n3 x 10 curl, rest 45'
 );
-const suits = (own: string | null, limits: Limitation[] = []): Suits => ({
+const profile = (own: string | null, limits: Limitation[] = []): FitProfile => ({
 	level: 'some experience',
 	planFor: 'some experience',
 	kit: own === null ? null : readKit(own).kit,
 	limits
 });
-const row = (of: Suits, overrides: Override[] = [], session = SESSION) =>
-	fitRow(session, personalSession(session, 1, { suits: of, overrides }, PRACTICE), of.level, PRACTICE);
+const row = (of: FitProfile, overrides: Override[] = [], session = SESSION) =>
+	fitRow(session, personalSession(session, 1, { profile: of, overrides }, PRACTICE), of.level, PRACTICE);
 
 describe('a person beside a session', () => {
 	it('has a cell for each exercise of the plan, in its order', () => {
@@ -30,38 +30,40 @@ describe('a person beside a session', () => {
 			{ block: 2, part: 0, exercise: 'Push-up', load: null },
 			{ block: 3, part: 0, exercise: 'Curl', load: null }
 		]);
-		expect(row(suits(null)).cells).toHaveLength(5);
+		expect(row(profile(null)).cells).toHaveLength(5);
 	});
 
 	it('differs by a load, another exercise or one left out, each with its reason', () => {
-		const { cells, unfit, nothing } = row(suits('pair of dumbbells 8 kg; mat', ['no weight on the wrists']));
-		expect(cells.map(({ kind }) => kind)).toEqual(['same', 'same', 'load', 'exercise', 'same']);
+		const { cells, unfit, nothing } = row(profile('pair of dumbbells 8 kg; mat', ['no weight on the wrists']));
+		expect(cells.map(({ kind }) => kind)).toEqual(['same', 'same', 'load', 'exercise', 'load']);
 		expect(cells[2]).toEqual({
 			exercise: 'Goblet squat',
 			load: '8 kg',
 			kind: 'load',
-			why: 'the heaviest at hand up to what is asked'
+			why: 'your nearest weight below the plan'
 		});
 		expect(cells[3]).toMatchObject({
-			exercise: 'Table push-up',
-			why: 'no weight on the wrists; three steps easier'
+			exercise: 'Floor press',
+			why: 'no weight on the wrists, so floor press; your lightest is 8 kg, so 7 reps instead of 8'
 		});
-		// A load where the plan left it open is told, and no difference.
-		expect(cells[4]).toEqual({ exercise: 'Curl', load: '8 kg', kind: 'same', why: null });
+		// Eight kilograms are a lot where the plan left it open: fewer repetitions, which is a difference.
+		expect(cells[4]).toMatchObject({ exercise: 'Curl', load: '8 kg', kind: 'load' });
+		const lighter = row(profile('pair of dumbbells 4 kg; mat'));
+		expect(lighter.cells[4]).toEqual({ exercise: 'Curl', load: '4 kg', kind: 'same', why: null });
 		expect([unfit, nothing]).toEqual([[], false]);
 	});
 
 	it('says which exercises nothing fits for', () => {
-		const only = sessionOf('3 x 10 squat, rest 60\n3 x 10 pullover @ 8 kg, rest 60');
-		const found = row(suits('mat', ['no overhead', 'no lying on the back']), [], only);
+		const only = sessionOf('3 x 10 squat, rest 60\n2 x 30 s lat stretch, rest 60');
+		const found = row(profile('mat', ['no overhead']), [], only);
 		expect(found.cells[1]).toMatchObject({ exercise: null, kind: 'out' });
-		expect(found.unfit).toMatchObject([{ exercise: 'Pullover', role: 'main' }]);
+		expect(found.unfit).toMatchObject([{ exercise: 'Lat stretch', role: 'main' }]);
 		expect(found.seconds).toBeLessThan(compileSession(only, PRACTICE).totals.duration);
 	});
 
 	it('of a session of which nothing is left has no length', () => {
-		const only = sessionOf('3 x 10 pullover @ 8 kg, rest 60');
-		expect(row(suits('mat', ['no overhead', 'no lying on the back']), [], only)).toMatchObject({
+		const only = sessionOf('2 x 30 s lat stretch, rest 60');
+		expect(row(profile('mat', ['no overhead']), [], only)).toMatchObject({
 			nothing: true,
 			seconds: 0,
 			cells: [{ kind: 'out' }]
@@ -69,8 +71,8 @@ describe('a person beside a session', () => {
 	});
 
 	it('takes as long as their own session does', () => {
-		const own = personalSession(SESSION, 1, { suits: suits('mat'), overrides: [] }, PRACTICE);
-		expect(row(suits('mat')).seconds).toBeCloseTo(
+		const own = personalSession(SESSION, 1, { profile: profile('mat'), overrides: [] }, PRACTICE);
+		expect(row(profile('mat')).seconds).toBeCloseTo(
 			own ? compileSession(own.session, PRACTICE).totals.duration : NaN
 		);
 	});
@@ -84,11 +86,11 @@ describe('many people on many days', () => {
 		toDay: 2,
 		why: 'wrist'
 	};
-	const all = [suits('mat'), suits('pair of dumbbells 12 kg; mat')];
+	const all = [profile('mat'), profile('pair of dumbbells 12 kg; mat')];
 	const on = (day: number, place: number, overrides: Override[] = []) => ({
 		session: 'a',
 		day,
-		suits: place,
+		profile: place,
 		overrides
 	});
 	const sessions = new Map([['a', SESSION]]);
@@ -96,9 +98,9 @@ describe('many people on many days', () => {
 	it('get the same as one by one, in the order of the cases', () => {
 		const found = fitDays(sessions, all, [on(1, 0), on(1, 1), on(2, 0)], PRACTICE);
 		expect(found.map(({ seconds }) => seconds)).toEqual([
-			row(suits('mat')).seconds,
-			row(suits('pair of dumbbells 12 kg; mat')).seconds,
-			row(suits('mat')).seconds
+			row(profile('mat')).seconds,
+			row(profile('pair of dumbbells 12 kg; mat')).seconds,
+			row(profile('mat')).seconds
 		]);
 		// The same for the same is worked out once.
 		expect(found[2]).toBe(found[0]);

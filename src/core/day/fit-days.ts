@@ -1,5 +1,5 @@
 /** Sessions of many people on many days, for what does not fit before it is released. */
-import type { Suits } from '../fit';
+import type { FitProfile } from '../fit';
 import type { Practice } from '../practice';
 import { sessionSeconds, type Session } from '../session';
 import { appliesOn, type Override } from './overrides';
@@ -11,7 +11,7 @@ export interface FitCase {
 	session: string;
 	day: number;
 	/** Of the people given: who shares what suits them shares the place. */
-	suits: number;
+	profile: number;
 	overrides: readonly Override[];
 }
 
@@ -28,20 +28,20 @@ export interface FitResult {
  */
 export function fitDays(
 	sessions: ReadonlyMap<string, Session>,
-	suits: readonly Suits[],
+	profile: readonly FitProfile[],
 	cases: readonly FitCase[],
 	practice: Practice
 ): FitResult[] {
 	const known = new Map<string, FitResult>();
 	return cases.map((one) => {
 		const planned = sessions.get(one.session);
-		const whom = suits[one.suits];
-		if (!planned || !whom) throw new RangeError(`case: no session ${one.session} or nobody at ${one.suits}`);
+		const whom = profile[one.profile];
+		if (!planned || !whom) throw new RangeError(`case: no session ${one.session} or nobody at ${one.profile}`);
 		const overrides = one.overrides.filter((override) => appliesOn(override, one.day));
-		const key = `${one.session} ${one.suits} ${overrides.length > 0 ? JSON.stringify(overrides) : ''}`;
+		const key = `${one.session} ${one.profile} ${overrides.length > 0 ? JSON.stringify(overrides) : ''}`;
 		const found = known.get(key);
 		if (found) return found;
-		const own = personalSession(planned, one.day, { suits: whom, overrides }, practice);
+		const own = personalSession(planned, one.day, { profile: whom, overrides }, practice);
 		const made: FitResult = {
 			seconds: own ? sessionSeconds(own.session, practice) : 0,
 			unfit: own?.unfit ?? [],

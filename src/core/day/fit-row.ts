@@ -1,6 +1,6 @@
 /** A session of the plan beside what one person gets of it, exercise by exercise. */
 import type { Practice } from '../practice';
-import { loadText, partFor, sessionSeconds, type Session } from '../session';
+import { amountOf, loadText, partFor, sessionSeconds, type Session } from '../session';
 import type { Level } from '../people';
 import type { PersonalSession, Unfit } from './personal';
 
@@ -58,7 +58,8 @@ export function fitRow(
 				return { exercise: theirs.exercise, load, kind: 'exercise', why: reason };
 			const usual = loadText(partFor(part, level));
 			// A load where the plan left it open is no difference.
-			const differs = usual !== null && load !== usual;
+			const isLess = amountOf(theirs.target) < amountOf(part.target) && theirs.target.kind === part.target.kind;
+			const differs = (usual !== null && load !== usual) || (isLess && reason !== null);
 			return { exercise: part.exercise, load, kind: differs ? 'load' : 'same', why: differs ? reason : null };
 		})
 	);

@@ -5,18 +5,18 @@ import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { runs } from '../../../tests/support/runs';
 import { prescriptionOf, sessionFaults, type Session } from '../session';
-import type { Suits } from '../fit';
+import type { FitProfile } from '../fit';
 import type { Level } from '../people';
 import { creditOf, fullLog } from './credit';
 import type { Override } from './overrides';
 import { personalSession } from './personal';
 
 /** Somebody of whom no more is known. */
-const ofLevel = (level: Level): Suits => ({ level, planFor: null, kit: null, limits: [] });
+const ofLevel = (level: Level): FitProfile => ({ level, planFor: null, kit: null, limits: [] });
 
 /** As somebody of no level in particular gets it. */
 const withOverrides = (session: Session, day: number, overrides: Override[], practice = PRACTICE) =>
-	personalSession(session, day, { suits: null, overrides }, practice);
+	personalSession(session, day, { profile: null, overrides }, practice);
 
 const RIDGE = sessionOf(
 	'warm-up: circuit 1 round 30/10: march on the spot + arm circles\nsuperset 3 rounds: 10 push-up + 8 per side one-arm row @ 12 kg\n3 x 30 s plank, rest 30\nemom 8 min: 10 squat / 8 push-up'
@@ -45,7 +45,7 @@ describe('personalSession', () => {
 			personalSession(
 				byLevel,
 				1,
-				{ suits: level && ofLevel(level), overrides },
+				{ profile: level && ofLevel(level), overrides },
 				PRACTICE
 			)?.session.blocks.map(lineOf)[0];
 		expect(kg('beginner')).toBe('3 x 10 reps Goblet squat @ 8 kg, rest 60');
@@ -54,12 +54,12 @@ describe('personalSession', () => {
 		expect(kg(null)).toBe('3 x 10 reps Goblet squat @ 8/12/16 kg, rest 60');
 		const lighter = override(on('goblet squat'), { kind: 'load', kg: 5 });
 		expect(kg('trained', [lighter])).toBe('3 x 10 reps Goblet squat @ 5 kg, rest 60');
-		const asked = personalSession(byLevel, 1, { suits: ofLevel('trained'), overrides: [] }, PRACTICE)?.asked;
+		const asked = personalSession(byLevel, 1, { profile: ofLevel('trained'), overrides: [] }, PRACTICE)?.asked;
 		expect(asked?.map((one) => one.kg)).toEqual([16, null]);
 	});
 
 	it('of somebody without an own load is the session as planned', () => {
-		expect(personalSession(RIDGE, 1, { suits: ofLevel('beginner'), overrides: [] }, PRACTICE)?.session).toBe(
+		expect(personalSession(RIDGE, 1, { profile: ofLevel('beginner'), overrides: [] }, PRACTICE)?.session).toBe(
 			RIDGE
 		);
 	});

@@ -1,5 +1,5 @@
-/** The session of a day as one person gets it: what was decided for them, and what suits them. */
-import { fitPart, levelsUnder, type Decided, type Suits } from '../fit';
+/** The session of a day as one person gets it: what was decided for them, and what fits them. */
+import { fitPart, levelsUnder, type Decided, type FitProfile, type PartFit } from '../fit';
 import type { Practice } from '../practice';
 import {
 	amountOf,
@@ -188,32 +188,48 @@ class Personal {
 		this.say(exercise, 'left out', why);
 	}
 
-	/** Gives each part the variation and the load that suit somebody; what was decided for them stays. */
-	suit(suits: Suits, planned: Session): void {
-		for (const placed of this.blocks)
-			for (let p = placed.block.parts.length - 1; p >= 0; p--) {
+	/** Gives each part the variation, amount and load that fit a person; what was decided for them stays. */
+	fit(profile: FitProfile, planned: Session): void {
+		for (const placed of this.blocks) {
+			const fits = this.fitsOf(placed, profile, planned);
+			fits.forEach((fit, p) => {
 				const part = placed.block.parts[p];
-				if (!part) continue;
-				const from = planned.blocks[placed.at]?.parts[placed.parts[p] ?? 0];
-				const decided = placed.decided[p] ?? {};
-				const fit = fitPart(
-					part,
-					placed.block.role,
-					from?.kgByLevel !== undefined,
-					suits,
-					decided,
-					this.practice
-				);
-				if (fit.kind === 'as planned') continue;
-				if (fit.kind === 'changed') {
-					placed.block = withPart(placed.block, p, fit.part);
-					this.touched++;
-					if (fit.why !== null) this.say(part.exercise, fit.to, fit.why);
-					continue;
-				}
+				if (fit.kind !== 'changed' || !part) return;
+				placed.block = withPart(placed.block, p, fit.part);
+				this.touched++;
+				if (fit.why !== null) this.say(part.exercise, fit.to, fit.why);
+			});
+			for (let p = fits.length - 1; p >= 0; p--) {
+				const [fit, part] = [fits[p], placed.block.parts[p]];
+				if (fit?.kind !== 'nothing' || !part) continue;
 				this.unfit.push({ exercise: part.exercise, role: placed.block.role, why: fit.why });
 				this.leaveOut(placed, p, part.exercise, fit.why);
 			}
+		}
+	}
+
+	/** How each part of a block fits; nothing stands in for two different exercises of it. */
+	private fitsOf({ block, at, parts, decided }: Placed, profile: FitProfile, planned: Session): PartFit[] {
+		const timed = formatOf(block).target !== undefined;
+		const names = new Set(block.parts.map(({ exercise }) => exercise));
+		const standsFor = new Map<string, string>();
+		return block.parts.map((part, p) => {
+			const own = standsFor.get(part.exercise);
+			const taken = own === undefined ? names : new Set([...names].filter((name) => name !== own));
+			const byLevel = planned.blocks[at]?.parts[parts[p] ?? 0]?.kgByLevel !== undefined;
+			const fit = fitPart(
+				part,
+				{ role: block.role, timed, byLevel, taken },
+				profile,
+				decided[p] ?? {},
+				this.practice
+			);
+			if (fit.kind === 'changed' && fit.part.exercise !== part.exercise) {
+				names.add(fit.part.exercise);
+				standsFor.set(part.exercise, fit.part.exercise);
+			}
+			return fit;
+		});
 	}
 
 	private changed(part: Part, change: OverrideChange, block: Block): { part: Part; to: string } | null {
@@ -250,17 +266,17 @@ function withDayParts(placed: readonly Placed[], { blocks: planned }: Session): 
 /** What of a person decides their session. */
 export interface FittedTo {
 	/** Null: anybody’s, with the loads of all levels, as planned. */
-	suits: Suits | null;
+	profile: FitProfile | null;
 	/** The older ones first; those of other days are passed over. */
 	overrides: readonly Override[];
 }
 
 /** Whether nothing of somebody changes a session: whatever it asks for, of everybody. */
-const asPlanned = ({ kit, limits, planFor, level }: Suits): boolean =>
+const asPlanned = ({ kit, limits, planFor, level }: FitProfile): boolean =>
 	kit === null && limits.length === 0 && levelsUnder(level, planFor ?? level) === 0;
 
 /**
- * The session of a day as one person gets it: with the loads of their level, what was decided for them, and what suits what
+ * The session of a day as one person gets it: with the loads of their level, what was decided for them, and what fits what
  * they own and may do; what is different and why. Where nothing is, it is the session as planned, the same object.
  *
  * @returns null where nothing is left of it
@@ -268,19 +284,19 @@ const asPlanned = ({ kit, limits, planFor, level }: Suits): boolean =>
 export function personalSession(
 	planned: Session,
 	day: number,
-	{ suits, overrides }: FittedTo,
+	{ profile, overrides }: FittedTo,
 	practice: Practice
 ): PersonalSession | null {
-	const session = suits === null ? planned : sessionFor(planned, suits.level);
+	const session = profile === null ? planned : sessionFor(planned, profile.level);
 	const due = overrides.filter((override) => appliesOn(override, day));
 	const plain = (): PersonalSession => {
 		const places = session.blocks.map((_, b) => b);
 		return { session, places, asked: prescriptionOf(session, practice), changes: [], idle: [], unfit: [] };
 	};
-	if (due.length === 0 && (suits === null || asPlanned(suits))) return plain();
+	if (due.length === 0 && (profile === null || asPlanned(profile))) return plain();
 	const personal = new Personal(session, practice);
 	const idle = due.filter((override) => !personal.apply(override));
-	if (suits) personal.suit(suits, planned);
+	if (profile) personal.fit(profile, planned);
 	if (personal.touched === 0) return { ...plain(), idle };
 
 	// Blocks that are gone go from the end, so that repeats around the others keep their places.

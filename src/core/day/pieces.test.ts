@@ -21,7 +21,7 @@ const WITHOUT_CURLS: Override = {
 	why: 'elbow'
 };
 const own = (session = TWO, overrides: Override[] = []) => {
-	const made = personalSession(session, 1, { suits: null, overrides }, PRACTICE);
+	const made = personalSession(session, 1, { profile: null, overrides }, PRACTICE);
 	if (!made) throw new Error('nothing is left');
 	return made;
 };
@@ -94,7 +94,7 @@ describe('a session in pieces', () => {
 				const made = personalSession(
 					{ ...session, pieces: true },
 					1,
-					{ suits: null, overrides: [] },
+					{ profile: null, overrides: [] },
 					PRACTICE
 				);
 				if (!made) return;

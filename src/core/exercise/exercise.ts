@@ -1,4 +1,5 @@
 /** What is known of an exercise, and the words it is told in. Seconds, metres and kilograms throughout. */
+import type { DemandInput, Demands, Joint } from './demands';
 
 /** Seconds down, held at the bottom, up, held at the top. */
 export type Tempo = readonly [down: number, bottom: number, up: number, top: number];
@@ -10,6 +11,7 @@ export type CountedIn = (typeof COUNTED_IN)[number];
 /** What the body does, from the point of view of what has to be balanced against what. */
 export const PATTERNS = [
 	'squat',
+	'knee extension',
 	'lunge',
 	'hinge',
 	'bridge',
@@ -70,12 +72,6 @@ export const POSITIONS = [
 ] as const;
 export type Position = (typeof POSITIONS)[number];
 
-export const IMPACTS = ['none', 'low', 'high'] as const;
-export type Impact = (typeof IMPACTS)[number];
-
-/** 0 none to speak of, 1 some, 2 a support should be in reach. */
-export type BalanceDemand = 0 | 1 | 2;
-
 export const ITEMS = [
 	'dumbbell',
 	'light dumbbell',
@@ -118,6 +114,29 @@ export interface Need {
 	count: number;
 }
 
+/** What a caution can be about: a sore joint, a pregnancy after the first trimester, weeks after birth, poor balance, a weak pelvic floor. */
+export const CONCERNS = [
+	'neck',
+	'shoulder',
+	'elbow',
+	'wrist',
+	'back',
+	'hip',
+	'knee',
+	'ankle',
+	'later pregnancy',
+	'after birth',
+	'balance'
+] as const satisfies readonly (Joint | 'later pregnancy' | 'after birth' | 'balance')[];
+export type Concern = (typeof CONCERNS)[number];
+
+/** A caution of an exercise, and whom it concerns. */
+export interface Caution {
+	text: string;
+	/** Those whom one of these concerns; empty for everyone. */
+	concerns: readonly Concern[];
+}
+
 export interface Exercise {
 	name: string;
 	/** Names it went by before, under which older sessions still find it. */
@@ -132,11 +151,15 @@ export interface Exercise {
 	/** What must be within reach; empty for bodyweight on bare floor. */
 	equipment: readonly Need[];
 	position: Position;
-	impact: Impact;
-	balance: BalanceDemand;
+	/** What it demands of the body; complete, also for the coach's own. */
+	demands: Demands;
+	/** The demands that were rated; for the coach's own, the others count as the highest of the pattern. */
+	demandsSet: DemandInput;
 	/** What to say or show while it is done, the most important first. */
 	cues: readonly string[];
-	cautions: readonly string[];
+	cautions: readonly Caution[];
+	/** Cues that contradict something of a person, and whom they are not shown to. */
+	withheldCues: readonly { cue: string; from: readonly Concern[] }[];
 	/** The coach's own, by id; null for the library that ships. */
 	ownId: string | null;
 	/** No longer offered; sessions that have it keep it. */

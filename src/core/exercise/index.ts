@@ -2,7 +2,6 @@ export {
 	AT_HOME,
 	COUNTED_IN,
 	EXERCISE_LIMITS,
-	IMPACTS,
 	ITEMS,
 	MUSCLES,
 	needText,
@@ -10,7 +9,9 @@ export {
 	PATTERNS,
 	POSITIONS,
 	readNeed,
-	type BalanceDemand,
+	CONCERNS,
+	type Caution,
+	type Concern,
 	type Exercise,
 	type Item,
 	type Muscle,
@@ -20,5 +21,33 @@ export {
 	type Tempo
 } from './exercise';
 
-export { libraryOf, STANDARD, type Library, type ProgressionStep } from './library';
+export {
+	ARM_HEIGHTS,
+	contradictionsIn,
+	DEMAND_WORDS,
+	IMPACTS,
+	JOINTS,
+	LEVERS,
+	onFloor,
+	RATED,
+	RATINGS,
+	RELATIVE_LOAD,
+	SPACES,
+	takesWeight,
+	type DemandInput,
+	type Demands,
+	type Impact,
+	type Joint,
+	type Rated,
+	type Rating
+} from './demands';
+export {
+	completeDemands,
+	libraryOf,
+	STANDARD,
+	type EquipmentForm,
+	type Library,
+	type ProgressionStep
+} from './library';
 export { nameIndex } from './named';
+export { nearestTo, type Sketch } from './propose';

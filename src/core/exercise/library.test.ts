@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, PROGRESSIONS } from './data/progressions';
+import { DEMANDS } from './data/demands/read';
+import { contradictionsIn } from './demands';
 import { ITEMS, MUSCLES, needText, needWords, readNeed, type Exercise } from './exercise';
 import { libraryOf, STANDARD } from './library';
 
@@ -38,19 +40,28 @@ describe('the library that ships', () => {
 	});
 
 	it('has families of known exercises, each in one', () => {
-		const members = FAMILIES.flatMap((family) => Object.values(family));
+		const members = FAMILIES.flat();
 		expect(members.filter((name) => STANDARD.find(name)?.name !== name)).toEqual([]);
 		expect(members.filter((name, i) => members.indexOf(name) !== i)).toEqual([]);
 	});
 
-	it('puts bands and dumbbells only into the forms that say so', () => {
-		for (const family of FAMILIES) {
-			const items = (name?: string) => STANDARD.find(name ?? '')?.equipment.map((need) => need.item) ?? [];
-			expect(items(family.bodyweight).filter((item) => /band|dumbbell/.test(item))).toEqual([]);
-			if (family.band) expect(items(family.band).some((item) => item.includes('band'))).toBe(true);
-			if (family.dumbbell)
-				expect(items(family.dumbbell).some((item) => item.includes('dumbbell'))).toBe(true);
-		}
+	it('has families of one movement: every member works the first muscle of the others', () => {
+		const strange = FAMILIES.flatMap((family) => {
+			const [first = [], ...others] = family.map((name) => STANDARD.find(name)?.primary ?? []);
+			return others.every((primary) => primary.some((muscle) => first.includes(muscle))) ? [] : [family];
+		});
+		expect(strange).toEqual([]);
+	});
+
+	it('rates every exercise once, and contradicts itself nowhere', () => {
+		expect([...DEMANDS.keys()].sort()).toEqual(STANDARD.all.map(({ name }) => name).sort());
+		const wrong = STANDARD.all.flatMap((e) => contradictionsIn(e).map((text) => `${e.name}: ${text}`));
+		expect(wrong).toEqual([]);
+	});
+
+	it('has cues and cautions that name no condition which the ratings deny', () => {
+		for (const { name, withheldCues, cues } of STANDARD.all)
+			for (const { cue } of withheldCues) expect(cues, name).toContain(cue);
 	});
 });
 
@@ -71,12 +82,13 @@ describe('finding', () => {
 	});
 
 	it('knows the band form of a press', () => {
-		const kits = Object.fromEntries(STANDARD.alternatives('Push-up').map((a) => [a.form, a.exercise.name]));
-		expect(kits).toEqual({
-			band: 'Band chest press',
-			dumbbell: 'Floor press',
-			household: 'Backpack push-up'
-		});
+		const forms = STANDARD.alternatives('Push-up').map((a) => [a.form, a.exercise.name]);
+		expect(forms).toEqual([
+			['band', 'Band chest press'],
+			['dumbbell', 'Floor press'],
+			['dumbbell', 'One-arm floor press'],
+			['household', 'Backpack push-up']
+		]);
 	});
 
 	it('takes the coach’s own, under former names too, and leaves out the retired', () => {

@@ -1,11 +1,12 @@
 import { LEGS } from './data/legs';
-import { FAMILIES, PROGRESSIONS, type EquipmentForm } from './data/progressions';
+import { FAMILIES, PROGRESSIONS } from './data/progressions';
 import { MOVING } from './data/moving';
 import { exerciseOf } from './data/row';
+import { highestByPattern, type DemandInput, type Demands } from './demands';
 import { STRETCHES } from './data/stretches';
 import { TRUNK } from './data/trunk';
 import { UPPER } from './data/upper';
-import type { Exercise } from './exercise';
+import type { Exercise, Item, Pattern } from './exercise';
 
 /** The exercise's place among its variations. */
 export interface ProgressionStep {
@@ -28,7 +29,7 @@ export interface Library {
 	/** The next easier form, null at the start of its progression or without one. */
 	easier(name: string): Exercise | null;
 	harder(name: string): Exercise | null;
-	/** The same movement with other equipment. */
+	/** The same movement at the same difficulty with other equipment. */
 	alternatives(name: string): { form: EquipmentForm; exercise: Exercise }[];
 }
 
@@ -47,7 +48,35 @@ const STEPS: ReadonlyMap<string, ProgressionStep> = new Map(
 		steps.map((name, at) => [name, { progression, steps, at }])
 	)
 );
-const FAMILY_OF = new Map(FAMILIES.flatMap((family) => Object.values(family).map((name) => [name, family])));
+const FAMILY_OF = new Map(FAMILIES.flatMap((family) => family.map((name) => [name, family])));
+
+/** The kinds of equipment that a movement can be turned to. `household` is what every home has. */
+export type EquipmentForm = 'bodyweight' | 'band' | 'dumbbell' | 'household';
+
+const FORM_OF: Partial<Record<Item, EquipmentForm>> = {
+	band: 'band',
+	'loop band': 'band',
+	dumbbell: 'dumbbell',
+	'light dumbbell': 'dumbbell',
+	'loaded backpack': 'household',
+	'water bottle': 'household',
+	towel: 'household',
+	rope: 'household'
+};
+
+/** The form that an exercise is by its equipment. */
+export const formOf = ({ equipment }: Pick<Exercise, 'equipment'>): EquipmentForm =>
+	equipment.flatMap(({ item }) => FORM_OF[item] ?? [])[0] ?? 'bodyweight';
+
+const HIGHEST: ReadonlyMap<Pattern, Demands> = highestByPattern(STANDARD_EXERCISES);
+
+/** Demands as a coach gave them, each field that she left out as high as any exercise of the pattern has it. */
+export function completeDemands(pattern: Pattern, given: DemandInput): Demands {
+	const highest = HIGHEST.get(pattern);
+	if (!highest) throw new RangeError(`no exercise has the pattern ${pattern}`);
+	const demands = { ...highest, ...given };
+	return demands.balance === 0 ? { ...demands, canHoldOn: true } : demands;
+}
 
 /** Its place in a standard progression, or between the forms that a coach gave one of her own. */
 function stepOf(found: Exercise, find: (name: string) => Exercise | null): ProgressionStep | null {
@@ -67,6 +96,8 @@ function stepOf(found: Exercise, find: (name: string) => Exercise | null): Progr
 export function libraryOf(own: readonly Exercise[] = []): Library {
 	const byKey = new Map<string, Exercise>();
 	for (const exercise of own) for (const name of exercise.formerly) byKey.set(keyOf(name), exercise);
+	for (const exercise of STANDARD_EXERCISES)
+		for (const name of exercise.formerly) byKey.set(keyOf(name), exercise);
 	for (const exercise of STANDARD_EXERCISES) byKey.set(keyOf(exercise.name), exercise);
 	for (const exercise of own) byKey.set(keyOf(exercise.name), exercise);
 	const all = [
@@ -105,9 +136,9 @@ export function libraryOf(own: readonly Exercise[] = []): Library {
 		harder: (name) => beside(name, 1),
 		alternatives(name) {
 			const own = find(name)?.name;
-			return Object.entries(FAMILY_OF.get(own ?? '') ?? {}).flatMap(([form, member]) => {
+			return (FAMILY_OF.get(own ?? '') ?? []).flatMap((member) => {
 				const exercise = find(member);
-				return exercise && member !== own ? [{ form: form as EquipmentForm, exercise }] : [];
+				return exercise && member !== own ? [{ form: formOf(exercise), exercise }] : [];
 			});
 		}
 	};

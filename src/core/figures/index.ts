@@ -1,6 +1,7 @@
 import type { Library } from '../exercise';
 import { ARMS } from './data/arms';
 import { FLOOR } from './data/floor';
+import { FORMS } from './data/forms';
 import { LEGS } from './data/legs';
 import { MOVING } from './data/moving';
 import { SEATED } from './data/seated';
@@ -10,7 +11,7 @@ import type { Figure } from './figure';
 export type { Figure, Prop } from './figure';
 export { figureMarkup, figureSvg } from './svg';
 
-const FIGURES: ReadonlyMap<string, Figure> = new Map([LEGS, ARMS, FLOOR, SEATED, MOVING, STRETCHES].flat());
+const FIGURES: ReadonlyMap<string, Figure> = new Map([LEGS, ARMS, FLOOR, SEATED, MOVING, STRETCHES, FORMS].flat());
 
 /** Names of the exercises that have a figure of their own. */
 export const FIGURE_NAMES: readonly string[] = [...FIGURES.keys()];

@@ -1,22 +1,22 @@
-/** An exercise of a session as it suits one person: which variation, and with what load. */
+/** An exercise of a session as it suits one person: which variation, how much of it, and with what load. */
 import type { Exercise } from '../exercise';
-import { bandsIn, BAND_RANKS, nearestLoad, packsIn, type BandRank, type Kit, type Limitation } from '../kit';
-import type { Level } from '../people';
 import type { Practice } from '../practice';
-import type { Part, Role } from '../session';
-import { chosenFor, hasLevels, substitutePart, type Choice } from '../substitution';
-import { levelsUnder, shareOf, startingLoad } from './starting-load';
-
-/** What of a person decides what suits them. */
-export interface Suits {
-	level: Level;
-	/** The level that the plan is made for; null: levels are left alone. */
-	planFor: Level | null;
-	/** What they own; null: not known, whatever it takes. */
-	kit: Kit | null;
-	/** What must not be asked of them: before everything. */
-	limits: readonly Limitation[];
-}
+import { amountOf, targetOf, wholeSeconds, withAmounts, type Part, type Role } from '../session';
+import {
+	canDo,
+	chosenByCoach,
+	firstSubstitute,
+	hasLevels,
+	levelIsLoad,
+	meantFor,
+	obstacles,
+	stepped,
+	stepsText,
+	substitutePart
+} from '../substitution';
+import { loadFor, type LoadFit, type Wanted } from './load';
+import type { FitProfile } from './profile';
+import { levelsUnder } from './usual-load';
 
 export type PartFit =
 	| { kind: 'as planned' }
@@ -31,116 +31,151 @@ export interface Decided {
 	load?: true;
 }
 
+/** Where a part is done, as far as that decides how it fits. */
+export interface Place {
+	role: Role;
+	/** Whether the block gives the time of its exercises itself. */
+	timed: boolean;
+	/** Whether the coach gave loads by level, so that nothing is made easier. */
+	byLevel: boolean;
+	/** Names that are in the block already: nothing is done twice where the plan does not ask for it. */
+	taken: ReadonlySet<string>;
+}
+
 const AS_PLANNED: PartFit = { kind: 'as planned' };
+const MINE = 'your coach’s choice for it';
 
 /**
- * A part as it suits somebody. Hard limits and equipment come first, then the level: whoever is under the level that the plan
- * is made for gets an easier variation where there is one, and less load where there is not.
- *
- * @param byLevel the coach gave the loads by level herself, so that nothing is made easier
+ * A part as it suits somebody. In this order: hard limits; the coach’s own alternative for what hurts them; the exercise
+ * itself with less load or fewer repetitions; the same movement with other equipment; an easier step of it; the nearest by
+ * muscles and demands.
  */
 export function fitPart(
 	part: Part,
-	role: Role,
-	byLevel: boolean,
-	suits: Suits,
+	place: Place,
+	profile: FitProfile,
 	decided: Decided,
 	practice: Practice
 ): PartFit {
 	const exercise = practice.library.find(part.exercise);
 	if (!exercise) return AS_PLANNED;
-	const under = suits.planFor && !byLevel ? levelsUnder(suits.level, suits.planFor) : 0;
-	const steps = under > 0 && hasLevels(exercise, role) ? -under : 0;
-	const choice = decided.exercise
-		? { to: exercise, why: [], steps: 0 }
-		: choiceFor(part, exercise, steps, suits, practice);
-	if (!choice.to)
+	const wanted: Wanted = { planned: part, from: exercise, byLevel: place.byLevel, timed: place.timed };
+	const take = (to: Exercise): LoadFit | null => {
+		const next = to === exercise ? part : sameTime(substitutePart(part, to, practice), part, place, practice);
+		if (decided.load) return { part: { ...next, kg: part.kg }, to: null, why: null };
+		return loadFor(next, to, wanted, profile);
+	};
+	if (decided.exercise) {
+		const fitted = take(exercise) ?? { part, to: null, why: null };
+		return result(exercise, exercise, fitted, [], part);
+	}
+	const choice = choose(part, exercise, place, profile, practice, take);
+	if (!choice) return { kind: 'nothing', why: nothingWhy(exercise, profile) };
+	return result(exercise, choice.to, choice.fitted, choice.why, part);
+}
+
+interface Chosen {
+	to: Exercise;
+	fitted: LoadFit;
+	/** Why it is another exercise. */
+	why: string[];
+}
+
+function choose(
+	part: Part,
+	exercise: Exercise,
+	place: Place,
+	profile: FitProfile,
+	practice: Practice,
+	take: (to: Exercise) => LoadFit | null
+): Chosen | null {
+	const found: { to: Exercise; fitted: LoadFit }[] = [];
+	/** Whether an exercise fits together with its load; then it is the last of `found`. */
+	const accept = (to: Exercise): boolean => {
+		if (to !== exercise && place.taken.has(to.name)) return false;
+		const fitted = take(to);
+		if (fitted) found.push({ to, fitted });
+		return fitted !== null;
+	};
+	const chosen = (why: string[]): Chosen => ({ ...found[found.length - 1]!, why });
+
+	const meant = meantFor(part, profile, practice);
+	if (meant && accept(meant)) return chosen([MINE]);
+
+	const under = profile.planFor && !place.byLevel ? levelsUnder(profile.level, profile.planFor) : 0;
+	const steps = under > 0 && hasLevels(exercise, place.role) && !levelIsLoad(exercise) ? -under : 0;
+	const easier = stepped(exercise, steps, practice, true);
+	const eased = easier.taken > 0 ? [`${profile.level}: ${stepsText(easier.taken)}`] : [];
+	for (const [to, why] of [
+		[easier.to, eased],
+		[exercise, []]
+	] as const)
+		if (canDo(to, profile) && accept(to)) return chosen([...why]);
+
+	const causes = obstacles(exercise, profile);
+	if (causes.length === 0) causes.push(tooHeavy(exercise, profile));
+	const own = chosenByCoach(part, profile, practice);
+	if (own && own !== exercise && accept(own)) return chosen([...causes, MINE]);
+	return firstSubstitute(exercise, profile, practice, accept) && chosen([becauseOf(causes, found)]);
+}
+
+/** `no dumbbells, so backpack row` */
+const becauseOf = (causes: readonly string[], found: readonly { to: Exercise }[]): string =>
+	`${causes.join('; ')}, so ${found[found.length - 1]?.to.name.toLowerCase() ?? 'another exercise'}`;
+
+const tooHeavy = (exercise: Exercise, { kit }: FitProfile): string =>
+	kit ? 'your lightest weight is too heavy for it' : `no load for ${exercise.name.toLowerCase()}`;
+
+/** Why nothing is left of an exercise: what is not there, or what is not safe. */
+function nothingWhy(exercise: Exercise, profile: FitProfile): string {
+	const safe = obstacles(exercise, { ...profile, kit: null });
+	const missing = obstacles(exercise, { ...profile, limits: [] });
+	if (safe.length > 0)
+		return `No safe alternative with your equipment: ${[...safe, ...missing].join('; ')}`;
+	return missing.length > 0
+		? `You don’t have the equipment for it: ${missing.join('; ')}`
+		: 'Every weight you have is too heavy for it, and nothing like it is left in this block';
+}
+
+function result(from: Exercise, to: Exercise, fitted: LoadFit, why: string[], planned: Part): PartFit {
+	if (to !== from) {
+		const words = [...why, ...(fitted.why !== null && fitted.part.kg !== null ? [fitted.why] : [])];
 		return {
-			kind: 'nothing',
-			why: [...choice.why, 'nothing like it is safe with what is at hand'].join('; ')
+			kind: 'changed',
+			part: fitted.part,
+			to: fitted.to ? `${to.name}, ${fitted.to}` : to.name,
+			why: words.join('; ')
 		};
-	const eased = choice.to !== exercise;
-	const next = eased ? substitutePart(part, choice.to, practice) : part;
-	const load = decided.load ? null : loadFor(next, choice.to, suits, eased ? 0 : under);
-	const fitted = load ? load.part : next;
-	if (eased) {
-		const to = load?.to ? `${choice.to.name}, ${load.to}` : choice.to.name;
-		return { kind: 'changed', part: fitted, to, why: whyText(choice, suits.level) };
 	}
-	return load ? { kind: 'changed', part: fitted, to: load.to, why: load.why } : AS_PLANNED;
+	if (fitted.part === planned || fitted.to === null) return AS_PLANNED;
+	if (fitted.part.kg === planned.kg && fitted.part.resistance === planned.resistance && fitted.why === null)
+		return AS_PLANNED;
+	return { kind: 'changed', part: fitted.part, to: fitted.to, why: fitted.why };
 }
 
-/** In one line: `no floor; two steps easier`, `beginner: one step easier`. */
-const whyText = ({ why, steps }: { why: string[]; steps: number }, level: Level): string =>
-	`${steps > 0 ? `${level}: ` : ''}${why.join('; ')}`;
+/** A substitute takes no more than so much longer than the part it stands for. */
+const LONGER = 1.1;
+const LEAST = { reps: 3, seconds: 10, metres: 5 } as const;
+const FINE = { reps: 1, seconds: 5, metres: 5 } as const;
 
-/** What somebody does in place of an exercise is the same in every session, unless the coach named something for it there. */
-const known = new WeakMap<Suits, WeakMap<Practice['library'], Map<string, Choice>>>();
-
-function choiceFor(part: Part, exercise: Exercise, steps: number, suits: Suits, practice: Practice): Choice {
-	if (part.instead) return chosenFor(part, exercise, steps, suits, practice);
-	const byLibrary = known.get(suits) ?? new WeakMap<Practice['library'], Map<string, Choice>>();
-	known.set(suits, byLibrary);
-	const choices = byLibrary.get(practice.library) ?? new Map<string, Choice>();
-	byLibrary.set(practice.library, choices);
-	const key = `${steps} ${exercise.name}`;
-	const choice = choices.get(key) ?? chosenFor(part, exercise, steps, suits, practice);
-	choices.set(key, choice);
-	return choice;
-}
-
-interface LoadFit {
-	part: Part;
-	to: string;
-	why: string | null;
-}
-
-/** The load that somebody does a part with; null: as it is. */
-function loadFor(part: Part, exercise: Exercise, suits: Suits, under: number): LoadFit | null {
-	if (part.kg !== null) return kgFor(part, part.kg, exercise, suits, under);
-	if (part.resistance) return bandFor(part, suits.kit);
-	if (!suits.kit) return null;
-	const begin = startingLoad(exercise, { level: suits.level, kit: suits.kit })?.load;
-	if (begin?.kind === 'kg') return { part: { ...part, kg: begin.kg }, to: `${begin.kg} kg`, why: null };
-	if (begin?.kind === 'band' && begin.rank)
-		return { part: { ...part, resistance: `${begin.rank} band` }, to: `${begin.rank} band`, why: null };
-	return null;
-}
-
-const half = (kg: number): number => Math.max(0.5, Math.round(kg * 2) / 2);
-
-function kgFor(part: Part, planned: number, exercise: Exercise, suits: Suits, under: number): LoadFit | null {
-	const wanted = under > 0 && suits.planFor ? planned * shareOf(suits.level, suits.planFor) : planned;
-	const less = wanted < planned ? 'less to begin with' : null;
-	const given = (kg: number, why: string): LoadFit | null =>
-		kg === planned ? null : { part: { ...part, kg }, to: `${kg} kg`, why };
-	if (!suits.kit) return less ? given(half(wanted), less) : null;
-	const needed = exercise.equipment.find(({ item }) => /dumbbell/.test(item))?.count ?? 1;
-	const packs = packsIn(suits.kit);
-	const takesPack = exercise.equipment.some(({ item }) => item === 'loaded backpack');
-	const count = Math.max(needed, part.weights ?? 1);
-	const own = takesPack ? null : nearestLoad(suits.kit, wanted, count);
-	const kg = own ?? packs.findLast((one) => one <= wanted) ?? packs[0] ?? null;
-	if (kg !== null) {
-		const why = kg > wanted ? 'the lightest at hand' : (less ?? 'the heaviest at hand up to what is asked');
-		const { weights: _weights, ...single } = part;
-		const fits = own === null && part.weights ? given(kg, why) && { ...single, kg } : null;
-		return fits ? { part: fits, to: `${kg} kg`, why } : given(kg, why);
-	}
-	// Known by its name only: a backpack of which nobody said what is in it.
-	if (takesPack) return null;
-	const { weights: _weights, ...bare } = part;
-	return { part: { ...bare, kg: null }, to: 'without a weight', why: 'no weight at hand' };
-}
-
-/** A band as near as there is to the one asked for: of the same rank, the next lighter one, or the lightest. */
-function bandFor(part: Part, kit: Kit | null): LoadFit | null {
-	const wanted = BAND_RANKS.find((rank) => part.resistance === `${rank} band`);
-	const own = kit && bandsIn(kit);
-	if (!wanted || !own || own.length === 0 || own.includes(wanted)) return null;
-	const lighter = BAND_RANKS.slice(0, BAND_RANKS.indexOf(wanted)).findLast((rank) => own.includes(rank));
-	const rank: BandRank | undefined = lighter ?? own[0];
-	return rank
-		? { part: { ...part, resistance: `${rank} band` }, to: `${rank} band`, why: 'the band at hand' }
-		: null;
+/**
+ * A substitute with as much of it as the planned part has time for: one that is done side by side takes fewer repetitions of
+ * each, not twice the time.
+ */
+function sameTime(next: Part, planned: Part, { timed }: Place, practice: Practice): Part {
+	if (timed) return next;
+	const before = wholeSeconds(planned, practice);
+	const after = wholeSeconds(next, practice);
+	if (after <= before * LONGER) return next;
+	const change = next.perSide ? practice.timing.sideChange : 0;
+	const share = Math.max(0, before * LONGER - change) / (after - change);
+	const less = (amount: number, kind: Part['target']['kind']) =>
+		Math.max(
+			Math.min(amount, LEAST[kind]),
+			Math.floor((amount * share) / FINE[kind] + 1e-9) * FINE[kind]
+		);
+	return {
+		...withAmounts(next, less),
+		...(next.or && { or: targetOf(next.or.kind, less(amountOf(next.or), next.or.kind)) })
+	};
 }

@@ -1,9 +1,9 @@
 /** What would let somebody do something where nothing fits. */
-import { ITEMS, type Exercise, type Item } from '../exercise';
+import { AT_HOME, ITEMS, type Exercise, type Item } from '../exercise';
 import { kitOfItems } from '../kit';
 import type { Practice } from '../practice';
 import { substitute } from '../substitution';
-import type { Suits } from './fit-part';
+import type { FitProfile } from './profile';
 
 export interface Help {
 	/** One thing more to have. */
@@ -28,13 +28,17 @@ const EASY_TO_GET: readonly Item[] = [
  *
  * @returns none where no thing helps: limits alone leave nothing
  */
-export function whatHelps(exercise: Exercise, { kit, limits }: Suits, practice: Practice): Help[] {
+export function whatHelps(exercise: Exercise, { kit, limits }: FitProfile, practice: Practice): Help[] {
 	if (kit === null) return [];
-	const items = [...EASY_TO_GET, ...ITEMS.filter((item) => !EASY_TO_GET.includes(item))];
+	const items = [
+		...EASY_TO_GET,
+		...ITEMS.filter((item) => !AT_HOME.has(item) && !EASY_TO_GET.includes(item))
+	];
 	const found: Help[] = [];
 	for (const item of items) {
 		const to = substitute(exercise, { kit: [...kit, ...kitOfItems([item])], limits }, practice)?.exercise;
-		if (to && !found.some((one) => one.exercise === to.name)) found.push({ item, exercise: to.name });
+		const isUsed = to?.equipment.some((need) => need.item === item);
+		if (to && isUsed && !found.some((one) => one.exercise === to.name)) found.push({ item, exercise: to.name });
 		if (found.length === 2) break;
 	}
 	return found;

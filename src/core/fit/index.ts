@@ -1,4 +1,5 @@
-export { fitPart, type Decided, type Suits } from './fit-part';
-export { levelsUnder, startingLoad, usualKg } from './starting-load';
-export { suitsOf, type Known } from './suits';
+export { fitPart, type Decided, type PartFit } from './fit-part';
 export { whatHelps, type Help } from './helps';
+export { repsAtSameEffort } from './load';
+export { profileOf, type FitProfile, type Known } from './profile';
+export { ceilingKg, levelsUnder, startingLoad, usualKg } from './usual-load';

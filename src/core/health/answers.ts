@@ -1,11 +1,16 @@
 /** What people say of their health before they begin, as far as it decides what may be asked of them. */
+import { JOINTS, type Joint } from '../exercise';
 import type { Condition, Limitation } from '../kit';
 import { limitsOf } from '../kit';
 import { daysBetween } from '../calendar';
+import { readPain } from './read-pain';
 
 /** Where it can hurt; the places that exercises can be chosen around. */
-export const SORE_PLACES = ['knee', 'hip', 'back', 'shoulder', 'wrist'] as const;
-export type SorePlace = (typeof SORE_PLACES)[number];
+export const SORE_PLACES = JOINTS;
+export type SorePlace = Joint;
+
+/** A place in words: an ankle stands for the foot as well. */
+export const areaText = (place: string): string => (place === 'ankle' ? 'ankle or foot' : place);
 
 /** How a place is: it hurts now, it hurts sharply or more and more, or it did once. */
 export const SORENESS = ['now', 'sharp', 'before'] as const;
@@ -21,9 +26,10 @@ export const FLOOR_WAYS = ['easy', 'with help', 'rather not'] as const;
 export const BALANCES = ['steady', 'unsure'] as const;
 
 /**
- * The questions of the screening, each answered with yes or no. Known disease, signs and symptoms: ACSM’s preparticipation
- * screening (Riebe and others 2015, Med Sci Sports Exerc 47:2473), from memory and in our words; the last two are common
- * practice, no source.
+ * The questions of the screening, each answered with yes or no, in our words. Known disease, signs and symptoms: ACSM’s
+ * preparticipation screening (Riebe and others 2015, Med Sci Sports Exerc 47:2473), from memory. Blood pressure, medication
+ * and bones or joints: topics of the PAR-Q+ (Warburton and others 2011, Health & Fitness Journal of Canada 4:3), from
+ * memory. Operation, advice and eating: common practice, no source.
  */
 export const SCREEN_QUESTIONS = [
 	{
@@ -38,6 +44,13 @@ export const SCREEN_QUESTIONS = [
 	{ key: 'faint', asks: 'In the last year, have you fainted or felt dizzy enough to hold on to something?' },
 	{ key: 'heartbeat', asks: 'Do you notice your heart racing or skipping without a reason?' },
 	{ key: 'swelling', asks: 'Do your ankles swell, or do your calves hurt when you walk?' },
+	{ key: 'pressure', asks: 'Has a doctor ever told you that your blood pressure is high?' },
+	{ key: 'medication', asks: 'Do you take prescribed medicine for a long-term condition?' },
+	{
+		key: 'bone',
+		asks: 'Do you have a bone, joint or muscle condition that training could make worse, such as osteoporosis or arthritis?'
+	},
+	{ key: 'eating', asks: 'Do you have an eating disorder, or did you have one before?' },
 	{ key: 'operation', asks: 'Have you had an operation or a serious injury in the last six months?' },
 	{
 		key: 'told',
@@ -87,7 +100,17 @@ export function weeksSinceBirthOn(answers: HealthAnswers, date: string): number 
 	return answers.pregnantWeek + since - WEEKS.pregnant;
 }
 
-/** Weeks after a birth for which crunches and jumps are left out. Common practice, no source. */
+/**
+ * Weeks after a birth up to which each step lasts: gentle only, no planks and jumps, and no more than moderate pressure.
+ * Common practice, no source; ACOG Committee Opinion 804 asks for a gradual return, from memory.
+ */
+const BIRTH_STEPS = [
+	{ before: 6, condition: 'first weeks after birth' },
+	{ before: 16, condition: 'after birth' },
+	{ before: 26, condition: 'later after birth' }
+] as const satisfies readonly { before: number; condition: Condition }[];
+
+/** Weeks after a birth within which a doctor or midwife is asked first. */
 export const EARLY_AFTER_BIRTH = 16;
 
 /** First week of the second and of the third trimester, as ACOG counts them (14 and 28). */
@@ -109,10 +132,18 @@ export function conditionsOn(answers: HealthAnswers, date: string): Condition[] 
 					: 'pregnant, third trimester'
 		);
 	const born = weeksSinceBirthOn(answers, date);
-	if (born !== null && born < EARLY_AFTER_BIRTH) found.push('after birth');
+	const step = born === null ? undefined : BIRTH_STEPS.find(({ before }) => born < before);
+	if (step) found.push(step.condition);
+	const elsewhere = readPain(answers.hurtsElsewhere ?? '').areas;
 	for (const place of SORE_PLACES)
-		if (answers.hurts.some((one) => one.place === place && one.how !== 'before')) found.push(`sore ${place}`);
+		if (
+			elsewhere.includes(place) ||
+			answers.hurts.some((one) => one.place === place && one.how !== 'before')
+		)
+			found.push(`sore ${place}`);
 	if (answers.age === '65 or over') found.push('over 65');
+	if (answers.balance === 'unsure') found.push('unsure balance');
+	if (answers.yes.includes('operation')) found.push('after an operation');
 	return found;
 }
 
@@ -125,13 +156,14 @@ export function limitsOn(answers: HealthAnswers, date: string): Limitation[] {
 	const limits = new Set<Limitation>();
 	for (const condition of conditions)
 		for (const limit of limitsOf(condition)) {
-			const chosen = condition === 'over 65' && limit === 'no floor' && answers.floor === 'easy';
+			// Who sits has no easy floor, whatever they ticked.
+			const chosen =
+				(condition === 'over 65' || condition === 'unsure balance') &&
+				limit === 'no floor' &&
+				answers.floor === 'easy' &&
+				answers.stance !== 'seated';
 			if (!chosen) limits.add(limit);
 		}
-	if (answers.balance === 'unsure') {
-		limits.add('no balance without support');
-		if (answers.floor !== 'easy') limits.add('no floor');
-	}
 	return [...limits];
 }
 

@@ -1,5 +1,6 @@
 export {
 	AGE_BANDS,
+	areaText,
 	BALANCES,
 	FLOOR_WAYS,
 	isRateGuide,
@@ -19,5 +20,6 @@ export {
 	type Soreness
 } from './answers';
 export { holdAt, holdsFrom, holdsOf, type Clearance, type Hold, type HoldReason } from './holds';
+export { readPain, type PainText } from './read-pain';
 export { screen, type Screening, type ScreenReason } from './screen';
 export { STOP_SIGN_KEYS, STOP_SIGN_WORDS } from './stop-signs';

@@ -86,11 +86,11 @@ describe('the screening', () => {
 
 	it('keeps in mind what was said in other words, poor balance, and who is not used to training', () => {
 		expect(
-			screen(said({ hurtsElsewhere: 'left elbow', balance: 'unsure', active: false }), TODAY).cautions
+			screen(said({ hurtsElsewhere: 'left big toenail', balance: 'unsure', active: false }), TODAY).cautions
 		).toEqual([
 			SUPPORT,
 			'No single-leg work without something to hold.',
-			'Also told: “left elbow”',
+			'Also told: “left big toenail”',
 			'Not used to training: easy at first, more week by week.'
 		]);
 	});
@@ -125,12 +125,16 @@ describe('weeks', () => {
 		expect(keys({ pregnantWeek: 40, on: '2026-05-01' }, '2026-05-22')).toEqual(['birth']);
 	});
 
-	it('since a birth hold for sixteen, and leave nothing out afterwards', () => {
+	it('since a birth hold for sixteen, and leave out less step by step', () => {
 		const answers = said({ birthWeeks: 15, on: '2026-05-01' });
 		expect(keys({ birthWeeks: 15, on: '2026-05-01' }, '2026-05-07')).toEqual(['birth']);
-		expect(limitsOn(answers, '2026-05-07')).toEqual(['no jumps', 'no crunches']);
+		expect(limitsOn(answers, '2026-05-07')).toEqual(['no jumps', 'no crunches', 'low trunk pressure']);
 		expect(keys({ birthWeeks: 15, on: '2026-05-01' }, '2026-05-08')).toEqual([]);
-		expect(limitsOn(answers, '2026-05-08')).toEqual([]);
+		expect(limitsOn(answers, '2026-05-08')).toEqual(['no jumps', 'no crunches']);
+		// Ten weeks later they are 26 after the birth.
+		expect(limitsOn(answers, '2026-07-17')).toEqual([]);
+		expect(limitsOn(said({ birthWeeks: 5, on: '2026-05-01' }), '2026-05-01')).toContain('gentle all over');
+		expect(limitsOn(said({ birthWeeks: 5, on: '2026-05-01' }), '2026-05-08')).not.toContain('gentle all over');
 		expect(screen(said({ birthWeeks: 1 }), TODAY).reasons[0]?.text).toBe('1 week after a birth');
 		expect(screen(said({ birthWeeks: 2 }), TODAY).reasons[0]?.text).toBe('2 weeks after a birth');
 	});
@@ -151,7 +155,7 @@ describe('what must not be asked of somebody', () => {
 
 	it('is the floor over 65, unless they say that it is easy', () => {
 		const over = (floor: HealthAnswers['floor']) => limitsOn(said({ age: '65 or over', floor }), TODAY);
-		expect(over('easy')).toEqual(['no jumps', 'no balance without support']);
+		expect(over('easy')).toEqual(['no jumps', 'no balance without support', 'lighter loads']);
 		expect(over('with help')).toContain('no floor');
 		expect(over('rather not')).toContain('no floor');
 	});
@@ -164,6 +168,19 @@ describe('what must not be asked of somebody', () => {
 	it('is what has nothing to hold for whoever is unsure of their balance, and the floor unless it is easy', () => {
 		expect(limitsOn(said({ balance: 'unsure' }), TODAY)).toEqual(['no balance without support']);
 		expect(limitsOn(said({ balance: 'unsure', floor: 'with help' }), TODAY)).toContain('no floor');
+	});
+
+	it('takes the stricter of answers that contradict each other', () => {
+		const seated = said({ age: '65 or over', stance: 'seated', floor: 'easy', balance: 'unsure' });
+		expect(limitsOn(seated, TODAY)).toEqual(expect.arrayContaining(['seated only', 'no floor']));
+	});
+
+	it('follows what they write, in any order', () => {
+		expect(limitsOn(said({ hurtsElsewhere: 'the ankle, since Monday, and my neck' }), TODAY)).toEqual(
+			expect.arrayContaining(['easy on the ankles', 'easy on the neck'])
+		);
+		expect(limitsOn(said({ hurtsElsewhere: 'ow' }), TODAY)).toEqual([]);
+		expect(limitsOn(said({ yes: ['operation'] }), TODAY)).toContain('gentle all over');
 	});
 
 	it('follows how they train, and each place that hurts', () => {

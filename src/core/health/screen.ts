@@ -1,6 +1,7 @@
 /** Whether somebody may begin, or a professional is asked first. Nothing here diagnoses. */
-import { adviceFor, SUPPORT } from '../kit';
+import { adviceFor } from '../kit';
 import {
+	areaText,
 	conditionsOn,
 	EARLY_AFTER_BIRTH,
 	pregnantWeekOn,
@@ -34,6 +35,7 @@ export interface Screening {
 const ACSM =
 	'ACSM preparticipation screening (Riebe and others 2015, Med Sci Sports Exerc 47:2473), from memory';
 const ACOG = 'ACOG Committee Opinion 804 (2020), from memory';
+const PAR_Q = 'PAR-Q+ (Warburton and others 2011, Health & Fitness Journal of Canada 4:3), from memory';
 const PRACTICE = 'common practice, no source';
 
 const YES: Readonly<Record<ScreenKey, { text: string; source: string }>> = {
@@ -43,6 +45,10 @@ const YES: Readonly<Record<ScreenKey, { text: string; source: string }>> = {
 	faint: { text: 'fainting or dizziness', source: ACSM },
 	heartbeat: { text: 'a heart that races or skips without a reason', source: ACSM },
 	swelling: { text: 'swollen ankles, or calves that hurt when walking', source: ACSM },
+	pressure: { text: 'high blood pressure', source: PAR_Q },
+	medication: { text: 'medicine for a long-term condition', source: PAR_Q },
+	bone: { text: 'a bone, joint or muscle condition', source: PAR_Q },
+	eating: { text: 'an eating disorder, now or before', source: PRACTICE },
 	operation: { text: 'an operation or a serious injury in the last six months', source: PRACTICE },
 	told: { text: 'a doctor advised to hold back or to train with supervision', source: PRACTICE }
 };
@@ -71,7 +77,7 @@ function reasonsOn(answers: HealthAnswers, date: string): ScreenReason[] {
 		if (how === 'sharp')
 			reasons.push({
 				key: `sharp ${place}`,
-				text: `the ${place} hurts sharply or more and more`,
+				text: `the ${areaText(place)} hurts sharply or more and more`,
 				ask: 'a doctor',
 				source: PRACTICE
 			});
@@ -92,10 +98,9 @@ function reasonsOn(answers: HealthAnswers, date: string): ScreenReason[] {
 export function screen(answers: HealthAnswers, date: string): Screening {
 	const reasons = reasonsOn(answers, date);
 	const cautions = conditionsOn(answers, date).flatMap(adviceFor);
-	if (answers.balance === 'unsure') cautions.push(SUPPORT, 'No single-leg work without something to hold.');
 	for (const { place, how } of answers.hurts)
 		if (how === 'before')
-			cautions.push(`The ${place} has hurt before: begin with a smaller range and watch it.`);
+			cautions.push(`The ${areaText(place)} has hurt before: begin with a smaller range and watch it.`);
 	if (answers.hurtsElsewhere) cautions.push(`Also told: “${answers.hurtsElsewhere}”`);
 	if (!answers.active) cautions.push('Not used to training: easy at first, more week by week.');
 	return { clearance: reasons.length > 0 ? 'ask first' : 'go', reasons, cautions: [...new Set(cautions)] };

@@ -20,16 +20,21 @@ export {
 	SUPPORT,
 	CONDITIONS,
 	limitsOf,
+	sourceOf,
 	talksRatherThanCounts,
 	tellingLimits,
 	type Condition
 } from './conditions';
 export {
 	brokenLimits,
+	cautionsFor,
+	cuesWithin,
 	goesOverhead,
+	holdsOn,
 	isJump,
 	LIMITATIONS,
-	onFloor,
+	LIMITS,
+	loadShareOf,
 	withinLimits,
 	type Limitation
 } from './limits';

@@ -205,9 +205,21 @@ describe('what can be done with a kit', () => {
 
 describe('limits', () => {
 	it.each<[string, (typeof LIMITATIONS)[number][]]>([
-		['Push-up', ['seated only', 'no floor', 'no lying on the front', 'no weight on the wrists']],
-		['Overhead press', ['seated only', 'no overhead', 'easy on the shoulders']],
+		[
+			'Push-up',
+			[
+				'seated only',
+				'no floor',
+				'no lying on the front',
+				'no weight on the wrists',
+				'easy on the shoulders',
+				'easy on the elbows',
+				'low trunk pressure',
+				'gentle all over'
+			]
+		],
 		['Glute bridge', ['seated only', 'no floor', 'no lying on the back']],
+		['Bottle press', ['seated only', 'no overhead', 'easy on the shoulders']],
 		['Half squat', ['seated only', 'no squats or lunges']],
 		['Seated march', []]
 	])('%s goes against %j', (name, limits) => {

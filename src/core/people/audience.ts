@@ -31,8 +31,8 @@ export const DEFAULT_AUDIENCE: Audience = {
 /** What an audience is taken to have, with dumbbells up to the heaviest. */
 export const kitOf = ({ items, heaviestKg }: Audience): Kit => kitOfItems(items, heaviestKg);
 
-/** Beginners are asked for no jumps, and for no balance without something to hold. */
-const BEGINNERS: readonly Limitation[] = ['no jumps', 'no balance without support'];
+/** Beginners are asked for no jumps, and for nothing airborne or large on one leg without something to hold. */
+const BEGINNERS: readonly Limitation[] = ['no jumps', 'support for hard balance'];
 
 /** What nobody of an audience must be asked for. */
 export const limitsFor = ({ level, conditions }: Audience): Limitation[] => [

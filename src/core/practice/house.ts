@@ -1,4 +1,5 @@
 import type { Exercise, Tempo } from '../exercise';
+import { cuesWithin, holdsOn, type Limitation } from '../kit';
 
 export const KNEE_RULES = ['behind the toes', 'may pass the toes'] as const;
 export const DEPTH_RULES = ['90° at the knee', 'as deep as control allows'] as const;
@@ -89,12 +90,25 @@ const DEPTH_CUES = {
 	'as deep as control allows': 'As deep as you control'
 };
 
-/** The cues of an exercise with what the house adds to squats and lunges. */
+/** From this rating on a knee bends far enough for the house rule on depth to mean anything. */
+const BENDS = 2;
+
+/** The cues of an exercise with what the house adds to squats and lunges that bend the knee to a right angle. */
 export function cuesFor(exercise: Exercise, house: HouseRules): string[] {
-	if (exercise.pattern !== 'squat' && exercise.pattern !== 'lunge') return [...exercise.cues];
+	const isDeep = exercise.pattern === 'squat' || exercise.pattern === 'lunge';
+	if (!isDeep || exercise.demands.knee < BENDS) return [...exercise.cues];
 	const added = [DEPTH_CUES[house.depth], KNEE_CUES[house.knee]];
 	const said = exercise.cues.join(' ').toLowerCase();
 	return [...exercise.cues, ...added.filter((cue) => !said.includes(cue.toLowerCase()))];
+}
+
+/** What somebody with poor balance is told first. */
+const HOLD_ON = 'One hand on a chair, wall or worktop';
+
+/** The cues as one person is told them: a support where they need one, and nothing that contradicts their limits. */
+export function cuesSaidTo(exercise: Exercise, house: HouseRules, limits: readonly Limitation[]): string[] {
+	const said = cuesWithin(cuesFor(exercise, house), exercise, limits);
+	return holdsOn(exercise, limits) ? [HOLD_ON, ...said] : said;
 }
 
 const COUNT_WORDS = {

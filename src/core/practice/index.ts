@@ -2,6 +2,7 @@ export {
 	COUNT_RULES,
 	countWords,
 	cuesFor,
+	cuesSaidTo,
 	DEFAULT_HOUSE,
 	DEPTH_RULES,
 	KNEE_RULES,

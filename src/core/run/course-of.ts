@@ -1,7 +1,7 @@
 import { roleTitle } from '../analysis';
 import type { Exercise } from '../exercise';
-import { readIn, type Limitation, type Units } from '../kit';
-import { cuesFor, type Practice } from '../practice';
+import { cautionsFor, readIn, type Limitation, type Units } from '../kit';
+import { cuesFor, cuesSaidTo, type Practice } from '../practice';
 import {
 	askedOf,
 	compileSession,
@@ -106,8 +106,8 @@ function exerciseOf(
 		perSide: asked.perSide,
 		tempo: part.tempo ?? exercise?.tempo ?? house.tempo,
 		repSeconds: secondsPerRep(part, practice),
-		cues: exercise ? cuesFor(exercise, house) : [],
-		cautions: [...(exercise?.cautions ?? [])],
+		cues: exercise ? cuesSaidTo(exercise, house, who.limits) : [],
+		cautions: exercise ? cautionsFor(exercise, who.limits) : [],
 		easier: may(library.easier(part.exercise)),
 		harder: may(library.harder(part.exercise)),
 		ifHurts: Object.fromEntries(

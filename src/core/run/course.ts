@@ -1,6 +1,6 @@
 /** A session as somebody goes through it, step by step. Plain data: a device keeps it, and needs nothing else to lead and to log. */
 import type { CueKind, PrescribedExercise, Role, SegmentKind, Side } from '../session';
-import type { Tempo } from '../exercise';
+import { JOINTS, type Tempo } from '../exercise';
 
 /** Where the log has a set. Block and part as in `PrescribedExercise`; sets from 1. */
 export interface SetPlace {
@@ -89,7 +89,7 @@ export interface Variation {
 }
 
 /** Where it can hurt, as asked in the moment. */
-export const BODY_AREAS = ['knee', 'hip', 'back', 'shoulder', 'wrist', 'elsewhere'] as const;
+export const BODY_AREAS = [...JOINTS, 'elsewhere'] as const;
 export type BodyArea = (typeof BODY_AREAS)[number];
 
 export interface CourseBlock {

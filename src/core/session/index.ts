@@ -76,4 +76,4 @@ export { passesOf, repeatAround } from './repeats';
 export type { LineFault } from './typed/asked';
 export { startedAs } from './typed/read-line';
 export { formatSessionText, parseSessionText } from './text';
-export type { Segment, SegmentKind, Side } from './timeline';
+export { wholeSeconds, type Segment, type SegmentKind, type Side } from './timeline';

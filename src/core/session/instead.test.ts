@@ -122,7 +122,7 @@ describe('for somebody who cannot do the exercise', () => {
 
 	it('what the coach chose comes before what is nearest', () => {
 		const { changes, session } = scaleSession(sessionOf(LINE), 'base', null, PRACTICE, ['no deep knee bend']);
-		expect(changes).toMatchObject([{ to: 'Wall hinge', why: 'the coach’s own choice for it' }]);
+		expect(changes).toMatchObject([{ to: 'Wall hinge', why: 'your coach’s choice for it' }]);
 		// What is left to choose from stays.
 		expect(session.blocks[0]?.parts[0]?.instead).toEqual([{ when: 'choice', exercise: 'Band squat' }]);
 	});
@@ -146,8 +146,8 @@ it('an alternative that hurts too is seen, and the nearest that does not is offe
 		{
 			title: 'Split squat for a sore knee',
 			figure: 'It goes against no deep knee bend.',
-			label: 'Use sit to chair',
-			lines: ['3 x 10 reps Goblet squat if the knee hurts: Sit to chair, rest 60']
+			label: 'Use short split squat',
+			lines: ['3 x 10 reps Goblet squat if the knee hurts: Short split squat, rest 60']
 		}
 	]);
 	expect(found('3 x 10 goblet squat or split squat', 'alternative that hurts too')).toEqual([]);

@@ -2,7 +2,7 @@
  * What blocks are made of, whatever their format. Seconds, metres and kilograms throughout. Fields with `?` are left out
  * where they say nothing, so that a plain session stays plain in files and in the database.
  */
-import type { Tempo } from '../exercise';
+import { JOINTS, type Tempo } from '../exercise';
 
 export const ROLES = ['warm-up', 'main', 'cool-down'] as const;
 export type Role = (typeof ROLES)[number];
@@ -43,7 +43,7 @@ export const PARTIALS = { '1¼': 1.25, '1½': 1.5, 'lower half': 0.5, 'upper hal
 export type PartialRule = keyof typeof PARTIALS;
 
 /** When another exercise is done in place of the one asked for: at will, or because of what hurts. */
-export const INSTEAD_WHEN = ['choice', 'knee', 'hip', 'back', 'shoulder', 'wrist'] as const;
+export const INSTEAD_WHEN = ['choice', ...JOINTS] as const;
 export type InsteadWhen = (typeof INSTEAD_WHEN)[number];
 
 /** What may be done in place of an exercise, as much of it. */

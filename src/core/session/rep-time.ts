@@ -10,7 +10,7 @@ const PACE = { carry: 1, walk: 1.4, run: 2.5 } as const;
 /** The pace at which an exercise covers its metres. */
 function paceOf(exercise: Exercise | null): number {
 	if (!exercise || !isLocomotion(exercise)) return PACE.carry;
-	return exercise.impact === 'high' ? PACE.run : PACE.walk;
+	return exercise.demands.impact === 'high' ? PACE.run : PACE.walk;
 }
 
 /** Seconds of one repetition: the sum of the four phases of its tempo, times what its partial rule adds. */

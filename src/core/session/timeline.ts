@@ -106,6 +106,12 @@ export class TimelineWriter {
 	}
 }
 
+/** Seconds of one set of a part as its target asks; sides and their change together. */
+export function wholeSeconds(part: Part, practice: Practice): number {
+	const { seconds } = workOnOneSide(part, practice);
+	return part.perSide ? 2 * seconds + practice.timing.sideChange : seconds;
+}
+
 /** Seconds of a part's work in a round, counted from 1; sides and their change together. */
 export function secondsOfPart(part: Part, practice: Practice, round: number): number {
 	const { seconds } = workOnOneSide(part, practice, targetOfSet(part, round));

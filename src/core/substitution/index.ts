@@ -1,4 +1,5 @@
-export { chosenFor, hasLevels, type Choice } from './choose';
+export { likeness } from './candidates';
+export { chosenByCoach, hasLevels, levelIsLoad, meantFor, stepped } from './choose';
 export {
 	KIT_PRESETS,
 	PRESET_KITS,
@@ -8,5 +9,13 @@ export {
 	type Scaled,
 	type ScaleLevel
 } from './scaling';
-export { canDo, substitute, type Fitting } from './substitute';
+export {
+	canDo,
+	firstSubstitute,
+	fitsSpace,
+	obstacles,
+	stepsText,
+	substitute,
+	type Fitting
+} from './substitute';
 export { substituteAt, substitutePart } from './substitute-part';

@@ -6,7 +6,7 @@ import { compareSessions } from '../analysis/compare';
 import { cuesFor, DEFAULT_HOUSE } from '../practice/house';
 import { canDoWith } from '../kit';
 import { PRESET_KITS, scaleSession } from './scaling';
-import { likeness } from './substitute';
+import { likeness } from './candidates';
 import { lineOf, PRACTICE } from '../../../tests/support/practice';
 
 const session = (text: string): Session => parseSessionText(text, PRACTICE).session;
@@ -21,7 +21,7 @@ describe('scaleSession', () => {
 		const { session: easier, changes } = scaleSession(RIDGE, 'easier', null, PRACTICE);
 		expect(changes.map(({ from, to }) => [from, to])).toEqual([
 			['Goblet squat', 'Slow squat'],
-			['One-arm row', 'Seated band row'],
+			['One-arm row', 'Band row'],
 			['Push-up', 'Knee push-up']
 		]);
 		expect(lines(easier)[0]).toContain('10 reps Slow squat +');
@@ -51,7 +51,7 @@ describe('scaleSession', () => {
 	});
 
 	it.each([
-		['band only', ['Band squat', 'Seated band row', 'Push-up']],
+		['band only', ['Band squat', 'Band row', 'Push-up']],
 		['one dumbbell', ['Goblet squat', 'One-arm row', 'Push-up']],
 		['nothing', ['Squat', 'Towel row', 'Push-up']]
 	] as const)('with %s', (kit, names) => {

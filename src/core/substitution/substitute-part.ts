@@ -1,4 +1,4 @@
-import type { Exercise } from '../exercise';
+import { takesWeight, type Exercise } from '../exercise';
 import type { Practice } from '../practice';
 import { putBlock, putPart, targetOf, workOnOneSide, type Part, type Session, type Target } from '../session';
 
@@ -16,7 +16,7 @@ function asMuch(seconds: number, kind: Target['kind']): Target {
 export function substitutePart(part: Part, to: Exercise, practice: Practice): Part {
 	const { target } = part;
 	const stays = target.kind === to.countedIn || (target.kind === 'seconds' && to.countedIn === 'reps');
-	const loaded = to.equipment.some((need) => /dumbbell|backpack|bottle/.test(need.item));
+	const loaded = takesWeight(to);
 	const { or: _or, partial: _partial, each: _each, pace: _pace, eachWay: _eachWay, ...plain } = part;
 	const {
 		weights: _weights,

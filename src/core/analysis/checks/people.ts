@@ -1,4 +1,4 @@
-import type { Exercise, Library } from '../../exercise';
+import { takesWeight, type Exercise, type Library } from '../../exercise';
 import {
 	clockText,
 	compileSession,
@@ -9,7 +9,7 @@ import {
 	type Part,
 	type Session
 } from '../../session';
-import { goesOverhead, isJump, limitsOf, onFloor } from '../../kit';
+import { goesOverhead, isJump, limitsOf } from '../../kit';
 import type { Level } from '../../people';
 import { floorChanges } from '../balance';
 import { COMMON } from '../../findings';
@@ -53,7 +53,7 @@ const jumpsWhenTired: Check = (subject) => {
 	const seen = new Set<Part>();
 	return goes.flatMap((go): SessionFinding[] => {
 		const { exercise } = go;
-		if (!exercise || !isJump(exercise) || exercise.impact !== 'high') return [];
+		if (!exercise || !isJump(exercise) || exercise.demands.impact !== 'high') return [];
 		if (go.worked < TIRED_AFTER * 60 || seen.has(go.part)) return [];
 		seen.add(go.part);
 		return [
@@ -86,7 +86,7 @@ const tooManyLandings: Check = (subject) => {
 	const level: Level = audience?.level ?? (group && group.beginners > 0 ? 'beginner' : 'some experience');
 	const jumps = workOf(session, timeline, practice.library).filter(
 		({ exercise, part }) =>
-			exercise && isJump(exercise) && exercise.impact === 'high' && part.target.kind === 'reps'
+			exercise && isJump(exercise) && exercise.demands.impact === 'high' && part.target.kind === 'reps'
 	);
 	const landings = jumps.reduce((sum, { segment }) => sum + segment.reps, 0);
 	const [first] = jumps;
@@ -114,7 +114,7 @@ const holdsOverhead = (e: Exercise | null): boolean =>
 	e !== null &&
 	goesOverhead(e) &&
 	e.primary.includes('front shoulder') &&
-	e.equipment.some((need) => /dumbbell|backpack/.test(need.item));
+	takesWeight(e);
 
 const overheadAfterGrip: Check = ({ session, goes }) => {
 	const seen = new Set<Part>();
@@ -147,7 +147,7 @@ const overheadAfterGrip: Check = ({ session, goes }) => {
 
 const isDown = ({ exercise }: Part, library: Library): boolean => {
 	const found = library.find(exercise);
-	return found !== null && onFloor(found);
+	return found !== null && found.demands.floorTransfer;
 };
 
 /** The exercises of a block with those on the floor together. */

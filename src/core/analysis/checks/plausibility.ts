@@ -28,6 +28,7 @@ const BEARS: Readonly<Record<Pattern, number>> = {
 	raise: 20,
 	curl: 35,
 	'elbow extension': 35,
+	'knee extension': 40,
 	carry: 100,
 	trunk: 40,
 	calf: 100,

@@ -37,7 +37,7 @@ const lean = (slope: number, x: number, y: number) => ({
 	at: [0, slope < 60 ? 6.2 : 2.4] as const
 });
 const PRESS = side('Overhead press', up(RACK), up(OVERHEAD), [db('hand1')]);
-const RAISE = front('Raise to shoulder height', facing(BESIDE), facing([-176, -182]), [
+const RAISE = front('Lateral raise', facing(BESIDE), facing([-176, -182]), [
 	db('hand1'),
 	db('hand2')
 ]);
@@ -73,8 +73,8 @@ export const ARMS: Row[] = [
 	),
 
 	RAISE,
-	as(RAISE, 'Bottle raise to the side', [bottle('hand1'), bottle('hand2')]),
-	as(RAISE, 'Band raise to the side', [band('ankle1', 'hand1'), band('ankle2', 'hand2')]),
+	as(RAISE, 'Bottle lateral raise', [bottle('hand1'), bottle('hand2')]),
+	as(RAISE, 'Band lateral raise', [band('ankle1', 'hand1'), band('ankle2', 'hand2')]),
 	side('Seated press', seated(RACK), seated(OVERHEAD), [SEAT, db('hand1')]),
 	PRESS,
 	as(PRESS, 'Band press', [band('ankle1', 'hand1')]),

@@ -42,8 +42,8 @@ const WIDE_UP = facing([-75, 210], {
 	leg2: { to: [20, 0], bend: 1 }
 });
 const WIDE_LOW = { ...WIDE_UP, at: [0, 24] as const };
-const HANDS_LOW = { arm: { to: [-1, 44], bend: -1 } as Limb, arm2: { to: [1, 44], bend: 1 } as Limb };
-const HANDS_LOWER = { arm: { to: [-1, 22], bend: -1 } as Limb, arm2: { to: [1, 22], bend: 1 } as Limb };
+const HANDS_HIGH = { arm: { to: [-1, 62], bend: -1 } as Limb, arm2: { to: [1, 62], bend: 1 } as Limb };
+const HANDS_HIGH_LOW = { arm: { to: [-1, 40], bend: -1 } as Limb, arm2: { to: [1, 40], bend: 1 } as Limb };
 const SPLIT = side('Split squat', splitUp(DOWN), splitLow(DOWN));
 const LUNGE = side('Reverse lunge', up(), splitLow(DOWN), [], { moves: STEP2 });
 const LOADED_LUNGE = side('Dumbbell reverse lunge', up(HANG), splitLow(HANG), [db('hand1', true)], {
@@ -104,7 +104,7 @@ export const LEGS: Row[] = [
 	side('Band squat', up(RACK), low([-62, 72]), [band('ankle1', 'hand1')]),
 	side('Front squat', up(RACK), low([-42, 95]), [db('hand1')]),
 	front('Wide squat', WIDE_UP, WIDE_LOW),
-	front('Wide goblet squat', { ...WIDE_UP, ...HANDS_LOW }, { ...WIDE_LOW, ...HANDS_LOWER }, [db('hand1')]),
+	front('Wide goblet squat', { ...WIDE_UP, ...HANDS_HIGH }, { ...WIDE_LOW, ...HANDS_HIGH_LOW }, [db('hand1')]),
 	front(
 		'Squat with band at the knees',
 		{ ...WIDE_UP, at: [0, 46], leg: { to: [-11, 0], bend: -1 }, leg2: { to: [11, 0], bend: 1 } },

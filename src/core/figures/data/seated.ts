@@ -78,7 +78,7 @@ export const SEATED: Row[] = [
 		seated([-80, 40], { leg: [22, -40], foot: 50, leg2: on(23, 0), foot2: 0 }),
 		[SEAT, band('ankle1', 'hand1')]
 	),
-	front('Seated bottle raise', seatedFront([-100, -94]), seatedFront([-176, -182]), [
+	front('Seated bottle lateral raise', seatedFront([-100, -94]), seatedFront([-176, -182]), [
 		STOOL,
 		bottle('hand1'),
 		bottle('hand2')
@@ -145,7 +145,7 @@ export const SEATED: Row[] = [
 	front('Neck side stretch', seatedFront(AT_THE_SIDES), seatedFront(AT_THE_SIDES, { head: 128 }), [STOOL]),
 
 	side(
-		'Seated turn with weight',
+		'Russian twist',
 		{ ...FLOOR_SEATED([-50, 20], 112), leg: { to: [30, 0] }, foot: 0 },
 		{ ...FLOOR_SEATED([-84, 10], 112), leg: { to: [30, 0] }, foot: 0 },
 		[MAT, { kind: 'dumbbell', at: 'hand1' }]

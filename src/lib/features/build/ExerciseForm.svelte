@@ -1,12 +1,14 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { FIGURE_NAMES } from '$core/figures';
-	import { COUNTED_IN, IMPACTS, ITEMS, MUSCLES, PATTERNS, POSITIONS, type Exercise } from '$core/exercise';
+	import { COUNTED_IN, ITEMS, MUSCLES, PATTERNS, POSITIONS, type Pattern, type Sketch } from '$core/exercise';
+	import type { ExerciseInput } from '$contracts/exercise';
+	import DemandFields from './DemandFields.svelte';
 	import { workshop } from './workshop';
 
 	/** An exercise of the coach's own, new or changed. What was typed stays when it is refused. */
 	interface Props {
-		start: Partial<Exercise> | null;
+		start: Partial<ExerciseInput> | null;
 		answer: {
 			message?: string;
 			faults?: { field: string; message: string }[];
@@ -18,7 +20,29 @@
 	let { start, answer, submit, action = '' }: Props = $props();
 	const shop = workshop();
 	const id = $props.id();
-	const value = $derived<Partial<Exercise>>((answer?.typed as Partial<Exercise> | undefined) ?? start ?? {});
+	const value = $derived<Partial<ExerciseInput>>(
+		(answer?.typed as Partial<ExerciseInput> | undefined) ?? start ?? {}
+	);
+	let form = $state<HTMLFormElement>();
+	// svelte-ignore state_referenced_locally
+	let pattern = $state<Pattern>(value.pattern ?? 'squat');
+
+	/** The form as it is filled in now. */
+	function sketch(): Sketch {
+		const data = new FormData(form);
+		const chosen = <T extends string>(known: readonly T[], name: string) =>
+			known.filter((one) => data.getAll(name).includes(one));
+		return {
+			pattern,
+			position: chosen(POSITIONS, 'position')[0] ?? 'standing',
+			primary: chosen(MUSCLES, 'primary'),
+			assisting: chosen(MUSCLES, 'assisting'),
+			equipment: ITEMS.flatMap((item) => {
+				const count = Number(data.get(`need-${item}`));
+				return count > 0 ? [{ item, count }] : [];
+			})
+		};
+	}
 	const needs = $derived(new Map((value.equipment ?? []).map(({ item, count }) => [item, count])));
 	const faultsAt = (field: string) =>
 		(answer?.faults ?? []).filter((fault) => fault.field === field || fault.field.startsWith(`${field}[`));
@@ -30,6 +54,7 @@
 		>{/each}{/snippet}
 
 <form
+	bind:this={form}
 	method="post"
 	{action}
 	use:enhance={() =>
@@ -54,7 +79,7 @@
 			><span class="label-text">Movement</span><select
 				class="select select-sm mt-1 flex w-40"
 				name="pattern"
-				value={value.pattern ?? 'squat'}
+				bind:value={pattern}
 				>{#each PATTERNS as one (one)}<option>{one}</option>{/each}</select
 			></label
 		>{@render fault('pattern')}
@@ -88,26 +113,6 @@
 				value={Array.isArray(value.tempo) ? value.tempo.join('-') : ''}
 			/></label
 		>{@render fault('tempo')}
-		<label
-			><span class="label-text">Impact</span><select
-				class="select select-sm mt-1 flex w-24"
-				name="impact"
-				value={value.impact ?? 'none'}
-				>{#each IMPACTS as one (one)}<option value={one}
-						>{one === 'none' ? 'none' : one === 'low' ? 'soft' : 'hard'}</option
-					>{/each}</select
-			></label
-		>
-		<label
-			><span class="label-text">Balance</span><select
-				class="select select-sm mt-1 flex w-40"
-				name="balance"
-				value={String(value.balance ?? 0)}
-				><option value="0">none to speak of</option><option value="1">some</option><option value="2"
-					>a support in reach</option
-				></select
-			></label
-		>
 	</div>
 	<div class="flex flex-wrap gap-3">
 		<label
@@ -190,6 +195,12 @@
 		</div>
 		{@render fault('equipment')}
 	</fieldset>
+	<DemandFields
+		{pattern}
+		value={value.demands ?? {}}
+		{sketch}
+		faults={(answer?.faults ?? []).filter(({ field }) => field.startsWith('demands'))}
+	/>
 	<label
 		><span class="label-text">Cues, one a line, up to four</span><textarea
 			class="textarea textarea-sm mt-1 w-full"

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x';
+	import { areaText } from '$core/health';
 	import { INSTEAD_WHEN, LIMITS, limitsWhen, type Instead, type InsteadWhen, type Part } from '$core/session';
 	import { substitute } from '$core/substitution';
 	import { workshop } from './workshop';
@@ -9,14 +10,8 @@
 	const shop = workshop();
 	const id = $props.id();
 	const list = $derived(part.instead ?? []);
-	const TEXT: Record<InsteadWhen, string> = {
-		choice: 'at will',
-		knee: 'if the knee hurts',
-		hip: 'if the hip hurts',
-		back: 'if the back hurts',
-		shoulder: 'if the shoulder hurts',
-		wrist: 'if the wrist hurts'
-	};
+	const textOf = (when: InsteadWhen): string =>
+		when === 'choice' ? 'at will' : `if the ${areaText(when)} hurts`;
 	const free = $derived(
 		INSTEAD_WHEN.filter((when) => when === 'choice' || !list.some((one) => one.when === when))
 	);
@@ -46,11 +41,11 @@
 <div class="flex w-full flex-col gap-1.5">
 	{#each list as one, i (i)}
 		<div class="flex items-center gap-2">
-			<span class="quiet w-40 text-[13px]">{TEXT[one.when]}</span>
+			<span class="quiet w-40 text-[13px]">{textOf(one.when)}</span>
 			<input
 				class="input input-sm w-56"
 				list="{id}-exercises"
-				aria-label="In place of {part.exercise}, {TEXT[one.when]}"
+				aria-label="In place of {part.exercise}, {textOf(one.when)}"
 				value={one.exercise}
 				onchange={(event) => rename(i, event.currentTarget.value)}
 			/>
@@ -78,7 +73,7 @@
 				}}
 			>
 				<option value="" disabled>choose when</option>
-				{#each free as when (when)}<option value={when}>{TEXT[when]}</option>{/each}
+				{#each free as when (when)}<option value={when}>{textOf(when)}</option>{/each}
 			</select>
 		</label>
 	{/if}

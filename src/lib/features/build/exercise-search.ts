@@ -82,9 +82,9 @@ function fits(e: Exercise, w: Wanted): boolean {
 	)
 		return false;
 	if (w.position && e.position !== w.position) return false;
-	if (w.impact && e.impact !== w.impact) return false;
+	if (w.impact && e.demands.impact !== w.impact) return false;
 	if (w.sides && e.perSide !== (w.sides === 'one')) return false;
-	if (w.balance && e.balance !== Number(w.balance)) return false;
+	if (w.balance && e.demands.balance !== Number(w.balance)) return false;
 	if (w.countedIn && e.countedIn !== w.countedIn) return false;
 	return !w.own || e.ownId !== null;
 }

@@ -22,7 +22,7 @@ import { idOf, notFound } from '../platform/errors';
 import type { EnrolmentId, VersionId } from '../platform/ids';
 import { kept } from '../platform/kept';
 import { versionById } from '../session/sessions';
-import { allSuited, suitedAt, suitsIn, type Suited } from '../people/suited';
+import { allSuited, suitedAt, profileIn, type Suited } from '../people/suited';
 import { groupOf, type Group } from './group';
 import { heldAt } from './overrides';
 import { daysOf } from './person-days';
@@ -99,8 +99,8 @@ export async function prescriptionFor(
 	{ challenge, practice }: Pick<Group, 'challenge' | 'practice'>,
 	at: number
 ) {
-	const suits = suitsIn(challenge, await suitedFor(db, person, at));
-	return personalSession(body, day, { suits, overrides: all.filter(heldAt(at)) }, practice);
+	const profile = profileIn(challenge, await suitedFor(db, person, at));
+	return personalSession(body, day, { profile, overrides: all.filter(heldAt(at)) }, practice);
 }
 
 /** What was known of somebody at an instant. */
@@ -260,13 +260,13 @@ export async function ownSessionOf(
 	at: number
 ): Promise<KnownSession | null> {
 	const version = await kept(db, `version ${versionId}`, revision, () => versionById(db, versionId));
-	const suits = suitsIn(challenge, await suitedFor(db, person, at));
+	const profile = profileIn(challenge, await suitedFor(db, person, at));
 	// Nothing of the person goes in that is not in the key below: others are shown it as well.
 	const made = (own: PersonalSession | null): KnownSession | null =>
 		own && {
 			name: version.name,
 			versionId,
-			outline: outlineFor(outlineOf(own.session, practice), suits.limits),
+			outline: outlineFor(outlineOf(own.session, practice, profile.limits), profile.limits),
 			asked: own.asked,
 			changes: own.changes,
 			places: own.places,
@@ -276,7 +276,7 @@ export async function ownSessionOf(
 	const overrides = all.filter(heldAt(at));
 	// Without differences it is the same for everybody whom the same suits, whatever the day.
 	const own = overrides.length > 0 ? `${day} ${JSON.stringify(overrides)}` : '';
-	return kept(db, `session ${versionId} ${JSON.stringify(suits)} ${own}`, revision, () =>
-		Promise.resolve(made(personalSession(version.body, day, { suits, overrides }, practice)))
+	return kept(db, `session ${versionId} ${JSON.stringify(profile)} ${own}`, revision, () =>
+		Promise.resolve(made(personalSession(version.body, day, { profile, overrides }, practice)))
 	);
 }

@@ -4,7 +4,7 @@ import type { Person } from '../auth/link';
 import type { Context } from '../platform/context';
 import { notFound } from '../platform/errors';
 import { kept } from '../platform/kept';
-import { suitsIn } from '../people/suited';
+import { profileIn } from '../people/suited';
 import { openDay, ownSessionOf, standingOf, type OwnCheckin } from './own-day';
 
 export interface DayToRun {
@@ -34,12 +34,12 @@ export async function dayToRun(
 	const at = checkin?.begunAt ?? context.clock.now();
 	const own = await ownSessionOf(context.db, standing, person, day, versionId, at);
 	if (!own) throw notFound('session');
-	const suits = suitsIn(standing.challenge, person.suited);
+	const profile = profileIn(standing.challenge, person.suited);
 	const make = () =>
 		courseOf(
 			own.name,
 			{ session: own.fitted, asked: own.asked },
-			{ ...suits, units: person.units },
+			{ ...profile, units: person.units },
 			standing.practice
 		);
 	const course =
@@ -47,7 +47,7 @@ export async function dayToRun(
 			? make()
 			: await kept(
 					context.db,
-					`course ${versionId} ${person.units} ${JSON.stringify(suits)}`,
+					`course ${versionId} ${person.units} ${JSON.stringify(profile)}`,
 					standing.revision,
 					() => Promise.resolve(make())
 				);

@@ -1,8 +1,41 @@
 import Papa from 'papaparse';
 import { ValidationError } from 'yup';
-import { EXERCISE_LIMITS, needText, readNeed, STANDARD, type Exercise, type Library } from '$core/exercise';
+import {
+	EXERCISE_LIMITS,
+	needText,
+	RATED,
+	readNeed,
+	STANDARD,
+	type Demands,
+	type Exercise,
+	type Library,
+	type Rated
+} from '$core/exercise';
 import { bodyOf, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
 import { readAs } from '$contracts/read';
+
+type RatedColumn = Exclude<Rated, 'trunkPressure'> | 'trunk pressure';
+const columnOf = (field: Rated): RatedColumn => (field === 'trunkPressure' ? 'trunk pressure' : field);
+const DEMAND_COLUMNS = [
+	'neck',
+	'shoulder',
+	'elbow',
+	'wrist',
+	'back',
+	'hip',
+	'knee',
+	'ankle',
+	'trunk pressure',
+	'arms',
+	'balance',
+	'can hold on',
+	'impact',
+	'floor transfer',
+	'space',
+	'lever',
+	'relative load'
+] as const;
+type DemandColumn = (typeof DEMAND_COLUMNS)[number];
 
 /** The columns in order; docs/formats/exercises-csv.md says what stands in each. */
 const COLUMNS = [
@@ -15,8 +48,7 @@ const COLUMNS = [
 	'assisting',
 	'equipment',
 	'position',
-	'impact',
-	'balance',
+	...DEMAND_COLUMNS,
 	'cues',
 	'cautions',
 	'easier',
@@ -25,6 +57,52 @@ const COLUMNS = [
 	'own'
 ] as const;
 type Column = (typeof COLUMNS)[number];
+
+/** Yes or no as a cell has it; undefined for anything else. */
+const yes = (text: string | undefined): boolean | undefined =>
+	/^(yes|y|true|1|per side)$/i.test(text ?? '')
+		? true
+		: /^(no|n|false|0|)$/i.test(text ?? '')
+			? false
+			: undefined;
+
+const yesNo = (value: boolean): string => (value ? 'yes' : 'no');
+const demandCells = (demands: Demands): Record<DemandColumn, string> => ({
+	...(Object.fromEntries(RATED.map((field) => [columnOf(field), String(demands[field])])) as Record<
+		RatedColumn,
+		string
+	>),
+	arms: demands.arms,
+	balance: String(demands.balance),
+	'can hold on': yesNo(demands.canHoldOn),
+	impact: demands.impact,
+	'floor transfer': yesNo(demands.floorTransfer),
+	space: demands.space,
+	lever: demands.lever,
+	'relative load': demands.relativeLoad === null ? '' : String(demands.relativeLoad)
+});
+
+/** What a row says of the demands; an empty cell says nothing, and counts as the highest of the movement. */
+function demandsIn(row: Partial<Record<Column, string>>): Record<string, unknown> {
+	const said = (column: DemandColumn) => row[column]?.trim() || undefined;
+	const flag = (column: 'can hold on' | 'floor transfer') => {
+		const text = said(column);
+		if (text !== undefined && yes(text) === undefined)
+			throw new ValidationError(`${column}: “${text}” is neither yes nor no`);
+		return text === undefined ? undefined : yes(text);
+	};
+	return {
+		...Object.fromEntries(RATED.map((field) => [field, said(columnOf(field))])),
+		arms: said('arms'),
+		balance: said('balance'),
+		canHoldOn: flag('can hold on'),
+		impact: said('impact'),
+		floorTransfer: flag('floor transfer'),
+		space: said('space'),
+		lever: said('lever'),
+		relativeLoad: said('relative load')
+	};
+}
 
 const rowOf = (e: Exercise, library: Library): Record<Column, string> => ({
 	name: e.name,
@@ -36,10 +114,9 @@ const rowOf = (e: Exercise, library: Library): Record<Column, string> => ({
 	assisting: e.assisting.join('; '),
 	equipment: e.equipment.map(needText).join('; '),
 	position: e.position,
-	impact: e.impact,
-	balance: String(e.balance),
+	...demandCells(e.demands),
 	cues: e.cues.join(' | '),
-	cautions: e.cautions.join(' | '),
+	cautions: e.cautions.map(({ text }) => text).join(' | '),
 	easier: library.easier(e.name)?.name ?? '',
 	harder: library.harder(e.name)?.name ?? '',
 	'looks like': e.looksLike ?? '',
@@ -70,12 +147,6 @@ const list = (text: string | undefined, sign: RegExp): string[] =>
 		.split(sign)
 		.map((word) => word.trim())
 		.filter(Boolean);
-const yes = (text: string | undefined): boolean | undefined =>
-	/^(yes|y|true|1|per side)$/i.test(text ?? '')
-		? true
-		: /^(no|n|false|0|)$/i.test(text ?? '')
-			? false
-			: undefined;
 
 function inputOf(row: Partial<Record<Column, string>>): unknown {
 	const needs = list(row.equipment, /;/);
@@ -91,8 +162,7 @@ function inputOf(row: Partial<Record<Column, string>>): unknown {
 		assisting: list(row.assisting, /;/),
 		equipment: needs.map(readNeed),
 		position: row.position || 'standing',
-		impact: row.impact || 'none',
-		balance: row.balance || 0,
+		demands: demandsIn(row),
 		cues: list(row.cues, /\|/),
 		cautions: list(row.cautions, /\|/),
 		looksLike: row['looks like'] || null,

@@ -1,4 +1,4 @@
-import { ITEMS } from '$core/exercise';
+import { ITEMS, RATED } from '$core/exercise';
 import { formText } from '../web/form-text';
 
 const lines = (form: FormData, name: string): string[] =>
@@ -6,6 +6,26 @@ const lines = (form: FormData, name: string): string[] =>
 		.split(/\r?\n/)
 		.map((line) => line.trim())
 		.filter(Boolean);
+
+/** Demands as the form sends them; an empty choice sets nothing. */
+function demandsFrom(form: FormData): Record<string, unknown> {
+	const said = (field: string) => formText(form, `demand-${field}`) || undefined;
+	const flag = (field: string) => {
+		const text = said(field);
+		return text === undefined ? undefined : text === 'yes';
+	};
+	return {
+		...Object.fromEntries(RATED.map((field) => [field, said(field)])),
+		arms: said('arms'),
+		balance: said('balance'),
+		canHoldOn: flag('canHoldOn'),
+		impact: said('impact'),
+		floorTransfer: flag('floorTransfer'),
+		space: said('space'),
+		lever: said('lever'),
+		relativeLoad: said('relativeLoad')
+	};
+}
 
 /** An exercise as the form sends it, for `exerciseSchema` to judge. */
 export function exerciseFrom(form: FormData): Record<string, unknown> {
@@ -23,8 +43,7 @@ export function exerciseFrom(form: FormData): Record<string, unknown> {
 			return count === 0 ? [] : [{ item, count }];
 		}),
 		position: formText(form, 'position'),
-		impact: formText(form, 'impact'),
-		balance: Number(form.get('balance') ?? 0),
+		demands: demandsFrom(form),
 		cues: lines(form, 'cues'),
 		cautions: lines(form, 'cautions'),
 		looksLike: formText(form, 'looksLike').trim() || null,

@@ -1,10 +1,16 @@
-import { EXERCISE_LIMITS, libraryOf, STANDARD, type Exercise, type Library } from '$core/exercise';
+import {
+	EXERCISE_LIMITS,
+	libraryOf,
+	STANDARD,
+	type Exercise,
+	type Library
+} from '$core/exercise';
 import type { CoachId } from '../platform/ids';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import { validate } from '../web/validate';
-import { bodyOf, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
+import { bodyOf, exerciseOfInput, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
 
 interface Row {
 	id: string;
@@ -15,13 +21,8 @@ interface Row {
 }
 
 const COLUMNS = `id, name, formerly, body, retired_at is not null as retired`;
-const exerciseOf = ({ id, name, formerly, body, retired }: Row): Exercise => ({
-	...body,
-	name,
-	formerly,
-	ownId: id,
-	retired
-});
+const exerciseOf = ({ id, name, formerly, body, retired }: Row): Exercise =>
+	exerciseOfInput({ ...body, name }, { ownId: id, formerly, retired });
 
 /** A coach's own exercises, the retired too, by name. */
 export async function ownExercises(db: Queries, coachId: CoachId): Promise<Exercise[]> {

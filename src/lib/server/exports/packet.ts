@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { outlineOf, type Outline } from '$core/analysis';
 import { dateOfDay, dayInZone, type DayKind } from '$core/calendar';
 import { personalSession } from '$core/day';
-import type { Suits } from '$core/fit';
+import type { FitProfile } from '$core/fit';
 import { readIn } from '$core/kit';
 import { figureOf, figureSvg } from '$core/figures';
 import { testText } from '$core/plan';
@@ -15,7 +15,7 @@ import type { Queries } from '../db/database';
 import { enrolmentById, type Enrolment, type OwnPerson } from '../people/enrolments';
 import type { Context } from '../platform/context';
 import type { EnrolmentId, VersionId } from '../platform/ids';
-import { allSuited, suitedAt, suitsIn, type Suited } from '../people/suited';
+import { allSuited, suitedAt, profileIn, type Suited } from '../people/suited';
 import { planOf, type PlanDay } from '../plan/plan-days';
 import { planRules } from '../plan/prescribed';
 import { practiceOf } from '../practice/practice';
@@ -45,7 +45,7 @@ interface Reader {
 	name: string | null;
 	enrolmentId: EnrolmentId | null;
 	/** What suited them at an instant; null: the session as planned. */
-	suitsAt: (at: number) => Suits | null;
+	profileAt: (at: number) => FitProfile | null;
 	shiftDays: number;
 	/** Days that are theirs and released; those ahead stay with the coach unless she puts them in. */
 	has: (day: number, ahead: boolean) => boolean;
@@ -56,7 +56,7 @@ const anybody = ({ clock }: Context, { startsOn, coachZone }: Challenge): Reader
 	return {
 		name: null,
 		enrolmentId: null,
-		suitsAt: () => null,
+		profileAt: () => null,
 		shiftDays: 0,
 		has: (day, ahead) => ahead || day <= today
 	};
@@ -73,7 +73,7 @@ const somebody = (
 	return {
 		name: person.name,
 		enrolmentId: person.id,
-		suitsAt: (at) => suitsIn(challenge, suited.length > 0 ? suitedAt(suited, at) : person.suited),
+		profileAt: (at) => profileIn(challenge, suited.length > 0 ? suitedAt(suited, at) : person.suited),
 		shiftDays: person.shiftDays,
 		has: (day, ahead) => {
 			const own = days[day - 1];
@@ -126,12 +126,13 @@ async function packet(
 		const version = versionId && versions.get(versionId);
 		if (!version) return null;
 		const at = done.get(day)?.at ?? clock.now();
-		const fitted = { suits: reader.suitsAt(at), overrides: overrides.filter(heldAt(at)) };
+		const profile = reader.profileAt(at);
+		const fitted = { profile, overrides: overrides.filter(heldAt(at)) };
 		const own = personalSession(version.body, day, fitted, practice);
 		return (
 			own && {
 				name: version.name,
-				outline: readIn(outlineOf(own.session, practice), person?.units ?? 'kg'),
+				outline: readIn(outlineOf(own.session, practice, profile?.limits), person?.units ?? 'kg'),
 				asked: own.asked
 			}
 		);

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { setImmediate as breath } from 'node:timers/promises';
 import { appliesOn, type FitCase, type FitResult, type Override, type Unfit } from '$core/day';
 import { dayInZone } from '$core/calendar';
-import { whatHelps, type Help, type Suits } from '$core/fit';
+import { whatHelps, type Help, type FitProfile } from '$core/fit';
 import type { Session } from '$core/session';
 import { challengeById, type Challenge } from '../challenge/challenge';
 import { groupNow } from '../day/group';
@@ -13,7 +13,7 @@ import type { Context } from '../platform/context';
 import type { ChallengeId, EnrolmentId, VersionId } from '../platform/ids';
 import type { Job } from '../platform/jobs';
 import { enrolmentsOf, type Enrolment } from '../people/enrolments';
-import { suitsIn } from '../people/suited';
+import { profileIn } from '../people/suited';
 import { plainOf } from '../threads/tasks';
 import type { Threads } from '../threads/threads';
 import { isOver } from './fit';
@@ -26,7 +26,7 @@ interface Ahead {
 	id: EnrolmentId;
 	day: number;
 	versionId: VersionId;
-	suits: number;
+	profile: number;
 	overrides: Override[];
 	mark: string;
 }
@@ -40,7 +40,7 @@ async function daysAhead(context: Context, challenge: Challenge) {
 	const days = plan.filter(({ day, versionId, cancelled }) => versionId && !cancelled && day >= today - 1);
 	const decided = await overridesIn(context.db, challenge.id, now);
 	const library = markOf(practice.library.all.filter(({ ownId }) => ownId));
-	const suits: Suits[] = [];
+	const profile: FitProfile[] = [];
 	const places = new Map<string, number>();
 	const ahead: Ahead[] = [];
 	for (const [i, { id, suited, fromDay, leftAt }] of (
@@ -48,9 +48,9 @@ async function daysAhead(context: Context, challenge: Challenge) {
 	).entries()) {
 		if (i % 50 === 49) await breath();
 		if (leftAt !== null) continue;
-		const own = suitsIn(challenge, suited);
+		const own = profileIn(challenge, suited);
 		const key = JSON.stringify(own);
-		const place = places.get(key) ?? suits.push(own) - 1;
+		const place = places.get(key) ?? profile.push(own) - 1;
 		places.set(key, place);
 		const theirs = decided.get(id) ?? [];
 		const about = markOf(key, library);
@@ -58,10 +58,10 @@ async function daysAhead(context: Context, challenge: Challenge) {
 			if (!versionId || day < fromDay) continue;
 			const overrides = theirs.filter((one) => appliesOn(one, day));
 			const mark = overrides.length > 0 ? markOf(versionId, about, overrides) : `${versionId} ${about}`;
-			ahead.push({ id, day, versionId, suits: place, overrides, mark });
+			ahead.push({ id, day, versionId, profile: place, overrides, mark });
 		}
 	}
-	return { ahead, suits, practice };
+	return { ahead, profile, practice };
 }
 
 const keyOf = ({ id, day }: { id: string; day: number }): string => `${id} ${day}`;
@@ -75,7 +75,7 @@ export async function fitAhead(
 	challenge: Challenge
 ): Promise<number> {
 	const { db, threads } = context;
-	const { ahead, suits, practice } = await daysAhead(context, challenge);
+	const { ahead, profile, practice } = await daysAhead(context, challenge);
 	const known = await db.query<{ id: EnrolmentId; day: number; mark: string }>(
 		`select f.enrolment_id as id, f.day, f.mark from fit_day f join enrolment e on e.id = f.enrolment_id
 		 where e.challenge_id = $1`,
@@ -94,11 +94,11 @@ export async function fitAhead(
 		'fit',
 		{
 			sessions: bodies.map(({ id, body }) => [id, body] as const),
-			suits,
-			cases: fresh.map(({ versionId, day, suits: place, overrides }): FitCase => ({
+			profile,
+			cases: fresh.map(({ versionId, day, profile: place, overrides }): FitCase => ({
 				session: versionId,
 				day,
-				suits: place,
+				profile: place,
 				overrides
 			})),
 			practice: plainOf(practice)
@@ -192,7 +192,7 @@ export async function misfitsOn(
 					.map(({ exercise }) => {
 						const meant = practice.library.find(exercise);
 						const helps =
-							meant && person ? whatHelps(meant, suitsIn(challenge, person.suited), practice) : [];
+							meant && person ? whatHelps(meant, profileIn(challenge, person.suited), practice) : [];
 						return { exercise, helps };
 					})
 			};

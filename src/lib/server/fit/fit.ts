@@ -8,7 +8,7 @@ import {
 	type PersonalSession,
 	type PlannedPart
 } from '$core/day';
-import type { Suits } from '$core/fit';
+import type { FitProfile } from '$core/fit';
 import type { Practice } from '$core/practice';
 import { compileSession, type Session, type Timeline } from '$core/session';
 import { outlineOf, type Outline } from '$core/analysis';
@@ -18,7 +18,7 @@ import { overridesIn, overridesOf } from '../day/overrides';
 import type { Context } from '../platform/context';
 import type { EnrolmentId } from '../platform/ids';
 import { enrolmentsOf, type OwnPerson } from '../people/enrolments';
-import { suitedIn, suitsIn } from '../people/suited';
+import { suitedIn, profileIn } from '../people/suited';
 import { versionById } from '../session/sessions';
 
 /** Works out sessions of people, once for all whom the same suits. */
@@ -30,15 +30,15 @@ export class Fitter {
 		private readonly practice: Practice
 	) {}
 
-	sessionOf(suits: Suits, day: number, overrides: readonly Override[]): PersonalSession | null {
-		return personalSession(this.planned, day, { suits, overrides }, this.practice);
+	sessionOf(profile: FitProfile, day: number, overrides: readonly Override[]): PersonalSession | null {
+		return personalSession(this.planned, day, { profile, overrides }, this.practice);
 	}
 
-	rowOf(suits: Suits, day: number, overrides: readonly Override[]): FitRow {
-		const key = JSON.stringify([suits, overrides.length > 0 ? [day, overrides] : null]);
+	rowOf(profile: FitProfile, day: number, overrides: readonly Override[]): FitRow {
+		const key = JSON.stringify([profile, overrides.length > 0 ? [day, overrides] : null]);
 		const known = this.rows.get(key);
 		if (known) return known;
-		const made = fitRow(this.planned, this.sessionOf(suits, day, overrides), suits.level, this.practice);
+		const made = fitRow(this.planned, this.sessionOf(profile, day, overrides), profile.level, this.practice);
 		this.rows.set(key, made);
 		return made;
 	}
@@ -91,7 +91,7 @@ export async function matrixOf(
 	const enrolled = (await enrolmentsOf(db, challenge.id)).filter(({ leftAt }) => leftAt === null);
 	const people = enrolled.map((one): FitPerson => {
 		const row = fitter.rowOf(
-			suitsIn(challenge, known.get(one.participantId) ?? one.suited),
+			profileIn(challenge, known.get(one.participantId) ?? one.suited),
 			day,
 			all.get(one.id) ?? []
 		);
@@ -140,15 +140,15 @@ export async function sessionAs(
 	if (!planned?.versionId) return null;
 	const { body, name } = await versionById(db, planned.versionId);
 	const overrides = await overridesOf(db, person.id, clock.now());
-	const suits = suitsIn(challenge, person.suited);
-	const own = new Fitter(body, practice).sessionOf(suits, day, overrides);
+	const profile = profileIn(challenge, person.suited);
+	const own = new Fitter(body, practice).sessionOf(profile, day, overrides);
 	return {
 		day,
 		name,
 		own: own && {
 			session: own.session,
 			timeline: compileSession(own.session, practice),
-			outline: outlineOf(own.session, practice),
+			outline: outlineOf(own.session, practice, profile.limits),
 			changes: own.changes,
 			unfit: own.unfit
 		},

@@ -5,7 +5,7 @@ import type { OwnedChallenge } from '../challenge/challenge';
 import type { Context } from '../platform/context';
 import { openPlan, savePlan } from '../plan/plan';
 import { enrolmentsOf } from './enrolments';
-import { suitsIn } from './suited';
+import { profileIn } from './suited';
 
 export interface GroupPicture {
 	cohort: Cohort;
@@ -25,7 +25,7 @@ const members = async ({ db }: Pick<Context, 'db'>, challenge: OwnedChallenge) =
 const memberOf =
 	(challenge: OwnedChallenge) =>
 	(one: Awaited<ReturnType<typeof members>>[number]): Member => {
-		const { level, kit, limits } = suitsIn(challenge, one.suited);
+		const { level, kit, limits } = profileIn(challenge, one.suited);
 		return { level, kit, limits };
 	};
 

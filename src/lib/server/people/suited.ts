@@ -1,5 +1,5 @@
 /** What decides which session suits somebody, as it is and as it was. */
-import { suitsOf, type Known, type Suits } from '$core/fit';
+import { profileOf, type Known, type FitProfile } from '$core/fit';
 import { DEFAULT_AUDIENCE } from '$core/people';
 import type { Challenge } from '../challenge/challenge';
 import { instant, only, type Queries } from '../db/database';
@@ -16,8 +16,8 @@ export const SUITED = `jsonb_build_object('level', p.level, 'kit', p.kit, 'limit
 		(select max(s.since) from suited s where s.participant_id = p.id), p.created_at)) * 1000)::bigint)`;
 
 /** What suits somebody in a challenge. */
-export const suitsIn = ({ audienceLevel }: Pick<Challenge, 'audienceLevel'>, suited: Known): Suits =>
-	suitsOf(suited, audienceLevel ?? DEFAULT_AUDIENCE.level);
+export const profileIn = ({ audienceLevel }: Pick<Challenge, 'audienceLevel'>, suited: Known): FitProfile =>
+	profileOf(suited, audienceLevel ?? DEFAULT_AUDIENCE.level);
 
 /**
  * Notes what is known of some people from now on, where it is not what was known before. Whoever changes a level, a kit,

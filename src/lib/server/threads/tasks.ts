@@ -5,7 +5,7 @@
 import { isZone } from '$core/calendar';
 import { fitDays, type FitCase } from '$core/day';
 import { libraryOf, type Exercise } from '$core/exercise';
-import type { Suits } from '$core/fit';
+import type { FitProfile } from '$core/fit';
 import { checkRoster, matchColumns, type ColumnMatch, type RosterLine } from '$core/people';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
@@ -82,10 +82,10 @@ export const TASKS = {
 	/** What many people get of many sessions. */
 	fit: (of: {
 		sessions: readonly (readonly [string, Session])[];
-		suits: readonly Suits[];
+		profile: readonly FitProfile[];
 		cases: readonly FitCase[];
 		practice: PlainPractice;
-	}) => fitDays(new Map(of.sessions), of.suits, of.cases, practiceFrom(of.practice)),
+	}) => fitDays(new Map(of.sessions), of.profile, of.cases, practiceFrom(of.practice)),
 
 	/** A photograph as it is kept. @throws Refusal 400, 413 */
 	picture: (bytes: Uint8Array) => shrink(bytes),

@@ -8,7 +8,7 @@ import type { ChallengeId, CoachId, SessionId } from '../../platform/ids';
 import type { Context } from '../../platform/context';
 import type { Queries } from '../../db/database';
 import { ownExercises } from '../../exercise/exercises';
-import type { ExerciseInput } from '$contracts/exercise';
+import { inputOfExercise, type ExerciseInput } from '$contracts/exercise';
 import { messagesOf } from '../../challenge/announcements';
 import { shelfOf } from '../../shelf/items';
 import { planRules } from '../../plan/prescribed';
@@ -60,9 +60,6 @@ async function versionsUsed(
 	return rows.sort((a, b) => byLetters(a.name, b.name) || a.version - b.version);
 }
 
-const inputOf = ({ formerly: _formerly, ownId: _id, retired: _retired, ...input }: Exercise): ExerciseInput =>
-	input;
-
 /** Her own exercises among some, with those that they name as easier, harder or alike, by name. */
 function exercisesUsed(names: Iterable<string>, own: readonly Exercise[]): ExerciseInput[] {
 	const library = libraryOf([...own]);
@@ -74,7 +71,7 @@ function exercisesUsed(names: Iterable<string>, own: readonly Exercise[]): Exerc
 		found.set(exercise.name, exercise);
 		queue.push(...[exercise.easier, exercise.harder, exercise.looksLike].flatMap((other) => other ?? []));
 	}
-	return [...found.values()].sort((a, b) => byLetters(a.name, b.name)).map(inputOf);
+	return [...found.values()].sort((a, b) => byLetters(a.name, b.name)).map(inputOfExercise);
 }
 
 /**

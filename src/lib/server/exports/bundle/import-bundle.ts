@@ -9,7 +9,7 @@ import { freeName } from '../../web/free-name';
 import { putOnShelf } from '../../shelf/shelf';
 import { createExercise, libraryFor, ownExercises } from '../../exercise/exercises';
 import type { ChallengeId, CoachId, SessionId } from '../../platform/ids';
-import type { ExerciseInput } from '$contracts/exercise';
+import { inputOfExercise, type ExerciseInput } from '$contracts/exercise';
 import { openPlan, savePlan } from '../../plan/plan';
 import { saveSession, sessionsOf, importSession, type SessionVersion } from '../../session/sessions';
 import { alike, withNames, type Bundle, type BundleSession } from './bundle';
@@ -37,8 +37,7 @@ async function exercisePlan(
 	for (const input of bundle.exercises) {
 		const there = own.get(input.name.toLowerCase());
 		if (there) {
-			const { formerly: _f, ownId: _o, retired: _r, ...known } = there;
-			if (alike(bare(known), bare(input))) {
+			if (alike(bare(inputOfExercise(there)), bare(input))) {
 				plan.set(input.name, { name: there.name, is: 'there' });
 				continue;
 			}

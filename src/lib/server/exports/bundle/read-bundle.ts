@@ -3,7 +3,7 @@ import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import { jsonPlace, type FileFault } from '../../web/file-fault';
 import { parseJson } from '../../web/json';
-import { bodyOf } from '$contracts/exercise';
+import { bodyOf, exerciseOfInput, withDemands } from '$contracts/exercise';
 import { MOST_FAULTS, readAs } from '$contracts/read';
 import { readSession } from '$contracts/session';
 import { BUNDLE_KIND, BUNDLE_VERSION, bundleSchema } from '$contracts/bundle';
@@ -132,14 +132,13 @@ export function readBundle(input: string, practice: Practice): ReadBundle {
 			place: 'version',
 			message: `this file is of version ${version} and needs a Cadrex that reads version ${version}; this one reads up to ${BUNDLE_VERSION}. Bring it up to date, or save the challenge again from one as old as this.`
 		});
-	const { shape, faults: shapeFaults } = shapeOf(raw);
+	const { shape, faults: shapeFaults } = shapeOf(
+		'exercises' in raw && Array.isArray(raw.exercises)
+			? { ...raw, exercises: raw.exercises.map(withDemands) }
+			: raw
+	);
 	if (!shape) return refused(...shapeFaults);
-	const exercises = shape.exercises.map((exercise): Exercise => ({
-		...exercise,
-		formerly: [],
-		ownId: 'brought',
-		retired: false
-	}));
+	const exercises = shape.exercises.map((exercise) => exerciseOfInput(exercise, { ownId: 'brought' }));
 	const library = withBrought(practice.library, exercises);
 	const bodyFaults: FileFault[] = [];
 	const sessions = shape.sessions.map((session, s) => ({

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { workshop } from '$lib/features/build/workshop';
 	import { figureOf } from '$core/figures';
-	import { needWords } from '$core/exercise';
+	import { DEMAND_WORDS, needWords, RATED } from '$core/exercise';
+	import { inputOfExercise } from '$contracts/exercise';
 	import { cuesFor } from '$core/practice';
 	import ExerciseForm from '$lib/features/build/ExerciseForm.svelte';
 	import Figure from '$lib/ui/Figure.svelte';
@@ -16,8 +17,7 @@
 	const place = $derived(library.progressionOf(exercise.name));
 	const alternatives = $derived(library.alternatives(exercise.name));
 	const link = (name: string) => `${base}/library/${encodeURIComponent(name)}`;
-	const LANDING = { none: 'none', low: 'soft', high: 'hard' };
-	const BALANCE = ['none to speak of', 'some', 'much: a support in reach'];
+	const HOW_MUCH = ['none', 'light', 'moderate', 'high'];
 	const rows = $derived([
 		['Movement', exercise.pattern],
 		['Works', exercise.primary.join(', ')],
@@ -31,8 +31,21 @@
 				? `${exercise.tempo.join('-')}: ${exercise.tempo[0]} s down, ${exercise.tempo[1]} held, ${exercise.tempo[2]} up, ${exercise.tempo[3]} held`
 				: `the house’s, ${shop().house.tempo.join('-')}`
 		],
-		['Impact', LANDING[exercise.impact]],
-		['Balance', BALANCE[exercise.balance] ?? '']
+		['Impact', exercise.demands.impact],
+		[
+			'Balance',
+			`${HOW_MUCH[exercise.demands.balance]}${exercise.demands.balance === 0 ? '' : exercise.demands.canHoldOn ? ', a hand can hold on' : ', no hand free to hold on'}`
+		],
+		['Arms reach', exercise.demands.arms],
+		['Lever', exercise.demands.lever],
+		['Space', exercise.demands.space],
+		['To the floor', exercise.demands.floorTransfer ? 'down and up' : 'no'],
+		[
+			'Load',
+			exercise.demands.relativeLoad === null
+				? 'no weight held'
+				: `${Math.round(exercise.demands.relativeLoad * 100)} % of a goblet squat`
+		]
 	]);
 </script>
 
@@ -80,7 +93,7 @@
 		<ul class="mb-3 list-disc pl-5">
 			{#each cuesFor(exercise, shop().house) as cue (cue)}<li><b>{cue}</b></li>{/each}
 		</ul>
-		{#each exercise.cautions as caution (caution)}<p class="remark remark-safety mb-2">{caution}</p>{/each}
+		{#each exercise.cautions as { text } (text)}<p class="remark remark-safety mb-2">{text}</p>{/each}
 		<dl class="text-sm">
 			{#each rows as [name, value] (name)}<div
 					class="border-base-300 grid grid-cols-[7rem_1fr] gap-2 border-b py-1"
@@ -89,8 +102,28 @@
 					<dd>{value}</dd>
 				</div>{/each}
 		</dl>
+		<h2 class="mt-4 text-lg">What it demands</h2>
+		<p class="quiet text-[13px]">
+			0 practically none, 1 light, 2 moderate, 3 high. Limits, substitutes and checks go by these ratings.
+		</p>
+		<dl class="mt-2 grid grid-cols-[max-content_1fr_max-content] items-center gap-x-3 gap-y-1 text-sm">
+			{#each RATED as field (field)}
+				<dt>{DEMAND_WORDS[field]}</dt>
+				<dd class="bg-base-300 h-2" aria-hidden="true">
+					<div class="bg-primary h-2" style:width="{(100 * exercise.demands[field]) / 3}%"></div>
+				</dd>
+				<dd class="tabular-nums">
+					{exercise.demands[field]}
+					<span class="quiet"
+						>{HOW_MUCH[exercise.demands[field]]}{exercise.demandsSet[field] === undefined
+							? ', not set'
+							: ''}</span
+					>
+				</dd>
+			{/each}
+		</dl>
 		<p class="quiet mt-2 text-[13px]">
-			Cues, pace and muscles: common practice, no source. Pain is not soreness: stop, and see a professional
+			Cues, pace, muscles and ratings: common practice, no source. Pain is not soreness: stop, and see a professional
 			if it lasts.
 		</p>
 	</section>
@@ -150,7 +183,7 @@
 	<section class="mt-6" aria-labelledby="change">
 		<h2 id="change" class="mb-2">Change it</h2>
 		{#key exercise}<ExerciseForm
-				start={exercise}
+				start={inputOfExercise(exercise)}
 				answer={form}
 				action="?/change"
 				submit="Save the exercise"

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { workshop } from '$lib/features/build/workshop';
-	import type { Exercise } from '$core/exercise';
+	import { inputOfExercise, type ExerciseInput } from '$contracts/exercise';
 	import ExerciseForm from '$lib/features/build/ExerciseForm.svelte';
 	import type { PageProps } from './$types';
 
@@ -8,8 +8,12 @@
 	const shop = workshop();
 	const base = $derived(`/c/${data.challenge.id}/build/library`);
 	const like = $derived(data.like ? shop().library.find(data.like) : null);
-	const start = $derived<Partial<Exercise> | null>(
-		like && { ...like, name: `${like.name} of mine`, ownId: null, looksLike: like.looksLike ?? like.name }
+	const start = $derived<Partial<ExerciseInput> | null>(
+		like && {
+			...inputOfExercise(like),
+			name: `${like.name} of mine`,
+			looksLike: like.looksLike ?? like.name
+		}
 	);
 </script>
 

@@ -2,7 +2,7 @@ import { array, boolean, number, object, string, type InferType, type Schema } f
 import { BANDS, type Band } from '$core/heart';
 import { BODY_AREAS } from '$core/run';
 import { LIMITS } from '$core/session';
-import { PAIN_KINDS, SORE_AREAS, SORE_KEYS, type SoreArea } from '$core/wellbeing';
+import { PAIN_KINDS, SORE_AREAS, SORE_KEYS, type PainKind, type SoreArea } from '$core/wellbeing';
 import { words } from './values';
 
 const whole = (min: number, max: number, what: string) =>
@@ -132,7 +132,12 @@ const wellSchema = object({
 	/** Where and what of what hurts, beside its words. */
 	pain: object({
 		area: string().oneOf(BODY_AREAS, 'say where it hurts').required('say where it hurts'),
-		kind: string().oneOf(PAIN_KINDS, 'say what it feels like').required('say what it feels like'),
+		/** 0 none to 10 the worst; null if it was not said. */
+		intensity: whole(0, 10, 'how much it hurts').nullable().default(null),
+		kind: string<PainKind>()
+			.oneOf([...PAIN_KINDS, null as unknown as PainKind], 'say what it feels like')
+			.nullable()
+			.default(null),
 		/** In which exercise of the session: it is off until the coach has decided. */
 		at: object({
 			block: whole(0, LAST_BLOCK, 'block').required(),

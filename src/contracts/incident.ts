@@ -2,8 +2,13 @@ import { object, string } from 'yup';
 import { STOP_SIGN_KEYS } from '$core/health';
 import { date, words } from './values';
 
-export const INCIDENT_DECISIONS = ['give back', 'replace', 'keep off', 'cleared'] as const;
-export type IncidentDecision = (typeof INCIDENT_DECISIONS)[number];
+/**
+ * What can be decided: about a stop sign `cleared` alone. About pain: back to normal, something else in place of an
+ * exercise, the exercise stays off, the place is spared until the coach has asked again, or nothing is released until then.
+ */
+export const INCIDENT_DECISIONS = ['give back', 'replace', 'keep off', 'spare', 'hold', 'cleared'] as const;
+/** `withdrawn`: the person took the report back. */
+export type IncidentDecision = (typeof INCIDENT_DECISIONS)[number] | 'withdrawn';
 
 /** What a coach decides about pain or a sign to stop at. */
 export const decisionSchema = object({
@@ -12,11 +17,19 @@ export const decisionSchema = object({
 		.required('say what happens now'),
 	exercise: words(80),
 	note: words(1000),
+	/** A message that goes to the person with the decision, with an id of its own; empty: none. */
+	reply: words(4000),
+	replyId: string().uuid('the id of a message is a UUID').nullable().default(null),
 	/** Empty: it needs no looking after. */
 	followUpOn: string().when({
 		is: (value: string | undefined) => Boolean(value),
 		then: () => date('choose a day of the calendar', 'choose a day')
 	})
+});
+
+/** What came of asking after it. */
+export const followUpSchema = object({
+	outcome: string().oneOf(['over', 'goes on'], 'say how it is now').required('say how it is now')
 });
 
 /** Somebody had to stop. */
@@ -33,6 +46,10 @@ export interface Incident {
 	day: number | null;
 	said: string;
 	area: string | null;
+	/** Places of the body that it names. */
+	areas: string[];
+	/** 0…10; null if it was not said. */
+	intensity: number | null;
 	feels: string | null;
 	exercises: string[];
 	at: number;
@@ -42,4 +59,19 @@ export interface Incident {
 	note: string | null;
 	followUpOn: string | null;
 	followedUpAt: number | null;
+	/** When sparing or a hold ended; null: it goes on, or there is none. */
+	overAt: number | null;
+}
+
+/** The newest pain of a person and what was decided about it, as their own page shows it. */
+export interface OwnPain {
+	areas: string[];
+	said: string;
+	at: number;
+	decidedAt: number | null;
+	decision: IncidentDecision | null;
+	note: string | null;
+	followUpOn: string | null;
+	overAt: number | null;
+	by: string | null;
 }

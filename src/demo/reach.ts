@@ -37,7 +37,7 @@ const ANSWERS: Record<string, { hours: number; text: string }> = {
 	}
 };
 
-const WAYS = { praise: 'praised', adaptation: 'adjusted', safety: 'called' } as const;
+const WAYS = { praise: 'praised', adaptation: 'adjusted', safety: 'called', unanswered: 'called' } as const;
 
 /** @param now the instant to which the demo has come */
 export async function writeReaches(

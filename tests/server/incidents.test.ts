@@ -3,7 +3,15 @@ import { checkIn } from '$lib/server/attendance/check-in';
 import { openDay, standingOf } from '$lib/server/day/own-day';
 import { overridesOf } from '$lib/server/day/overrides';
 import { inviteHelper } from '../support/coaches';
-import { decideIncident, followUp, incidentsOf, reportStop } from '$lib/server/health/incidents';
+import {
+	adviceAbout,
+	decideIncident,
+	endSparing,
+	followUp,
+	incidentsOf,
+	reportStop
+} from '$lib/server/health/incidents';
+import { threadOf } from '$lib/server/messages/messages';
 import { asPerson } from '$lib/server/people/enrolments';
 import type { Letter } from '$lib/server/platform/mail';
 import { deliver } from '$lib/server/post/deliver';
@@ -46,19 +54,20 @@ const reasons = async () => {
 };
 const decide = async (raw: object, id?: string) =>
 	decideIncident(context, world.challenge, await person(), world.coach.id, id ?? (await all())[0]!.id, raw);
-const knee = { area: 'knee', kind: 'sharp', at: { block: 0, part: 0 } };
+const ribs = { area: 'elsewhere', kind: 'sharp', at: { block: 0, part: 0 } };
+const knee = { area: 'knee', kind: 'dull', intensity: 3, at: { block: 0, part: 0 } };
 const exercisesOn = async (day: number) =>
 	(await openDay(context, await me(), day)).session?.asked.map(({ exercise }) => exercise);
 
 describe('pain that a check-in tells of', () => {
 	it('is on record, and its exercise off from the next day on', async () => {
-		await send(3, { hurts: 'left knee, going down', well: { pain: knee } });
+		await send(3, { hurts: 'ribs, going down', well: { pain: ribs } });
 		expect(await all()).toMatchObject([
 			{
 				kind: 'pain',
 				day: 3,
-				said: 'left knee, going down',
-				area: 'knee',
+				said: 'ribs, going down',
+				area: 'elsewhere',
 				feels: 'sharp',
 				exercises: ['Squat'],
 				decidedAt: null
@@ -69,7 +78,7 @@ describe('pain that a check-in tells of', () => {
 		]);
 		context.at('2026-11-26T12:00:00Z');
 		expect(await exercisesOn(4)).toEqual(['Plank']);
-		expect((await reasons())[0]).toMatchObject({ kind: 'pain', hurts: 'left knee, going down' });
+		expect((await reasons())[0]).toMatchObject({ kind: 'pain', hurts: 'ribs, going down' });
 	});
 
 	it('is told of by a session that was led, in each exercise once', async () => {
@@ -77,8 +86,8 @@ describe('pain that a check-in tells of', () => {
 			seconds: 600,
 			scores: [],
 			hurts: [
-				{ block: 0, part: 0, exercise: 'Squat', area: 'knee' },
-				{ block: 0, part: 0, exercise: 'Squat', area: 'back' },
+				{ block: 0, part: 0, exercise: 'Squat', area: 'elsewhere' },
+				{ block: 0, part: 0, exercise: 'Squat', area: 'neck' },
 				{ block: 1, part: 0, exercise: 'Plank', area: 'wrist' },
 				{ block: 40, part: 0, exercise: 'Gone', area: 'wrist' }
 			]
@@ -86,7 +95,7 @@ describe('pain that a check-in tells of', () => {
 		await send(3, { run });
 		expect(await all()).toMatchObject([
 			{
-				said: 'knee, in Squat; back, in Squat; wrist, in Plank; wrist, in Gone',
+				said: 'elsewhere, in Squat; neck, in Squat; wrist, in Plank; wrist, in Gone',
 				exercises: ['Squat', 'Plank']
 			}
 		]);
@@ -94,16 +103,16 @@ describe('pain that a check-in tells of', () => {
 	});
 
 	it('corrected is told anew and not doubled; without an exercise nothing is off', async () => {
-		const first = await send(3, { hurts: 'knee' });
+		const first = await send(3, { hurts: 'ribs' });
 		expect(await off()).toEqual([]);
-		await send(3, { hurts: 'right knee', replaces: first.id, well: { pain: knee } });
-		expect(await all()).toMatchObject([{ said: 'right knee', exercises: ['Squat'] }]);
+		await send(3, { hurts: 'ribs, right', replaces: first.id, well: { pain: ribs } });
+		expect(await all()).toMatchObject([{ said: 'ribs, right', exercises: ['Squat'] }]);
 		expect(await off()).toHaveLength(1);
 	});
 
 	it('in an exercise that is off already takes it out once', async () => {
-		await send(2, { hurts: 'knee', well: { pain: knee } });
-		await send(3, { hurts: 'knee', well: { pain: knee } });
+		await send(2, { hurts: 'ribs', well: { pain: ribs } });
+		await send(3, { hurts: 'ribs', well: { pain: ribs } });
 		expect(await all()).toHaveLength(2);
 		expect(await off()).toHaveLength(1);
 	});
@@ -116,8 +125,8 @@ describe('pain that a check-in tells of', () => {
 		expect((await reasons())[0]).toMatchObject({ kind: 'pain', hurts: 'wrist', day: null });
 		await send(3, {});
 		context.at('2026-11-25T15:00:00Z');
-		await send(3, { again: true, hurts: 'knee again', id: context.ids.uuid() });
-		expect((await all())[0]).toMatchObject({ said: 'knee again', day: 3 });
+		await send(3, { again: true, hurts: 'ribs again', id: context.ids.uuid() });
+		expect((await all())[0]).toMatchObject({ said: 'ribs again', day: 3 });
 	});
 
 	it('is nothing where nothing hurts', async () => {
@@ -129,7 +138,7 @@ describe('pain that a check-in tells of', () => {
 describe('the coaches', () => {
 	it('whose mailbox is in trouble keep nobody else from being told', async () => {
 		await inviteHelper(context, world, 'Kaija', 'coach');
-		await send(3, { hurts: 'left knee' });
+		await send(3, { hurts: 'ribs' });
 		const picky = {
 			send: (letter: Letter) =>
 				(letter.to as { address: string }).address.startsWith('runa')
@@ -143,7 +152,7 @@ describe('the coaches', () => {
 	it('are told by mail at once, each incident once, and not of what or of whom', async () => {
 		await inviteHelper(context, world, 'Kaija', 'coach');
 		await inviteHelper(context, world, 'Vesa', 'viewer');
-		await send(3, { hurts: 'left knee', well: { pain: knee } });
+		await send(3, { hurts: 'ribs', well: { pain: ribs } });
 		await tell();
 		await tell();
 		expect(sent.map(({ to }) => (to as { address: string }).address).sort()).toEqual([
@@ -154,10 +163,85 @@ describe('the coaches', () => {
 	});
 });
 
+describe('pain limits the joint', () => {
+	it('from the next session on, until a coach decides; what was done stays what it was', async () => {
+		await send(3, { hurts: 'knee, 3 of 10', well: { pain: knee } });
+		expect(await all()).toMatchObject([{ said: 'knee, 3 of 10', areas: ['knee'], intensity: 3 }]);
+		// The squat is replaced by what spares the knee, and not left out.
+		expect(await off()).toEqual([]);
+		expect(await exercisesOn(3)).toEqual(['Squat', 'Plank']);
+		context.at('2026-11-26T12:00:00Z');
+		expect(await exercisesOn(4)).toEqual(['Half squat', 'Plank']);
+		await decide({ decision: 'give back' });
+		expect(await exercisesOn(4)).toEqual(['Squat', 'Plank']);
+	});
+
+	it('reads places and intensity from free text, in any order, and asks for nothing where there is none', async () => {
+		await send(3, { hurts: 'in the planks 6 of 10, my right WRIST and a bit the neck' });
+		expect(await all()).toMatchObject([{ areas: ['neck', 'wrist'], intensity: 6 }]);
+		await send(2, { hurts: 'ow' });
+		expect((await all()).find(({ day }) => day === 2)).toMatchObject({ areas: [], intensity: null });
+	});
+
+	it('goes on while a coach keeps it spared, and ends when she has asked again', async () => {
+		await send(3, { hurts: 'knee', well: { pain: knee } });
+		context.at('2026-11-26T12:00:00Z');
+		await decide({ decision: 'spare', note: 'Small range this week', followUpOn: '2026-11-29' });
+		expect(await exercisesOn(4)).toEqual(['Half squat', 'Plank']);
+		const { pain } = await standingOf(context, await me());
+		expect(pain).toMatchObject({ decision: 'spare', note: 'Small range this week', followUpOn: '2026-11-29' });
+		const [incident] = await all();
+		await followUp(context, await person(), incident!.id, { outcome: 'goes on' });
+		expect(await exercisesOn(4)).toEqual(['Half squat', 'Plank']);
+		await endSparing(context, await person(), incident!.id);
+		expect(await exercisesOn(4)).toEqual(['Squat', 'Plank']);
+		await expect(endSparing(context, await person(), incident!.id)).rejects.toMatchObject({ status: 404 });
+	});
+
+	it('holds everything where a coach says so, with a day on which she asks again', async () => {
+		await send(3, { hurts: 'sharp in the knee, 8/10', well: { pain: { ...knee, kind: 'sharp', intensity: 8 } } });
+		const told = await all();
+		expect(adviceAbout(told[0]!, told)).toEqual({ propose: 'hold', why: ['it is sharp', 'it is 8 of 10'] });
+		await expect(decide({ decision: 'hold' })).rejects.toMatchObject({ status: 400 });
+		context.at('2026-11-26T12:00:00Z');
+		await decide({ decision: 'hold', followUpOn: '2026-11-29' });
+		const fresh = await me();
+		expect((await standingOf(context, fresh)).hold).toMatchObject({ reason: 'pain' });
+		expect((await openDay(context, fresh, 4)).session).toBeNull();
+		await followUp(context, await person(), (await all())[0]!.id, { outcome: 'over' });
+		expect((await standingOf(context, await me())).hold).toBeNull();
+		expect(await exercisesOn(4)).toEqual(['Squat', 'Plank']);
+	});
+
+	it('decides and answers with one press; a refused decision sends nothing', async () => {
+		await send(3, { hurts: 'knee', well: { pain: knee } });
+		const reply = { reply: 'Half squats for now. I ask again on Sunday.', replyId: context.ids.uuid() };
+		const thread = () => threadOf(context.db, world.people[0]!.enrolmentId, context.clock.now());
+		await expect(decide({ decision: 'spare', ...reply })).rejects.toMatchObject({ status: 400 });
+		expect(await thread()).toEqual([]);
+		await decide({ decision: 'spare', followUpOn: '2026-11-28', ...reply });
+		expect(await thread()).toMatchObject([{ byCoach: true, text: reply.reply }]);
+		await expect(decide({ decision: 'spare', followUpOn: '2026-11-28', ...reply })).rejects.toMatchObject({
+			status: 409
+		});
+		expect(await thread()).toHaveLength(1);
+	});
+
+	it('withdrawn by a correction without pain is withdrawn, and spares nothing any more', async () => {
+		const first = await send(3, { hurts: 'knee', well: { pain: knee } });
+		context.at('2026-11-26T12:00:00Z');
+		expect(await exercisesOn(4)).toEqual(['Half squat', 'Plank']);
+		await send(3, { replaces: first.id, effort: 5 });
+		expect(await all()).toMatchObject([{ decision: 'withdrawn', decidedBy: null }]);
+		expect(await exercisesOn(4)).toEqual(['Squat', 'Plank']);
+		expect((await reasons()).map(({ kind }) => kind)).not.toContain('pain');
+	});
+});
+
 describe('what is decided', () => {
 	let told: { id: string };
 	beforeEach(async () => {
-		told = await send(3, { hurts: 'left knee', well: { pain: knee } });
+		told = await send(3, { hurts: 'ribs', well: { pain: ribs } });
 	});
 
 	it('gives the exercise back', async () => {
@@ -188,10 +272,10 @@ describe('what is decided', () => {
 	it('is not asked again when the same is sent with something else corrected', async () => {
 		await decide({ decision: 'give back' });
 		const again = async (hurts: string, replaces: string) =>
-			send(3, { hurts, effort: 5, replaces, well: { pain: knee } });
-		const { id } = await again('left knee', told.id);
+			send(3, { hurts, effort: 5, replaces, well: { pain: ribs } });
+		const { id } = await again('ribs', told.id);
 		expect([(await all()).length, await off()]).toEqual([1, []]);
-		await again('left knee, and now the right', id);
+		await again('ribs, and now higher', id);
 		expect([(await all()).length, (await off()).length]).toEqual([2, 1]);
 	});
 
@@ -206,12 +290,12 @@ describe('what is decided', () => {
 		context.at('2026-11-27T23:30:00Z');
 		expect((await reasons())[0], 'it is the 28th in Oslo').toMatchObject({
 			kind: 'follow up',
-			about: 'left knee'
+			about: 'ribs'
 		});
 		const [incident] = await all();
-		await followUp(context, await person(), incident!.id);
+		await followUp(context, await person(), incident!.id, { outcome: 'over' });
 		expect((await reasons()).map(({ kind }) => kind)).not.toContain('follow up');
-		await expect(followUp(context, await person(), incident!.id)).rejects.toMatchObject({ status: 404 });
+		await expect(followUp(context, await person(), incident!.id, { outcome: 'over' })).rejects.toMatchObject({ status: 404 });
 	});
 
 	it.each([

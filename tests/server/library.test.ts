@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { inputOfExercise } from '$contracts/exercise';
 import { libraryOf, STANDARD } from '$core/exercise';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession } from '$core/session';
@@ -142,14 +143,18 @@ describe('the library as CSV', () => {
 		const { inputs, faults, known } = readExercisesCsv(csv, STANDARD);
 		expect(faults).toEqual([]);
 		expect(known).toHaveLength(STANDARD.names().length);
-		const { formerly, ownId, retired, ...own } = library.find('Beam lift')!;
+		const { formerly, ownId, retired } = library.find('Beam lift')!;
+		const own = inputOfExercise(library.find('Beam lift')!);
 		expect([formerly.length, typeof ownId, retired]).toEqual([1, 'string', false]);
 		// The nearest harder form is written out, so that it is not lost where progressions differ.
 		expect(inputs).toEqual([own]);
 	});
 
 	it('takes in many or none', async () => {
-		const made = ['Gutter reach', 'Stone walk'].map((name) => ({ ...libraryOf().find('Squat')!, name }));
+		const made = ['Gutter reach', 'Stone walk'].map((name) => ({
+			...inputOfExercise(libraryOf().find('Squat')!),
+			name
+		}));
 		expect(await createExercises(context, other.id, made)).toBe(2);
 		const again = await refusal(
 			createExercises(context, other.id, [{ ...made[0]!, name: 'Third' }, made[1]!])

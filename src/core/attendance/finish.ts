@@ -6,6 +6,8 @@ export interface FinishChance {
 	/** Days of work that are still to be done in full for it, of those that are left. */
 	needed: number;
 	left: number;
+	/** Days that were due so far. */
+	due: number;
 }
 
 /**
@@ -24,8 +26,8 @@ export function projectFinish(
 ): FinishChance {
 	// What sums of thirds leave behind is not another day.
 	const needed = Math.max(0, Math.ceil(share * (due + left) - credit - 1e-9));
-	if (needed === 0) return { chance: 1, needed, left };
-	if (needed > left) return { chance: 0, needed, left };
+	if (needed === 0) return { chance: 1, needed, left, due };
+	if (needed > left) return { chance: 0, needed, left, due };
 	const done = 1 + credit;
 	const missed = 1 + Math.max(0, due - credit);
 	// P(none of them), and from each number of days to the next: no function of factorials is needed.
@@ -36,5 +38,5 @@ export function projectFinish(
 		below += p;
 		p *= (((left - k) / (k + 1)) * (done + k)) / (missed + left - k - 1);
 	}
-	return { chance: Math.min(1, Math.max(0, 1 - below)), needed, left };
+	return { chance: Math.min(1, Math.max(0, 1 - below)), needed, left, due };
 }

@@ -168,6 +168,15 @@ export function limitsOn(answers: HealthAnswers, date: string): Limitation[] {
 }
 
 /**
+ * The most effort that suits somebody on a date, 0…10; null if there is no bound of their own. In pregnancy 7 with the talk
+ * test (ACOG Committee Opinion 804, from memory: moderate intensity), over 65 8 (common practice, no source).
+ */
+export function effortMostOn(answers: HealthAnswers, date: string): number | null {
+	if (pregnantWeekOn(answers, date) !== null) return 7;
+	return answers.age === '65 or over' ? 8 : null;
+}
+
+/**
  * Whether heart rates say how hard somebody works, by what is known of them. In pregnancy and the first weeks after a birth the
  * talk test does (ACOG Committee Opinion 804), with a heart that is ill or told of, what a doctor says, and under 18 the bands of
  * grown-ups do not hold.

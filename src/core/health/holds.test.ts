@@ -7,6 +7,7 @@ const records = (more: Partial<ClearanceRecords>): ClearanceRecords => ({
 	screenings: [],
 	clearances: [],
 	stops: [],
+	pains: [],
 	waitsForAnswers: true,
 	...more
 });

@@ -1,13 +1,13 @@
 /** Times at which nothing is released to somebody: until health questions are answered, or somebody qualified has said yes. */
 
-export const HOLD_REASONS = ['stopped', 'questions', 'clearance', 'clearance over'] as const;
+export const HOLD_REASONS = ['stopped', 'pain', 'questions', 'clearance', 'clearance over'] as const;
 export type HoldReason = (typeof HOLD_REASONS)[number];
 
 /** From an instant to another (without it), epoch milliseconds; null: with no end yet. */
 export interface Hold {
 	from: number;
 	until: number | null;
-	/** They stopped at a warning sign, health questions are open, a clearance is asked for, or the one that there was has run out. */
+	/** They stopped at a warning sign, a coach holds them because of pain, health questions are open, a clearance is asked for, or the one that there was has run out. */
 	reason: HoldReason;
 }
 
@@ -20,6 +20,8 @@ export interface ClearanceRecords {
 	clearances: readonly Clearance[];
 	/** When they stopped at a warning sign, and until somebody qualified had said yes; null: not yet. */
 	stops: readonly { from: number; until: number | null }[];
+	/** When a coach held them because of pain, and until she said that it is over; null: not yet. */
+	pains: readonly { from: number; until: number | null }[];
 	/** Whether nothing is released before the questions are answered. */
 	waitsForAnswers: boolean;
 }
@@ -44,12 +46,12 @@ const endOf = ({ until, takenBack }: Clearance): number => Math.min(until ?? Inf
  * @returns holds that do not overlap, the earlier first; from the time they joined on
  */
 export function holdsOf(records: ClearanceRecords): Hold[] {
-	const { joined, screenings, clearances, stops } = records;
+	const { joined, screenings, clearances, stops, pains } = records;
 	const times = [
 		joined,
 		...screenings.map(({ at }) => at),
 		...clearances.flatMap((one) => [one.from, endOf(one)]),
-		...stops.flatMap(({ from, until }) => [from, until ?? Infinity])
+		...[...stops, ...pains].flatMap(({ from, until }) => [from, until ?? Infinity])
 	];
 	const steps = [...new Set(times.filter((at) => at >= joined && at !== Infinity))].sort((a, b) => a - b);
 	const holds: Hold[] = [];
@@ -66,9 +68,12 @@ export function holdsOf(records: ClearanceRecords): Hold[] {
 
 function reasonAt(
 	at: number,
-	{ screenings, clearances, stops, waitsForAnswers }: ClearanceRecords
+	{ screenings, clearances, stops, pains, waitsForAnswers }: ClearanceRecords
 ): HoldReason | null {
-	if (stops.some(({ from, until }) => from <= at && (until === null || at < until))) return 'stopped';
+	const isOn = ({ from, until }: { from: number; until: number | null }) =>
+		from <= at && (until === null || at < until);
+	if (stops.some(isOn)) return 'stopped';
+	if (pains.some(isOn)) return 'pain';
 	const newest = screenings
 		.filter((one) => one.at <= at)
 		.reduce<{ at: number; reasons: readonly string[] } | null>(

@@ -27,7 +27,10 @@ export function isAnswered(
 	// Nobody who is held at a warning sign is put aside: that ends with what is recorded.
 	if (reason.kind === 'stopped') return false;
 	const once =
-		reason.kind === 'pain' || reason.kind === 'follow up' || REASON_KINDS[reason.kind] === 'praise';
+		reason.kind === 'pain' ||
+		reason.kind === 'review' ||
+		reason.kind === 'over effort' ||
+		reason.kind === 'follow up' || REASON_KINDS[reason.kind] === 'praise';
 	return answers.some(({ at, reasons, until }) => {
 		if (at > now || !reasons.includes(reason.kind)) return false;
 		if (reason.kind === 'pain' && reason.since > at) return false;

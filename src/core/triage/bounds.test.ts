@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { DAY, HOUR, opens, somebody, type Told } from '../../../tests/support/triage-people';
 import { attendanceOf } from '../attendance';
 import { DEFAULT_HOUSE } from '../practice';
-import { isAnswered, triage, type Reason, type ReasonKind, type TriageFacts } from './index';
+import { compareNeed, isAnswered, REASON_KINDS, triage, type Reason, type ReasonKind, type TriageFacts } from './index';
 
 /** Reasons at noon of the day after some days that are past. */
 function reasonsOf(
@@ -19,6 +19,8 @@ function reasonsOf(
 		followUp: null,
 		losing: null,
 		undecided: null,
+		review: null,
+		effortMost: null,
 		...them,
 		attendance,
 		...facts
@@ -47,7 +49,7 @@ describe('safety from beside the days', () => {
 	});
 
 	it('is pain told beside the days, where it is newer than what a check-in told', () => {
-		const beside = (at: number) => ({ undecided: { at, said: 'wrist', day: null, beside: true } });
+		const beside = (at: number) => ({ undecided: { at, said: 'wrist', day: null, beside: true, isSharp: false } });
 		const knee = { 2: { hurts: 'knee' } };
 		expect(reasonsOf('ddd', beside(opens(3)))).toMatchObject([
 			{ kind: 'pain', hurts: 'wrist', day: null, times: 1 }
@@ -55,7 +57,7 @@ describe('safety from beside the days', () => {
 		expect(reasonsOf('ddd', beside(opens(3)), knee)).toMatchObject([{ hurts: 'wrist', times: 2 }]);
 		expect(reasonsOf('ddd', beside(opens(2)), knee)).toMatchObject([{ hurts: 'knee', times: 1 }]);
 		expect(
-			kindsOf('ddd', { undecided: { ...beside(opens(3)).undecided, beside: false } }),
+			kindsOf('ddd', { undecided: { ...beside(opens(3)).undecided, beside: false, isSharp: false } }),
 			'a check-in tells of it, or has been corrected'
 		).toEqual([]);
 	});
@@ -71,7 +73,7 @@ describe('safety from beside the days', () => {
 			},
 			{ 1: { hurts: 'knee' } }
 		);
-		expect(all.slice(0, 4)).toEqual(['stopped', 'pain', 'follow up', 'losing']);
+		expect(all.slice(0, 4)).toEqual(['stopped', 'pain', 'losing', 'follow up']);
 	});
 });
 
@@ -153,5 +155,39 @@ describe('what has been answered', () => {
 			{ at: now, reasons: ['missing' as const], until: null }
 		];
 		expect(isAnswered(missing, answers, DEFAULT_HOUSE, now)).toBe(true);
+	});
+});
+
+describe('safety first', () => {
+	const order = (...of: Parameters<typeof reasonsOf>) => reasonsOf(...of).map(({ kind }) => kind);
+
+	it('puts a stop sign before a clearance, sharp pain before pain, and those before losing weight', () => {
+		const losing = { kgPerWeek: -1.2, share: -0.015, days: 21, since: opens(3) };
+		const pain = { 3: { hurts: 'knee' } };
+		expect(order('ddd', { losing, holds: hold('clearance') }, pain).slice(0, 3)).toEqual(['held', 'pain', 'losing']);
+		expect(order('ddd', { losing, holds: hold('stopped') }, pain).slice(0, 3)).toEqual(['stopped', 'pain', 'losing']);
+		const [sharp] = reasonsOf('ddd', {}, { 3: { hurts: 'sharp in the knee' } });
+		const [dull] = reasonsOf('ddd', {}, pain);
+		expect(compareNeed([sharp!], [dull!])).toBeLessThan(0);
+	});
+
+	it('lists those who have not answered apart, below all of safety', () => {
+		const questions = [{ from: opens(2), until: null, reason: 'questions' as const }];
+		const [first] = reasonsOf('ddd', { holds: questions });
+		expect(first).toMatchObject({ kind: 'questions' });
+		expect(REASON_KINDS[first!.kind]).toBe('unanswered');
+		expect(order('ddd', { holds: questions, review: { at: opens(1), said: 'a bad toe' } }).slice(0, 2)).toEqual([
+			'review',
+			'questions'
+		]);
+	});
+
+	it('knows the most effort that suits somebody, and leaves tests out', () => {
+		const hard = { 3: { effort: 8 } };
+		expect(order('ddd', { effortMost: 7 }, hard)).toContain('over effort');
+		expect(order('ddd', { effortMost: 8 }, hard)).not.toContain('over effort');
+		expect(order('ddd', {}, hard)).not.toContain('over effort');
+		const tests = somebody('ddda', hard).days.map((day) => (day.day === 3 ? { ...day, kind: 'test' as const } : day));
+		expect(order('ddd', { effortMost: 7, days: tests }, hard)).not.toContain('over effort');
 	});
 });

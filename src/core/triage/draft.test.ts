@@ -16,7 +16,8 @@ const reasonOf = (kind: ReasonKind) =>
 		why: 'clearance',
 		due: 4,
 		days: 9,
-		effort: [9, 10],
+		effort: kind === 'over effort' ? 8 : [9, 10],
+		most: 7,
 		after: 5,
 		count: 20,
 		side: 'left',
@@ -63,7 +64,7 @@ it('says the figures of the reason', () => {
 	expect(draft('best')).toContain('push-up');
 	expect(draft('uneven')).toContain('left side does less than the other: split squat');
 	expect(draft('hard')).toContain('The last 2 sessions');
-	expect(draftFor({ kind: 'held', since: 0, why: 'questions' }, DEFAULT_TONE, VALUES)).toContain(
+	expect(draftFor({ kind: 'questions', since: 0 }, DEFAULT_TONE, VALUES)).toContain(
 		'answered the questions'
 	);
 	expect(draft('held')).toContain('a doctor or midwife');
@@ -107,7 +108,7 @@ describe('a draft after there has been writing', () => {
 		const thread = [ours(9, draft('fading')), theirs(1)];
 		expect(after('fading', thread, { style: 'warm' })).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect(after('pain', thread)).toMatch(
-			/^Hi Noor,\n\nThank you for writing\. Leave out what hurts.*How is it today\?/
+			/^Hi Noor,\n\nThank you for writing\. Your next sessions spare it.*How is it today\?/
 		);
 		expect(after('full week', thread)).toContain('Thank you for writing.');
 	});

@@ -117,17 +117,17 @@ function wordsFor(reason: Reason): Words {
 			return {
 				says: `You wrote that something hurts: “${reason.hurts}”.`,
 				advice:
-					'Leave out what hurts; I’ll give you something else in its place. If it is sharp, or still there when you rest, please let a doctor or physiotherapist look at it before you go on.',
+					'Your next sessions spare it. If it is sharp, or still there when you rest, please let a doctor or physiotherapist look at it before you go on.',
 				asks: 'How is it today?',
 				kindly: NO_HURRY
 			};
 		case 'held':
-			return reason.why === 'questions'
+			return reason.why === 'pain'
 				? {
-						says: 'Your sessions open as soon as you have answered the questions about your health.',
-						offers: 'It takes about four minutes.',
-						asks: 'Is anything unclear?',
-						kindly: WITH_US
+						says: 'Your sessions are on hold until we have talked about what hurts.',
+						asks: 'How is it today?',
+						advice: 'If it is sharp or lasts, please let a doctor or physiotherapist look at it.',
+						kindly: NO_HURRY
 					}
 				: {
 						says: 'Your answers ask for a yes from a doctor or midwife first.',
@@ -135,6 +135,27 @@ function wordsFor(reason: Reason): Words {
 						advice: 'Tell me who said yes, and your sessions open.',
 						kindly: NO_HURRY
 					};
+		case 'questions':
+			return {
+				says: 'Your sessions open as soon as you have answered the questions about your health.',
+				offers: 'It takes about four minutes.',
+				asks: 'Is anything unclear?',
+				kindly: WITH_US
+			};
+		case 'review':
+			return {
+				says: `You wrote about your health: “${reason.said}”.`,
+				asks: 'Can you tell me more: since when, and what makes it worse?',
+				advice: 'If a doctor or physiotherapist treats it, please ask them what to leave out.',
+				kindly: NO_HURRY
+			};
+		case 'over effort':
+			return {
+				says: `Day ${reason.day} felt like ${reason.effort} of 10. For you ${reason.most} is enough.`,
+				advice: 'Slow down until you can talk in whole sentences, and leave out a round if you need to.',
+				asks: 'How do you feel today?',
+				kindly: NO_HURRY
+			};
 		case 'losing':
 			return {
 				says: 'Your weight has gone down faster than is good for you.',

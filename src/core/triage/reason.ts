@@ -3,16 +3,19 @@ import type { HoldReason } from '../health';
 import type { BestResult } from '../progress';
 
 /** What a reason is about, the more urgent first. */
-export const REASON_GROUPS = ['safety', 'retention', 'adaptation', 'praise'] as const;
+export const REASON_GROUPS = ['safety', 'unanswered', 'retention', 'adaptation', 'praise'] as const;
 export type ReasonGroup = (typeof REASON_GROUPS)[number];
 
 /** Every kind of reason to turn to somebody, the more urgent first, with what it is about. */
 export const REASON_KINDS = {
 	stopped: 'safety',
-	pain: 'safety',
-	'follow up': 'safety',
 	held: 'safety',
+	pain: 'safety',
 	losing: 'safety',
+	'over effort': 'safety',
+	review: 'safety',
+	'follow up': 'safety',
+	questions: 'unanswered',
 	'never started': 'retention',
 	'first miss': 'retention',
 	missing: 'retention',
@@ -39,6 +42,9 @@ export const REASON_TITLE: Record<ReasonKind, string> = {
 	'follow up': 'Ask after it',
 	held: 'On hold',
 	losing: 'Losing weight fast',
+	'over effort': 'Harder than is good for them',
+	review: 'Review before day one',
+	questions: 'Not answered yet',
 	'never started': 'Hasn’t started',
 	'first miss': 'First missed day',
 	missing: 'Missing days',
@@ -72,8 +78,14 @@ export type Reason = {
 } &
 	/** The last that was told, and how often in the check-ins that are looked at. */
 	(
-		| { kind: 'pain'; day: number | null; hurts: string; times: number }
-		| { kind: 'held'; why: Exclude<HoldReason, 'stopped'> }
+		| { kind: 'pain'; day: number | null; hurts: string; times: number; isSharp: boolean }
+		| { kind: 'held'; why: Exclude<HoldReason, 'stopped' | 'questions'> }
+		/** The health questions are open, so that nothing is released. */
+		| { kind: 'questions' }
+		/** What they told of their health in their own words, for a coach to read. */
+		| { kind: 'review'; said: string }
+		/** Effort (0…10) of a session above the most that suits them. */
+		| { kind: 'over effort'; day: number; effort: number; most: number }
 		/** They stopped at a warning sign, in their words. */
 		| { kind: 'stopped'; said: string }
 		/** The day has come on which a coach wanted to ask after something. */
@@ -115,10 +127,17 @@ export type Reason = {
 /** Since when it has been so. */
 const sinceWhen = (reason: Reason): number => ('lastSeen' in reason ? reason.lastSeen : reason.since);
 
+/** Sharp pain comes before pain that is not. */
+const isSharp = (reason: Reason | undefined): boolean => reason?.kind === 'pain' && reason.isSharp;
+
 /**
  * Which of two people needs their coach first, by their reasons with the most urgent first: as urgent as the first one is,
  * and of the same kind whoever it has been so for the longest. Those without any come last.
  */
 export function compareNeed([a]: readonly Reason[], [b]: readonly Reason[]): number {
-	return urgency(a?.kind) - urgency(b?.kind) || (a && b ? sinceWhen(a) - sinceWhen(b) : 0);
+	return (
+		urgency(a?.kind) - urgency(b?.kind) ||
+		Number(isSharp(b)) - Number(isSharp(a)) ||
+		(a && b ? sinceWhen(a) - sinceWhen(b) : 0)
+	);
 }

@@ -63,7 +63,8 @@ describe('rules looked back on', () => {
 describe('what worked', () => {
 	const open = { 10: ['missing'] as ReasonKind[] };
 	const at = 10 * DAY;
-	const worked = (...people: Reviewed[]) => whatWorked(people, 28 * DAY);
+	const ANY = { mornings: 0, people: 0 };
+	const worked = (...people: Reviewed[]) => whatWorked(people, 28 * DAY, ANY);
 	it('counts who checked in within two days, with and without being turned to within one', () => {
 		expect(
 			worked(
@@ -81,8 +82,19 @@ describe('what worked', () => {
 			{ others: { n: 1, x: 0 } }
 		]);
 		expect(worked(somebody('a', { open: { 10: ['full week'] } }))).toEqual([]);
-		expect(whatWorked([somebody('a', { open })], at + 47 * HOUR)).toEqual([]);
-		expect(whatWorked([somebody('a', { open })], at + 48 * HOUR)).toHaveLength(1);
+		expect(whatWorked([somebody('a', { open })], at + 47 * HOUR, ANY)).toEqual([]);
+		expect(whatWorked([somebody('a', { open })], at + 48 * HOUR, ANY)).toHaveLength(1);
+	});
+	it('says nothing below five mornings of three people on each side', () => {
+		const five = Object.fromEntries([10, 13, 16, 19, 22].map((day) => [day, ['missing' as const]]));
+		const turned = ['a', 'b', 'c'].map((id) =>
+			somebody(id, { open: five, reached: [10, 13, 16, 19, 22].map((day) => day * DAY + HOUR) })
+		);
+		const left = ['d', 'e', 'f'].map((id) => somebody(id, { open: five }));
+		expect(whatWorked([...turned, ...left], 28 * DAY)).toMatchObject([{ kind: 'missing' }]);
+		expect(whatWorked([...turned, ...left.slice(1)], 28 * DAY)).toEqual([]);
+		const four = somebody('d', { open: { 10: ['missing'] } });
+		expect(whatWorked([...turned, four, { ...four, id: 'e' }, { ...four, id: 'f' }], 28 * DAY)).toEqual([]);
 	});
 	it('says a difference only where both sides are of somebody', () => {
 		expect(worked(somebody('a', { open }))[0]!.difference).toBeNull();

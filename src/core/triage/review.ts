@@ -72,6 +72,15 @@ export interface Worked {
 	difference: ReturnType<typeof differenceOf>;
 }
 
+/** Mornings and people on each side below which nothing is said. Common practice, no source. */
+const FEWEST = { mornings: 5, people: 3 } as const;
+
+interface Side extends Counted {
+	people: Set<string>;
+}
+const newSide = (): Side => ({ n: 0, x: 0, people: new Set() });
+const bare = ({ n, x }: Side): Counted => ({ n, x });
+
 const REACHED_WITHIN = 24 * HOUR;
 const CAME_WITHIN = 48 * HOUR;
 
@@ -80,11 +89,16 @@ const CAME_WITHIN = 48 * HOUR;
  * which somebody had been turned to for up to two days before count for neither side. No experiment: a coach chooses whom
  * to write to.
  *
+ * @param fewest mornings and people that each side must have; five mornings of three people unless it is said
  * @param until mornings later than two days before it are left out: what came of them is not known yet
  */
-export function whatWorked(people: readonly Reviewed[], until: number): Worked[] {
-	const found = new Map<ReasonKind, { reached: Counted; others: Counted }>();
-	for (const { mornings, checkins, reached } of people)
+export function whatWorked(
+	people: readonly Reviewed[],
+	until: number,
+	fewest: { mornings: number; people: number } = FEWEST
+): Worked[] {
+	const found = new Map<ReasonKind, { reached: Side; others: Side }>();
+	for (const { id, mornings, checkins, reached } of people)
 		for (const { at, reasons } of mornings) {
 			if (at > until - CAME_WITHIN) continue;
 			if (reached.some((then) => then < at && then > at - CAME_WITHIN)) continue;
@@ -92,16 +106,28 @@ export function whatWorked(people: readonly Reviewed[], until: number): Worked[]
 			const came = checkins.some((then) => then > at && then <= at + CAME_WITHIN);
 			for (const kind of reasons) {
 				if (REASON_KINDS[kind] === 'praise') continue;
-				const counts = found.get(kind) ?? { reached: { n: 0, x: 0 }, others: { n: 0, x: 0 } };
+				const counts = found.get(kind) ?? { reached: newSide(), others: newSide() };
 				const side = turnedTo ? counts.reached : counts.others;
 				side.n++;
+				side.people.add(id);
 				if (came) side.x++;
 				found.set(kind, counts);
 			}
 		}
 	return (Object.keys(REASON_KINDS) as ReasonKind[]).flatMap((kind) => {
 		const counts = found.get(kind);
-		return counts ? [{ kind, ...counts, difference: differenceOf(counts.reached, counts.others) }] : [];
+		const isEnough = [counts?.reached, counts?.others].every(
+			(side) => side && side.n >= fewest.mornings && side.people.size >= fewest.people
+		);
+		return counts && isEnough ? [
+					{
+						kind,
+						reached: bare(counts.reached),
+						others: bare(counts.others),
+						difference: differenceOf(counts.reached, counts.others)
+					}
+				]
+			: [];
 	});
 }
 

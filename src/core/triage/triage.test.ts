@@ -17,7 +17,7 @@ function reasonsOf(
 	const facts = somebody(letters.padEnd(Math.ceil((letters.length + 1) / 7) * 7, 'a'), told, holds);
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
 	return triage(
-		{ stopped: null, followUp: null, losing: null, undecided: null, ...facts, attendance },
+		{ stopped: null, followUp: null, losing: null, undecided: null, review: null, effortMost: null, ...facts, attendance },
 		{ ...DEFAULT_HOUSE, ...house },
 		now
 	);
@@ -181,7 +181,7 @@ describe('triage', () => {
 describe('isAnswered', () => {
 	const now = opens(20);
 	const missing: Reason = { kind: 'missing', since: now - DAY, due: 3, lastSeen: 0 };
-	const pain: Reason = { kind: 'pain', since: now - DAY, day: 4, hurts: 'knee', times: 1 };
+	const pain: Reason = { kind: 'pain', since: now - DAY, day: 4, hurts: 'knee', times: 1, isSharp: false };
 	const back: Reason = { kind: 'came back', since: now - DAY, day: 4, after: 3 };
 	const done = (daysAgo: number, reasons: ReasonKind[], until: number | null = null) => [
 		{ at: now - daysAgo * DAY, reasons, until }

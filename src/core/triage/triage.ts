@@ -1,7 +1,7 @@
 import { mean, median } from 'simple-statistics';
 import { isDue, isSilent, type Attendance } from '../attendance';
 import { entryOf, type PersonDay, type Strip } from '../day';
-import { holdAt, type Hold } from '../health';
+import { holdAt, readPain, type Hold } from '../health';
 import type { Losing } from '../measures';
 import type { HouseRules } from '../practice';
 import { weakerOf, type BestResult, type SidesDone } from '../progress';
@@ -36,7 +36,17 @@ export interface TriageFacts {
 	/** The last sign at which they stopped and that nobody has dealt with, in their words; null: none. */
 	stopped: string | null;
 	/** Pain that is on record and not decided about, the last; whether it was told in no check-in. Null: none. */
-	undecided: { at: number; said: string; day: number | null; beside: boolean } | null;
+	undecided: {
+		at: number;
+		said: string;
+		day: number | null;
+		beside: boolean;
+		isSharp: boolean;
+	} | null;
+	/** What they told of their health in their own words, and when; null: nothing. */
+	review: { at: number; said: string } | null;
+	/** The most effort that suits them, 0…10; null: no bound of their own. */
+	effortMost: number | null;
 	/** What was to be asked after by now, and when that was decided; null: nothing. */
 	followUp: { at: number; said: string } | null;
 	/** How fast they lose weight, and when they were last weighed; null: not too fast. */
@@ -86,6 +96,8 @@ export function triage(facts: TriageFacts, house: HouseRules, now: number): Reas
 		followUp(facts),
 		held(facts, now),
 		losing(facts),
+		overEffort(facts, now),
+		review(facts),
 		gone,
 		// Who has gone quiet does less than before, and who is back did: that says the same once more.
 		(gone ?? back) ? null : fading(facts, house, now),
@@ -117,10 +129,18 @@ function pain({ checkins, undecided }: TriageFacts): Found {
 			since: undecided.at,
 			day: undecided.day,
 			hurts: undecided.said,
-			times: hurting.length + 1
+			times: hurting.length + 1,
+			isSharp: undecided.isSharp
 		};
 	return last
-		? { kind: 'pain', since: last.at, day: last.day, hurts: last.hurts!, times: hurting.length }
+		? {
+				kind: 'pain',
+				since: last.at,
+				day: last.day,
+				hurts: last.hurts!,
+				times: hurting.length,
+				isSharp: readPain(last.hurts!).isSharp || (undecided?.day === last.day && undecided.isSharp)
+			}
 		: null;
 }
 
@@ -139,9 +159,27 @@ function losing({ losing: found }: TriageFacts): Found {
 
 function held({ holds }: TriageFacts, now: number): Found {
 	const hold = holdAt(holds, now);
-	return hold === null || hold.reason === 'stopped'
-		? null
+	if (hold === null || hold.reason === 'stopped') return null;
+	return hold.reason === 'questions'
+		? { kind: 'questions', since: hold.from }
 		: { kind: 'held', since: hold.from, why: hold.reason };
+}
+
+function review({ review: told }: TriageFacts): Found {
+	return told && { kind: 'review', since: told.at, said: told.said };
+}
+
+/** Check-ins that tell of training: a test is meant to be hard. */
+const trained = ({ checkins, days }: TriageFacts): CheckinSeen[] =>
+	checkins.filter(({ day }) => days[day - 1]?.kind !== 'test');
+
+/** The newest session that was harder than suits them, as long as it is news. */
+function overEffort(facts: TriageFacts, now: number): Found {
+	const [last] = trained(facts);
+	const most = facts.effortMost;
+	return last && most !== null && last.effort !== null && last.effort > most && last.at > now - NEWS_DAYS * DAY
+		? { kind: 'over effort', since: last.at, day: last.day, effort: last.effort, most }
+		: null;
 }
 
 function missing(facts: TriageFacts, house: HouseRules, now: number): Found {
@@ -189,8 +227,8 @@ function later({ checkins, days }: TriageFacts, { laterBy }: HouseRules): Found 
 	return lately - before >= laterBy ? { kind: 'later', since: checkins[0]!.at, lately, before } : null;
 }
 
-function strain({ checkins }: TriageFacts): Found {
-	const both = parted(checkins.filter(({ effort }) => effort !== null));
+function strain(facts: TriageFacts): Found {
+	const both = parted(trained(facts).filter(({ effort }) => effort !== null));
 	if (!both) return null;
 	const [effort, effortBefore] = [mean(told(both.lately, 'effort')), mean(told(both.before, 'effort'))];
 	const [credit, creditBefore] = [both.lately, both.before].map((some) =>
@@ -203,7 +241,7 @@ function strain({ checkins }: TriageFacts): Found {
 
 /** Whether each of the newest check-ins told something, and something that is so. */
 function running(
-	{ checkins }: TriageFacts,
+	checkins: readonly CheckinSeen[],
 	what: 'effort' | 'energy' | 'mood',
 	times: number,
 	so: (value: number, checkin: CheckinSeen) => boolean
@@ -218,23 +256,23 @@ function running(
 }
 
 function tired(facts: TriageFacts): Found {
-	const found = running(facts, 'energy', LATELY, (energy) => energy <= LOW_ENERGY);
+	const found = running(facts.checkins, 'energy', LATELY, (energy) => energy <= LOW_ENERGY);
 	return found && { kind: 'tired', since: found.since, energy: found.values };
 }
 
 function low(facts: TriageFacts): Found {
-	const found = running(facts, 'mood', LATELY, (mood) => mood <= LOW_MOOD);
+	const found = running(facts.checkins, 'mood', LATELY, (mood) => mood <= LOW_MOOD);
 	return found && { kind: 'low', since: found.since, mood: found.values };
 }
 
 function hard(facts: TriageFacts, { hardEffort }: HouseRules): Found {
-	const found = running(facts, 'effort', 2, (effort) => effort >= hardEffort);
+	const found = running(trained(facts), 'effort', 2, (effort) => effort >= hardEffort);
 	return found && { kind: 'hard', since: found.since, effort: found.values };
 }
 
 function easy(facts: TriageFacts): Found {
 	const found = running(
-		facts,
+		trained(facts),
 		'effort',
 		LATELY,
 		(effort, { credit }) => effort <= EASY_EFFORT && credit >= 1

@@ -1,6 +1,7 @@
 export {
 	DEFAULT_QUESTIONS,
 	PAIN_KINDS,
+	type PainKind,
 	QUESTION_KEYS,
 	QUESTIONS,
 	SORE_AREAS,

@@ -41,6 +41,7 @@ export const SORENESS_WORDS = { 1: 'a little', 2: 'clearly', 3: 'it hinders' } a
 
 /** What pain feels like. Sharp, or with a loss of feeling, is the one to have looked at first. */
 export const PAIN_KINDS = ['sharp', 'dull', 'pulling', 'burning', 'numb'] as const;
+export type PainKind = (typeof PAIN_KINDS)[number];
 
 const ORDER = [3, 2, 1] as const;
 

@@ -1,3 +1,4 @@
+import { areaText } from '$core/health';
 import { kgTyped, UNITS } from '$core/kit';
 import type { LoggedSet } from '$core/day';
 
@@ -59,6 +60,7 @@ function wellOf(form: FormData) {
 	const fuel = text(form, 'fuelMet');
 	const area = text(form, 'painArea');
 	const kind = text(form, 'painKind');
+	const intensity = text(form, 'painIntensity');
 	const at = /^(\d+)\.(\d+)$/.exec(text(form, 'painAt') ?? '');
 	return {
 		mood: text(form, 'mood'),
@@ -71,10 +73,23 @@ function wellOf(form: FormData) {
 		fuelMet: fuel === null ? null : fuel === 'yes',
 		win: text(form, 'win'),
 		pain:
-			text(form, 'hurts') !== null && area !== null && kind !== null
-				? { area, kind, at: at ? { block: Number(at[1]), part: Number(at[2]) } : null }
-				: null
+			area === null
+				? null
+				: {
+						area,
+						kind,
+						intensity: intensity === null ? null : Number(intensity),
+						at: at ? { block: Number(at[1]), part: Number(at[2]) } : null
+					}
 	};
+}
+
+/** What hurts in words: those that were typed, or what was tapped. */
+function hurtsOf(form: FormData): string | null {
+	const area = text(form, 'painArea');
+	const intensity = text(form, 'painIntensity');
+	const tapped = area && `${areaText(area)}${intensity === null ? '' : `, ${intensity} of 10`}`;
+	return text(form, 'hurts') ?? tapped;
 }
 
 /** A check-in as the form sends it; what it means is for the schema to say. */
@@ -91,7 +106,7 @@ export function readCheckinForm(form: FormData, day: number) {
 		energy: text(form, 'energy'),
 		sleepHours: sleep === null ? null : figure(sleep),
 		well: wellOf(form),
-		hurts: text(form, 'hurts'),
+		hurts: hurtsOf(form),
 		note: text(form, 'note'),
 		sets: done === 'part' ? setsOf(form) : null,
 		beyond: beyondOf(form)

@@ -41,10 +41,10 @@ describe('by what is known', () => {
 		['equipment', { equipment: 'band' }, (e) => e.equipment.some((need) => need.item === 'band')],
 		['no equipment', { equipment: 'none' }, (e) => e.equipment.length === 0],
 		['position', { position: 'seated' }, (e) => e.position === 'seated'],
-		['landing', { impact: 'high' }, (e) => e.impact === 'high'],
+		['landing', { impact: 'high' }, (e) => e.demands.impact === 'high'],
 		['one side', { sides: 'one' }, (e) => e.perSide],
-		['balance', { balance: '2' }, (e) => e.balance === 2],
-		['no balance', { balance: '0' }, (e) => e.balance === 0],
+		['balance', { balance: '2' }, (e) => e.demands.balance === 2],
+		['no balance', { balance: '0' }, (e) => e.demands.balance === 0],
 		['counted in', { countedIn: 'metres' }, (e) => e.countedIn === 'metres'],
 		['both sides', { sides: 'both' }, (e) => !e.perSide]
 	])('%s: exactly those', (_, wanted, is) => {

@@ -1,21 +1,14 @@
 <script lang="ts">
-	import { AGE_BANDS, SORE_PLACES, type SorePlace, type Soreness } from '$core/health';
+	import { AGE_BANDS, areaText, SORE_PLACES, type SorePlace, type Soreness } from '$core/health';
 	import Choice from './Choice.svelte';
 	import type { Answers } from './intake.svelte';
 	import NumberInput from './NumberInput.svelte';
 
 	let { body = $bindable(), faults }: { body: Answers['body']; faults: Record<string, string> } = $props();
 
-	const PLACES: Record<SorePlace, string> = {
-		knee: 'Knee',
-		hip: 'Hip',
-		back: 'Back',
-		shoulder: 'Shoulder',
-		wrist: 'Wrist'
-	};
 	const HOW: readonly { value: Soreness | ''; label: string }[] = [
 		{ value: '', label: 'fine' },
-		{ value: 'before', label: 'it did once' },
+		{ value: 'before', label: 'in the past' },
 		{ value: 'now', label: 'hurts now' },
 		{ value: 'sharp', label: 'sharp, or getting worse' }
 	];
@@ -41,11 +34,11 @@
 	fault={faults.age}
 />
 <fieldset>
-	<legend class="font-head mb-1 text-lg font-bold">What hurts, or did?</legend>
+	<legend class="font-head mb-1 text-lg font-bold">Any pain, now or before?</legend>
 	<ul class="panel divide-base-300 divide-y px-3">
 		{#each SORE_PLACES as place (place)}
 			<li class="flex min-h-14 items-center justify-between gap-3">
-				<label for="hurts-{place}" class="font-semibold">{PLACES[place]}</label>
+				<label for="hurts-{place}" class="font-semibold"><span class="first-letter:uppercase inline-block">{areaText(place)}</span></label>
 				<select
 					id="hurts-{place}"
 					class="select min-h-11 w-48"

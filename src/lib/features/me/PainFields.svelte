@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { areaText } from '$core/health';
 	import { BODY_AREAS } from '$core/run';
 	import { PAIN_KINDS } from '$core/wellbeing';
 
@@ -6,7 +7,7 @@
 	interface Props {
 		hurting: boolean;
 		hurts: string;
-		pain: { area: string; kind: string; at: string };
+		pain: { area: string; kind: string; at: string; intensity: number | null };
 		/** Exercises in which it may have hurt; none where the device knows that, or where no day is told of. */
 		exercises: readonly { block: number; part: number; exercise: string }[];
 		/** Whether where and how are asked as well. */
@@ -19,6 +20,8 @@
 		exercises,
 		details
 	}: Props = $props();
+
+	const LEVELS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 </script>
 
 <div>
@@ -30,20 +33,53 @@
 			name="hurts"
 			class="input mt-1 min-h-12 w-full"
 			maxlength="300"
-			placeholder="Where, how much of 10, in which exercise"
+			placeholder="In your own words, if you like"
 			aria-label="What hurts"
 			bind:value={hurts}
 		/>
 		{#if details}
 			<div class="mt-2 grid grid-cols-2 gap-2">
-				<label
-					>Where
-					<select name="painArea" class="select min-h-12 w-full" bind:value={pain.area}>
-						<option value="">choose</option>
-						{#each BODY_AREAS as area (area)}<option>{area}</option>{/each}
-					</select></label
-				>
-				<label
+				<fieldset class="col-span-2">
+					<legend>Where</legend>
+					<div class="mt-1 grid grid-cols-3 gap-2">
+						{#each BODY_AREAS as area (area)}
+							<label
+								class={[
+									'btn min-h-12 px-1 text-base font-normal',
+									pain.area === area ? 'btn-primary' : 'btn-outline'
+								]}
+								><input
+									type="radio"
+									class="sr-only"
+									name="painArea"
+									value={area}
+									bind:group={pain.area}
+								/>{areaText(area)}</label
+							>
+						{/each}
+					</div>
+				</fieldset>
+				<fieldset class="col-span-2">
+					<legend>How much, of 10</legend>
+					<div class="mt-1 grid grid-cols-5 gap-2">
+						{#each LEVELS as level (level)}
+							<label
+								class={[
+									'btn min-h-12 px-0 text-lg font-normal tabular-nums',
+									pain.intensity === level ? 'btn-primary' : 'btn-outline'
+								]}
+								><input
+									type="radio"
+									class="sr-only"
+									name="painIntensity"
+									value={level}
+									bind:group={pain.intensity}
+								/>{level}</label
+							>
+						{/each}
+					</div>
+				</fieldset>
+				<label class="col-span-2"
 					>It feels
 					<select name="painKind" class="select min-h-12 w-full" bind:value={pain.kind}>
 						<option value="">choose</option>
@@ -62,8 +98,8 @@
 			</div>
 		{/if}
 		<p class="remark remark-safety mt-2 text-[15px]">
-			Pain is not soreness. Leave out what hurts; your coach is told at once, and it stays out of your
-			sessions until they decide. If it is sharp or lasts, let a doctor or physiotherapist look at it.
+			Pain is not soreness. Leave out what hurts; your coach is told at once, and your next sessions spare the
+			place until they decide. If it is sharp or lasts, let a doctor or physiotherapist look at it.
 		</p>
 	{/if}
 </div>

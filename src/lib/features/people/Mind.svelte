@@ -51,7 +51,8 @@
 		stopped: 'Held: stopped at a warning sign',
 		questions: 'Held: the questions are not answered yet',
 		clearance: 'Held: somebody qualified has to say yes first',
-		'clearance over': 'Held: the clearance has run out'
+		'clearance over': 'Held: the clearance has run out',
+		pain: 'Held: pain'
 	} as const;
 	/** The last day on which it is good: it ends with the day. */
 	const lastDay = (until: number): string => dayText(dateIn(zone, until - 1));

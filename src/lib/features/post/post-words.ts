@@ -4,6 +4,7 @@ import { counted } from '$lib/format';
 
 const NEED: Record<ReasonGroup, string> = {
 	safety: 'those with a safety reason',
+	unanswered: 'those who haven’t answered the questions',
 	retention: 'those who may drop out',
 	adaptation: 'those whose load is off',
 	praise: 'those who earned praise'

@@ -9,13 +9,13 @@ const say = (reason: WithoutSince<Reason>) => reasonWords({ since: AT, ...reason
 
 describe('why somebody needs their coach', () => {
 	it('is a sentence with its figures', () => {
-		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 1 })).toBe(
+		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 1, isSharp: false })).toBe(
 			'“left knee” on day 23, Tue 12 May 15:30.'
 		);
-		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 2 })).toContain(
+		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 2, isSharp: false })).toContain(
 			', told twice in the last 10 check-ins.'
 		);
-		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 3 })).toContain('told 3 times');
+		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 3, isSharp: false })).toContain('told 3 times');
 		expect(say({ kind: 'held', why: 'clearance over' })).toMatch(/^The clearance has run out/);
 		expect(say({ kind: 'never started', due: 1 })).toBe('Nothing has come in, and 1 day was due.');
 		expect(say({ kind: 'never started', due: 3 })).toBe('Nothing has come in, and 3 days were due.');
@@ -61,12 +61,17 @@ describe('why somebody needs their coach', () => {
 });
 
 it('the chance to finish is said in tenths, and never as sure as it is not', () => {
-	const words = (chance: number, needed = 6, left = 10) => finishWords({ chance, needed, left }, 80);
+	const words = (chance: number, needed = 6, left = 10, due = 12) =>
+		finishWords({ chance, needed, left, due }, 80);
 	expect(words(0.31)).toBe('About 3 in 10 to reach 80 % of all work: needs 6 of the 10 training days left.');
 	expect(words(0.049)).toMatch(/^Less than 1 in 20/);
 	expect(words(0.05)).toMatch(/^About 1 in 10/);
 	expect(words(0.95)).toMatch(/^About 9 in 10/);
 	expect(words(0.951)).toMatch(/^More than 19 in 20/);
+	expect(words(0.31, 6, 10, 4)).toBe(
+		'Too early to tell: 4 due days so far. For 80 % of all work needs 6 of the 10 training days left.'
+	);
+	expect(words(0.31, 6, 10, 5)).toMatch(/^About 3 in 10/);
 	expect(words(1, 0)).toBe('Has 80 % of all work already.');
 	expect(words(0, 11)).toBe('80 % of all work is out of reach: 10 training days left.');
 	expect(words(0, 1, 0)).toBe('The challenge is over without 80 % of all work.');

@@ -8,6 +8,7 @@ import { counted, dayAndTimeIn, percent } from '$lib/format';
 
 export const GROUP_TEXT: Record<ReasonGroup, string> = {
 	safety: 'Safety first',
+	unanswered: 'Not answered yet',
 	retention: 'May drop out',
 	adaptation: 'Load is off',
 	praise: 'Praise'
@@ -16,6 +17,7 @@ export const GROUP_TEXT: Record<ReasonGroup, string> = {
 /** Colours as those of remarks: they repeat what the words say. */
 export const GROUP_COLOUR: Record<ReasonGroup, string> = {
 	safety: 'bg-error',
+	unanswered: 'bg-base-content',
 	retention: 'bg-warning',
 	adaptation: 'bg-info',
 	praise: 'bg-primary'
@@ -28,6 +30,9 @@ export const FIRST_WAY: Record<ReasonKind, ReachWay> = {
 	pain: 'wrote',
 	held: 'asked',
 	losing: 'wrote',
+	'over effort': 'wrote',
+	review: 'wrote',
+	questions: 'wrote',
 	'never started': 'wrote',
 	'first miss': 'wrote',
 	missing: 'wrote',
@@ -62,7 +67,8 @@ const HELD: Record<HoldReason, string> = {
 	stopped: 'They stopped at a warning sign, so nothing is released.',
 	questions: 'The health questions are open, so nothing is released.',
 	clearance: 'A professional has to say yes first, so nothing is released.',
-	'clearance over': 'The clearance has run out, so nothing is released.'
+	'clearance over': 'The clearance has run out, so nothing is released.',
+	pain: 'You hold them because of pain, so nothing is released until you say that it is over.'
 };
 
 const rated = ({ credit, due }: { credit: number; due: number }): string =>
@@ -80,7 +86,7 @@ export function reasonWords(reason: Reason, zone: string, units: Units): string 
 					? `, told ${reason.times === 2 ? 'twice' : `${reason.times} times`} in the last ${CHECKINS_SEEN} check-ins`
 					: '';
 			const on = reason.day === null ? ', beside the plan' : ` on day ${reason.day}`;
-			return `“${reason.hurts}”${on}, ${dayAndTimeIn(zone, reason.since)}${again}.`;
+			return `${reason.isSharp ? 'Sharp: ' : ''}“${reason.hurts}”${on}, ${dayAndTimeIn(zone, reason.since)}${again}.`;
 		}
 		case 'stopped':
 			return `“${reason.said}”, ${dayAndTimeIn(zone, reason.since)}. Nothing is released until you have on record that somebody qualified said yes.`;
@@ -88,6 +94,12 @@ export function reasonWords(reason: Reason, zone: string, units: Units): string 
 			return `You wanted to ask after “${reason.about}” by today.`;
 		case 'held':
 			return HELD[reason.why];
+		case 'questions':
+			return HELD.questions;
+		case 'review':
+			return `In their own words: “${reason.said}”. Places that were understood are spared; read it before they begin.`;
+		case 'over effort':
+			return `Effort ${reason.effort} of 10 on day ${reason.day}; ${reason.most} is the most for them.`;
 		case 'losing':
 			return `${Math.abs(reason.kgPerWeek).toFixed(1)} kg a week over ${counted(Math.round(reason.days), 'day')}, ${(reason.share * 100).toFixed(1)} % of their weight; more than 1 % a week is too fast.`;
 		case 'never started':
@@ -130,7 +142,10 @@ export function reasonWords(reason: Reason, zone: string, units: Units): string 
 }
 
 /** Whether they will still get there, as a coach would say it. */
-export function finishWords({ chance, needed, left }: FinishChance, finishFrom: number): string {
+/** Due days below which nothing is said of the odds. Common practice, no source. */
+const FEW_DUE = 5;
+
+export function finishWords({ chance, needed, left, due }: FinishChance, finishFrom: number): string {
 	const goal = `${finishFrom} % of all work`;
 	if (needed === 0) return `Has ${goal} already.`;
 	const days = `needs ${needed} of the ${counted(left, 'training day')} left`;
@@ -138,6 +153,7 @@ export function finishWords({ chance, needed, left }: FinishChance, finishFrom: 
 		return left === 0
 			? `The challenge is over without ${goal}.`
 			: `${goal} is out of reach: ${counted(left, 'training day')} left.`;
+	if (due < FEW_DUE) return `Too early to tell: ${counted(due, 'due day')} so far. For ${goal} ${days}.`;
 	const tenths = Math.round(chance * 10);
 	const said =
 		chance < 0.05

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { areaText } from '$core/health';
 	import { BODY_AREAS, type BodyArea, type CourseExercise } from '$core/run';
 	import type { Deed } from './runner.svelte';
 	import SoundFields from './SoundFields.svelte';
@@ -57,7 +58,7 @@
 								onclick={() => {
 									hurting = area;
 									ondeed({ do: 'hurts', exercise: at, area });
-								}}>{area}</button
+								}}>{areaText(area)}</button
 							>
 						{/each}
 					</div>

@@ -4,7 +4,7 @@ import { creditOf, instantOfDevice } from '$core/day';
 import type { Person } from '../auth/link';
 import { ownSessionOf, standingOf } from '../day/own-day';
 import { instant, type Queries } from '../db/database';
-import { notePain } from '../health/incidents';
+import { notePain } from '../health/pain';
 import { versionById } from '../session/sessions';
 import type { Context } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';

@@ -29,7 +29,7 @@ import { pastDaysOf } from '../progress/done-days';
 import type { EnrolmentId, VersionId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { SETS_OF_CHECKIN } from './facts';
-import { notePain } from '../health/incidents';
+import { notePain } from '../health/pain';
 import { takeAgain } from './again';
 import { logOf, runOfBoth, saidOfBoth, type RunInput, type Said } from './parts';
 import { projectOne } from './projection';
@@ -311,6 +311,8 @@ async function take(
 	await notePain(tx, context, person, {
 		told: { day: on, hurts, run, pain: well.pain },
 		planned: row.body,
+		library: group.practice.library,
+		corrects: current !== null && !input.adds && !told.run?.hurts.length,
 		now
 	});
 	return receipt;

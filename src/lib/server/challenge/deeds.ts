@@ -20,6 +20,7 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/reach?decide': 'Decided what happens after pain or a warning sign',
 	'/reach?ease': 'Made the next sessions smaller for somebody who was away',
 	'/reach?followUp': 'Asked after pain or a warning sign',
+	'/reach?endSparing': 'Ended sparing or a hold after pain',
 	'/reach?note': 'Noted what was done about somebody',
 	'/reach?read': null,
 	'/reach?settle': 'Marked a message as needing no answer',

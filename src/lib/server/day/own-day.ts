@@ -30,7 +30,7 @@ import { pollsSince, type PastOverride, type StandingRow } from './standing-row'
 
 /** Where one person stands in their challenge. */
 export interface Standing
-	extends Group, Pick<StandingRow, 'company' | 'votes' | 'counts' | 'unread' | 'overrides'> {
+	extends Group, Pick<StandingRow, 'company' | 'votes' | 'counts' | 'unread' | 'overrides' | 'pain'> {
 	days: PersonDay[];
 	/** What came in, by day. */
 	strip: Strip;
@@ -56,7 +56,7 @@ async function standingRow({ db, clock }: Context, { enrolmentId }: Person): Pro
 
 export async function standingOf(context: Context, person: Person): Promise<Standing> {
 	const row = person.standing ?? (await standingRow(context, person));
-	const { revision, overrides, company, votes, counts, unread, ...own } = row;
+	const { revision, overrides, company, votes, counts, unread, pain, ...own } = row;
 	const group = await groupOf(context, person.challengeId, revision);
 	const now = context.clock.now();
 	const days = daysOf(
@@ -78,6 +78,7 @@ export async function standingOf(context: Context, person: Person): Promise<Stan
 		votes,
 		counts,
 		unread,
+		pain,
 		today: opened > 0 ? opened : null
 	};
 }

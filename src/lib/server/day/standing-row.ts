@@ -1,5 +1,6 @@
 /** Where one person stands, as one statement reads it. */
 import { POLL_LIMITS } from '$contracts/ask';
+import type { OwnPain } from '$contracts/incident';
 import type { ExtraEntry } from '$core/attendance';
 import type { CatchUp } from '$core/calendar';
 import type { Override, Strip } from '$core/day';
@@ -33,6 +34,8 @@ export interface StandingRow {
 	counts: Readonly<Record<string, Readonly<Record<string, number>>>>;
 	/** Messages of a coach that they have not seen. */
 	unread: number;
+	/** The newest pain that they reported, and what was decided; null: none. */
+	pain: OwnPain | null;
 	/** All that is, or ever was, different for them, the older first. */
 	overrides: readonly PastOverride[];
 	/** Of the coach. */

@@ -6,7 +6,7 @@ import {
 	RATED,
 	readNeed,
 	STANDARD,
-	type Demands,
+	type DemandInput,
 	type Exercise,
 	type Library,
 	type Rated
@@ -66,20 +66,22 @@ const yes = (text: string | undefined): boolean | undefined =>
 			? false
 			: undefined;
 
-const yesNo = (value: boolean): string => (value ? 'yes' : 'no');
-const demandCells = (demands: Demands): Record<DemandColumn, string> => ({
-	...(Object.fromEntries(RATED.map((field) => [columnOf(field), String(demands[field])])) as Record<
+/** A demand as a cell has it; empty if it is not set, or no weight is held. */
+const cellOf = (value: DemandInput[keyof DemandInput]): string =>
+	typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value ?? '');
+const demandCells = (demands: DemandInput): Record<DemandColumn, string> => ({
+	...(Object.fromEntries(RATED.map((field) => [columnOf(field), cellOf(demands[field])])) as Record<
 		RatedColumn,
 		string
 	>),
-	arms: demands.arms,
-	balance: String(demands.balance),
-	'can hold on': yesNo(demands.canHoldOn),
-	impact: demands.impact,
-	'floor transfer': yesNo(demands.floorTransfer),
-	space: demands.space,
-	lever: demands.lever,
-	'relative load': demands.relativeLoad === null ? '' : String(demands.relativeLoad)
+	arms: cellOf(demands.arms),
+	balance: cellOf(demands.balance),
+	'can hold on': cellOf(demands.canHoldOn),
+	impact: cellOf(demands.impact),
+	'floor transfer': cellOf(demands.floorTransfer),
+	space: cellOf(demands.space),
+	lever: cellOf(demands.lever),
+	'relative load': cellOf(demands.relativeLoad)
 });
 
 /** What a row says of the demands; an empty cell says nothing, and counts as the highest of the movement. */
@@ -114,7 +116,7 @@ const rowOf = (e: Exercise, library: Library): Record<Column, string> => ({
 	assisting: e.assisting.join('; '),
 	equipment: e.equipment.map(needText).join('; '),
 	position: e.position,
-	...demandCells(e.demands),
+	...demandCells(e.demandsSet),
 	cues: e.cues.join(' | '),
 	cautions: e.cautions.map(({ text }) => text).join(' | '),
 	easier: library.easier(e.name)?.name ?? '',

@@ -1,6 +1,6 @@
 /** Health answers as they are given, and what follows from them. */
 import { dateIn } from '$core/calendar';
-import { limitsOn, screen, type HealthAnswers, type Screening } from '$core/health';
+import { limitsOn, painLimits, screen, type HealthAnswers, type Screening } from '$core/health';
 import type { Limitation } from '$core/kit';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';
@@ -45,13 +45,35 @@ async function settle(
 	date: string,
 	now: number
 ): Promise<void> {
+	const spared = painLimits(await sparedAreas(tx, id));
 	await tx.query(
 		`update health set limits = array(select distinct l from unnest(added || $2::text[]) as l order by l)
 		 where participant_id = $1`,
-		[id, answers ? limitsOn(answers, date) : []]
+		[id, [...(answers ? limitsOn(answers, date) : []), ...spared]]
 	);
 	await noteSuited(tx, [id], now);
 	await projectHolds(tx, [id], now);
+}
+
+/** Places that are spared for a person: those of pain that nobody has decided about, and those that a coach keeps spared. */
+async function sparedAreas(tx: Queries, id: ParticipantId): Promise<string[]> {
+	const rows = await tx.query<{ area: string }>(
+		`select distinct unnest(i.areas) as area from incident i join enrolment e on e.id = i.enrolment_id
+		 where e.participant_id = $1 and i.kind = 'pain' and i.over_at is null
+			and (i.decided_at is null or i.decision in ('spare', 'hold'))`,
+		[id]
+	);
+	return rows.map(({ area }) => area);
+}
+
+/** Works out the limits and holds of a person anew after pain was reported, decided about or is over. In a transaction. */
+export async function settlePain(tx: Queries, id: ParticipantId, now: number): Promise<void> {
+	const [row] = await tx.query<{ answers: HealthAnswers | null; zone: string }>(
+		`with known as (insert into health (participant_id) values ($1) on conflict do nothing)
+		 select (select answers from health where participant_id = $1) as answers, zone from participant where id = $1`,
+		[id]
+	);
+	if (row) await settle(tx, id, row.answers, dateIn(row.zone, now), now);
 }
 
 /** Sets the limits that a coach knows of beside the answers. In a transaction. */
@@ -76,6 +98,8 @@ interface Moving {
 	zone: string;
 	answers: HealthAnswers;
 	limits: Limitation[];
+	added: Limitation[];
+	areas: string[];
 	reasons: string[];
 }
 
@@ -85,19 +109,21 @@ interface Moving {
  */
 export async function followWeeks({ db, clock, ids }: Context): Promise<number> {
 	const rows = await db.query<Moving>(
-		`select p.id, p.zone, h.answers, h.limits, coalesce((select s.reasons from screening s where s.participant_id = p.id
+		`select p.id, p.zone, h.answers, h.limits, h.added,
+			array(select unnest(i.areas) from incident i join enrolment e on e.id = i.enrolment_id where e.participant_id = p.id
+				and i.kind = 'pain' and i.over_at is null and (i.decided_at is null or i.decision in ('spare', 'hold'))) as areas, coalesce((select s.reasons from screening s where s.participant_id = p.id
 			order by s.at desc limit 1), '{}') as reasons
 		 from health h join participant p on p.id = h.participant_id
 		 where h.answers ->> 'pregnantWeek' is not null or h.answers ->> 'birthWeeks' is not null`
 	);
 	let changed = 0;
-	for (const { id, zone, answers, limits, reasons } of rows) {
+	for (const { id, zone, answers, limits, added, areas, reasons } of rows) {
 		const date = dateIn(zone, clock.now());
 		const now = screen(answers, date).reasons.map(({ key }): string => key);
 		const moved =
 			now.some((key) => !reasons.includes(key)) ||
 			reasons.some((key) => !now.includes(key)) ||
-			limitsOn(answers, date).some((limit) => !limits.includes(limit));
+			!isSame(limits, [...added, ...limitsOn(answers, date), ...painLimits(areas)]);
 		if (!moved) continue;
 		await db.transaction((tx) =>
 			takeAnswers({ clock }, tx, { id, sendId: ids.uuid() }, answers, 'rule', date)
@@ -106,6 +132,11 @@ export async function followWeeks({ db, clock, ids }: Context): Promise<number> 
 	}
 	return changed;
 }
+
+const isSame = (a: readonly Limitation[], b: readonly Limitation[]): boolean => {
+	const [one, other] = [new Set(a), new Set(b)];
+	return one.size === other.size && [...one].every((limit) => other.has(limit));
+};
 
 export const weeksJob = (context: Context): Job<object> => ({
 	name: 'weeks',

@@ -1,9 +1,8 @@
-/** Pain and signs to stop at: on record, the coaches told, what hurts off, until somebody decides. */
-import type { CheckinInput } from '$contracts/check-in';
-import { decisionSchema, stopSchema, type Incident } from '$contracts/incident';
+/** Signs to stop at, and what coaches decide about them and about pain. */
+import { decisionSchema, followUpSchema, stopSchema, type Incident } from '$contracts/incident';
 import { dateIn, dayInZone } from '$core/calendar';
-import { STOP_SIGN_WORDS } from '$core/health';
-import type { Session } from '$core/session';
+import { adviseOn, readPain, STOP_SIGN_WORDS, type PainAdvice, type PainReport } from '$core/health';
+import type { ReasonKind } from '$core/triage';
 import type { Person } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
 import { addOverride } from '../day/overrides';
@@ -12,12 +11,14 @@ import type { OwnPerson } from '../people/enrolments';
 import { withTransaction, type Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
+import { writeTo } from '../messages/messages';
 import { noteReach } from '../reach/reaches';
 import { validate } from '../web/validate';
+import { settlePain } from './answers';
 import { projectHolds } from './records';
 
-const COLUMNS = `i.id, i.kind, i.day, i.said, i.area, i.feels, i.exercises, i.at, i.decided_at as "decidedAt", c.name as "decidedBy", i.decision, i.note,
-	i.follow_up_on as "followUpOn", i.followed_up_at as "followedUpAt"`;
+const COLUMNS = `i.id, i.kind, i.day, i.said, i.area, i.areas, i.intensity, i.feels, i.exercises, i.at, i.decided_at as "decidedAt", c.name as "decidedBy", i.decision, i.note,
+	i.follow_up_on as "followUpOn", i.followed_up_at as "followedUpAt", i.over_at as "overAt"`;
 /** Of one person that are read. */
 const SHOWN = 30;
 
@@ -29,84 +30,20 @@ export const incidentsOf = (db: Queries, id: EnrolmentId, until: number): Promis
 		[id, instant(until)]
 	);
 
-/** Pain as somebody told of it. */
-interface Told {
-	/** Of the challenge; null: beside it. */
-	day: number | null;
-	hurts: string | null;
-	run?: CheckinInput['run'];
-	pain?: CheckinInput['well']['pain'];
+/** An incident as far as it decides what is proposed. */
+function reportOf({ at, areas, intensity, feels, said }: Incident): PainReport {
+	const read = readPain(said);
+	return { at, areas, intensity, isSharp: feels === 'sharp' || read.isSharp, isRising: read.isRising };
 }
 
-/** What hurts, as it is planned: the exercises in which it was told of, each once. */
-function hurtIn({ run, pain }: Told, planned: Session): string[] {
-	const places = [...(run?.hurts ?? []), ...(pain?.at ? [pain.at] : [])];
-	const names = places.flatMap(({ block, part }) => planned.blocks[block]?.parts[part]?.exercise ?? []);
-	return [...new Set(names)];
-}
-
-/** Exercises that are taken out for one report, at most. */
-const MOST_OFF = 10;
-
-/**
- * Puts pain that somebody tells of on record, and what it was in off from the next day on until a coach decides. One that is open
- * for the day already is told anew and not doubled. In the transaction in which it is told.
- * @param planned the session as it is planned; null: it was in none
- */
-export async function notePain(
-	tx: Queries,
-	{ ids }: Pick<Context, 'ids'>,
-	{ enrolmentId }: Pick<Person, 'enrolmentId'>,
-	{ told, planned, now }: { told: Told; planned: Session | null; now: number }
-): Promise<void> {
-	const { day, hurts, run, pain } = told;
-	const said = (hurts ?? run?.hurts.map(({ area, exercise }) => `${area}, in ${exercise}`).join('; '))?.slice(
-		0,
-		2000
-	);
-	if (!said) return;
-	const exercises = planned === null ? [] : hurtIn(told, planned).slice(0, MOST_OFF);
-	const [last] = await tx.query<{ id: string; said: string; exercises: string[]; decided: boolean }>(
-		`select id, said, exercises, decided_at is not null as decided from incident
-		 where enrolment_id = $1 and day = $2 and kind = 'pain' order by decided_at is not null, at desc, id limit 1`,
-		[enrolmentId, day]
-	);
-	// Sent again with something else corrected, it is no news to whoever has decided about it.
-	if (last?.decided && last.said === said) return;
-	const open = last?.decided === false ? last : null;
-	const off = exercises
-		.filter((name) => !open?.exercises.includes(name))
-		.map((name) => ({ id: ids.uuid(), name }));
-	const added = off.map(({ name }) => name);
-	await tx.query(
-		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, made_by, made_at)
-		 select r.id, $2, jsonb_build_object('kind', 'exercise', 'exercise', r.name), '{"kind": "leave out"}', $3, null, $4, 'rule', $5
-		 from jsonb_to_recordset($1) as r(id uuid, name text)
-		 where not exists (select from override o where o.enrolment_id = $2 and o.made_by = 'rule' and o.removed_at is null
-			and o.target ->> 'exercise' = r.name)`,
-		// From the next day on: what was done of this one can still be corrected.
-		[
-			JSON.stringify(off),
-			enrolmentId,
-			(day ?? 0) + 1,
-			'it hurt; off until your coach has decided',
-			instant(now)
-		]
-	);
-	const values = [said, pain?.area ?? null, pain?.kind ?? null];
-	if (open)
-		await tx.query(
-			`update incident set said = $2, area = coalesce($3, area), feels = coalesce($4, feels), exercises = exercises || $5::text[]
-			 where id = $1`,
-			[open.id, ...values, added]
-		);
-	else
-		await tx.query(
-			`insert into incident (id, enrolment_id, kind, day, said, area, feels, exercises, at)
-			 values ($1, $2, 'pain', $3, $4, $5, $6, $7, $8)`,
-			[ids.uuid(), enrolmentId, day, ...values, exercises, instant(now)]
-		);
-}
+/** What is proposed about pain; null for anything else, and for what has been decided. */
+export const adviceAbout = (incident: Incident, all: readonly Incident[]): PainAdvice | null =>
+	incident.kind === 'pain' && incident.decidedAt === null
+		? adviseOn(
+				reportOf(incident),
+				all.filter(({ kind, decision }) => kind === 'pain' && decision !== 'withdrawn').map(reportOf)
+			)
+		: null;
 
 /** Reports of one person in a day. */
 const MOST_A_DAY = 20;
@@ -146,7 +83,7 @@ export async function reportStop(
 }
 
 /**
- * A coach decides about an incident: it is on record as what was done about the person, too.
+ * A coach decides about an incident, and answers with the same press: it is on record as what was done about the person, too.
  * @throws Refusal 400, 404, 409 where it has been decided
  */
 export async function decideIncident(
@@ -157,7 +94,7 @@ export async function decideIncident(
 	incidentId: string,
 	raw: unknown
 ): Promise<void> {
-	const { decision, exercise, note, followUpOn } = validate(decisionSchema, raw);
+	const { decision, exercise, note, followUpOn, reply, replyId } = validate(decisionSchema, raw);
 	const now = context.clock.now();
 	if (followUpOn && followUpOn <= dateIn(challenge.coachZone, now))
 		throw new Refusal(400, 'Choose a day after today to ask after it.', [
@@ -179,6 +116,10 @@ export async function decideIncident(
 			throw new Refusal(400, found.kind === 'stop sign' ? SAY_WHO : 'Say what happens with the exercise.');
 		if (decision === 'cleared' && !note)
 			throw new Refusal(400, SAY_WHO, [{ field: 'note', message: SAY_WHO }]);
+		if ((decision === 'spare' || decision === 'hold') && !followUpOn)
+			throw new Refusal(400, 'Choose the day on which you ask again.', [
+				{ field: 'followUpOn', message: 'choose a day after today' }
+			]);
 		if (decision === 'replace' && !exercise)
 			throw new Refusal(400, 'Choose what they do instead.', [
 				{ field: 'exercise', message: 'choose an exercise' }
@@ -190,12 +131,18 @@ export async function decideIncident(
 					and change ->> 'kind' = 'leave out' and target ->> 'exercise' = any($2::text[])`,
 				[person.id, found.exercises, instant(now)]
 			);
-		if (decision === 'replace') {
+		if (decision === 'replace' || decision === 'keep off') {
 			const day = Math.max(1, dayInZone(challenge.startsOn, person.zone, now));
-			for (const name of found.exercises)
+			const off = await tx.query<{ name: string }>(
+				`select target ->> 'exercise' as name from override where enrolment_id = $1 and removed_at is null
+					and change ->> 'kind' = 'leave out'`,
+				[person.id]
+			);
+			const isOff = (name: string) => decision === 'keep off' && off.some((one) => one.name === name);
+			for (const name of found.exercises.filter((one) => !isOff(one)))
 				await addOverride(withTransaction(context, tx), person, 'coach', {
 					target: { kind: 'exercise', exercise: name },
-					change: { kind: 'replace', exercise },
+					change: decision === 'replace' ? { kind: 'replace', exercise } : { kind: 'leave out' },
 					fromDay: Math.min(day, challenge.days),
 					toDay: null,
 					why: note ?? 'it hurt'
@@ -205,28 +152,54 @@ export async function decideIncident(
 			`update incident set decided_at = $2, decided_by = $3, decision = $4, note = $5, follow_up_on = $6 where id = $1`,
 			[incidentId, instant(now), coach, decision, note, followUpOn || null]
 		);
-		await noteReach(
-			withTransaction(context, tx),
-			challenge,
-			person,
-			coach,
-			[found.kind === 'pain' ? 'pain' : 'stopped'],
-			{ way: found.kind === 'pain' ? 'adjusted' : 'asked', note }
-		);
-		if (found.kind === 'stop sign') await projectHolds(tx, [person.participantId], now);
+		const inside = withTransaction(context, tx);
+		const about: ReasonKind = found.kind === 'pain' ? 'pain' : 'stopped';
+		await noteReach(inside, challenge, person, coach, [about], {
+			way: found.kind === 'pain' ? 'adjusted' : 'asked',
+			note
+		});
+		if (reply)
+			await writeTo(inside, challenge, person, coach, { id: replyId ?? context.ids.uuid(), text: reply }, [about]);
+		await settlePain(tx, person.participantId, now);
 	});
 }
 
 const SAY_WHO = 'Say who said yes, and when: a doctor, or a midwife.';
 
-/** What was to be asked after has been. @throws Refusal 404 */
-export async function followUp({ db, clock }: Context, person: OwnPerson, incidentId: string): Promise<void> {
-	const done = await db.query(
-		`update incident set followed_up_at = $3 where enrolment_id = $1 and id = $2 and follow_up_on is not null and followed_up_at is null
-		 returning id`,
-		[person.id, idOf(incidentId, 'incident'), instant(clock.now())]
-	);
-	if (done.length === 0) throw notFound('incident');
+/**
+ * What was to be asked after has been; sparing or a hold ends where it is over. @throws Refusal 400, 404
+ */
+export async function followUp(
+	{ db, clock }: Context,
+	person: OwnPerson,
+	incidentId: string,
+	raw: unknown
+): Promise<void> {
+	const { outcome } = validate(followUpSchema, raw);
+	const now = clock.now();
+	await db.transaction(async (tx) => {
+		const done = await tx.query(
+			`update incident set followed_up_at = $3, over_at = case when $4 then coalesce(over_at, $3) else over_at end
+			 where enrolment_id = $1 and id = $2 and follow_up_on is not null and followed_up_at is null returning id`,
+			[person.id, idOf(incidentId, 'incident'), instant(now), outcome === 'over']
+		);
+		if (done.length === 0) throw notFound('incident');
+		await settlePain(tx, person.participantId, now);
+	});
+}
+
+/** Ends sparing or a hold that goes on. @throws Refusal 404 */
+export async function endSparing({ db, clock }: Context, person: OwnPerson, incidentId: string): Promise<void> {
+	const now = clock.now();
+	await db.transaction(async (tx) => {
+		const done = await tx.query(
+			`update incident set over_at = $3, followed_up_at = coalesce(followed_up_at, $3)
+			 where enrolment_id = $1 and id = $2 and decision in ('spare', 'hold') and over_at is null returning id`,
+			[person.id, idOf(incidentId, 'incident'), instant(now)]
+		);
+		if (done.length === 0) throw notFound('incident');
+		await settlePain(tx, person.participantId, now);
+	});
 }
 
 /** Of one run of the job; what is left comes with the next. */

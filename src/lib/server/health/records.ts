@@ -17,6 +17,7 @@ interface Records {
 	screenings: { at: number; reasons: string[] }[];
 	clearances: Clearance[];
 	stops: { from: number; until: number | null }[];
+	pains: { from: number; until: number | null }[];
 	enrolments: { id: EnrolmentId; joined: number; waits: boolean; before: Hold[] }[];
 }
 
@@ -36,19 +37,22 @@ export async function projectHolds(tx: Queries, ids: readonly ParticipantId[], n
 			coalesce((select jsonb_agg(jsonb_build_object('from', (extract(epoch from i.at) * 1000)::bigint,
 				'until', (extract(epoch from i.decided_at) * 1000)::bigint))
 				from incident i join enrolment o on o.id = i.enrolment_id where o.participant_id = p.id and i.kind = 'stop sign'), '[]') as stops,
+			coalesce((select jsonb_agg(jsonb_build_object('from', (extract(epoch from i.decided_at) * 1000)::bigint,
+				'until', (extract(epoch from i.over_at) * 1000)::bigint))
+				from incident i join enrolment o on o.id = i.enrolment_id where o.participant_id = p.id and i.decision = 'hold'), '[]') as pains,
 			coalesce((select jsonb_agg(jsonb_build_object('id', e.id, 'joined', (extract(epoch from e.created_at) * 1000)::bigint,
 				'waits', ch.waits_for_answers, 'before', e.holds))
 				from enrolment e join challenge ch on ch.id = e.challenge_id where e.participant_id = p.id), '[]') as enrolments
 		 from participant p where p.id = any($1::uuid[])`,
 		[ids]
 	);
-	const held = rows.flatMap(({ screenings, clearances, stops, enrolments }) =>
+	const held = rows.flatMap(({ screenings, clearances, stops, pains, enrolments }) =>
 		enrolments.map(({ id, joined, waits, before }): { id: EnrolmentId; holds: Hold[] } => ({
 			id,
 			holds: holdsFrom(
 				before,
 				now,
-				holdsOf({ joined, screenings, clearances, stops, waitsForAnswers: waits })
+				holdsOf({ joined, screenings, clearances, stops, pains, waitsForAnswers: waits })
 			)
 		}))
 	);

@@ -47,6 +47,7 @@ const DAY_MS = 86_400_000;
 const GROUP_LINE: Record<ReasonGroup, (people: readonly InNeed[]) => string> = {
 	safety: (people) =>
 		`First: ${counted(people.length, 'person', 'people')} because of pain or a hold. Who and why stands in Cadrex.`,
+	unanswered: (people) => `Questions not answered yet: ${named(people)}.`,
 	retention: (people) => `May drop out: ${named(people)}.`,
 	adaptation: (people) => `Load is off: ${named(people)}.`,
 	praise: (people) => `Praise: ${named(people)}.`

@@ -1,5 +1,6 @@
 /** What triage asks of people beside their days: read anew for those about whom something has changed. */
 import { LRUCache } from 'lru-cache';
+import { effortMostOn, type HealthAnswers } from '$core/health';
 import { losingTooFast, type Measured } from '$core/measures';
 import { CHECKINS_SEEN, type CheckinSeen, type TriageFacts } from '$core/triage';
 import { instant, type Queries } from '../db/database';
@@ -17,6 +18,8 @@ interface Facts {
 	undecided: TriageFacts['undecided'];
 	/** The last sign at which they stopped and that is not dealt with, in their words. */
 	stopped: string | null;
+	/** Health answers, as far as they are given, and when. */
+	health: { answers: HealthAnswers; at: number } | null;
 	/** Of the last weeks, the oldest first; kg. */
 	weights: Measured[];
 	/** The latest of all these: from then on they hold. */
@@ -35,7 +38,7 @@ async function read(
 ): Promise<Map<EnrolmentId, Facts>> {
 	const rows = await db.query<Facts & { id: EnrolmentId }>(
 		`select e.id, coalesce(c.list, '[]') as checkins, coalesce(r.list, '[]') as reaches, coalesce(f.list, '[]') as "followUps",
-			u.one as undecided, s.said as stopped, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, u.latest, 0) as latest
+			u.one as undecided, s.said as stopped, h.one as health, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, u.latest, 0) as latest
 		 from enrolment e
 		 left join lateral (select jsonb_agg(jsonb_build_object('day', c.day, 'at', ${ms('coalesce(c.done_at, c.received_at)')},
 				'credit', c.credit, 'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts, 'sides', c.sides, 'best', c.best)
@@ -50,7 +53,10 @@ async function read(
 				order by i.follow_up_on, i.id) as list, ${ms('max(i.decided_at)')} as latest
 			from incident i where i.enrolment_id = e.id and i.follow_up_on is not null and i.decided_at <= $2
 				and (i.followed_up_at is null or i.followed_up_at > $2)) f on true
-		 left join lateral (select jsonb_build_object('at', ${ms('i.at')}, 'said', i.said, 'day', i.day, 'beside', not exists (
+		 left join lateral (select jsonb_build_object('answers', k.answers, 'at', (select ${ms('max(s.at)')} from screening s
+				where s.participant_id = e.participant_id and s.made_by <> 'rule' and s.at <= $2)) as one
+			from health k where k.participant_id = e.participant_id and k.answers is not null) h on true
+		 left join lateral (select jsonb_build_object('at', ${ms('i.at')}, 'said', i.said, 'day', i.day, 'isSharp', coalesce(i.feels = 'sharp' or i.intensity >= 7, false), 'beside', not exists (
 				select from checkin k where k.enrolment_id = e.id and k.day = i.day and k.hurts is not null)) as one, ${ms('i.at')} as latest
 			from incident i where i.enrolment_id = e.id and i.kind = 'pain' and i.at <= $2 and (i.decided_at is null or i.decided_at > $2)
 			order by i.at desc, i.id limit 1) u on true
@@ -116,7 +122,7 @@ async function factsOf(
 
 export interface Known extends Pick<
 	TriageFacts,
-	'checkins' | 'followUp' | 'stopped' | 'losing' | 'undecided'
+	'checkins' | 'followUp' | 'stopped' | 'losing' | 'undecided' | 'review' | 'effortMost'
 > {
 	reaches: readonly Reach[];
 }
@@ -127,7 +133,9 @@ const NOTHING: Known = {
 	followUp: null,
 	stopped: null,
 	losing: null,
-	undecided: null
+	undecided: null,
+	review: null,
+	effortMost: null
 };
 
 /**
@@ -144,13 +152,16 @@ export async function knownOf(
 	return (id) => {
 		const facts = all.get(id);
 		if (!facts) return NOTHING;
-		const { checkins, reaches, followUps, stopped, weights, undecided } = facts;
+		const { checkins, reaches, followUps, stopped, weights, undecided, health } = facts;
+		const said = health?.answers.hurtsElsewhere ?? null;
 		const losing = losingTooFast(weights, asOf);
 		return {
 			checkins,
 			reaches,
 			stopped,
 			undecided,
+			review: said && health?.at ? { at: health.at, said } : null,
+			effortMost: health && effortMostOn(health.answers, today),
 			followUp: followUps.find(({ on }) => on <= today) ?? null,
 			losing: losing && { ...losing, since: weights.at(-1)?.at ?? asOf }
 		};

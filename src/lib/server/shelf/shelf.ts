@@ -1,5 +1,5 @@
 /** Sessions that participants may take when they like, beside the plan. */
-import { notePain } from '../health/incidents';
+import { notePain } from '../health/pain';
 import { readIn } from '$core/kit';
 import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
 import { project } from '../attendance/projection';

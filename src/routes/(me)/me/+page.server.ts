@@ -5,6 +5,7 @@ import { signOutDevice, switchTo } from '$lib/server/auth/link';
 import { formText } from '$lib/server/web/form-text';
 import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
+import { recentPain } from '$lib/server/health/pain';
 import { shelfOn } from '$lib/server/shelf/shelf';
 import { answerPoll, ownPolls } from '$lib/server/challenge/polls';
 import { upFor } from '$lib/server/challenge/announcements';
@@ -42,6 +43,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 		place: shown ? placeAmong(milestones, shown.day) : null,
 		halfway: shown !== null && shown.day === milestones.halfway,
 		unread: standing.unread,
+		/** What was decided about pain lately, or waits to be. */
+		pain: recentPain(standing.pain, app.clock.now()),
 		announcements: upFor(standing.announcements, days, app.clock.now()),
 		polls: ownPolls(app, person, standing),
 		open: open.map(({ day, state, window }) => ({ day, state, closes: window.closes })),

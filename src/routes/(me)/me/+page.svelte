@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Empty from '$lib/ui/Empty.svelte';
+	import PainNotice from '$lib/features/me/PainNotice.svelte';
 	import PollCard from '$lib/features/me/PollCard.svelte';
 	import { doneWords } from '$lib/features/me/said';
 	import MyStrip from '$lib/features/me/MyStrip.svelte';
@@ -55,6 +56,17 @@
 			</p>
 			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/messages">Write to your coach</a>
 		</section>
+	{:else if data.hold === 'pain'}
+		<section class="remark remark-safety" aria-label="Before you train">
+			<p class="text-xl font-semibold">Your coach holds your sessions for now</p>
+			<p>
+				{data.pain?.note ? `Why: ${data.pain.note}. ` : ''}They open again once your coach has talked to you{data
+					.pain?.followUpOn
+					? `, on ${longDayText(data.pain.followUpOn)}`
+					: ''}. If it is sharp or lasts, let a doctor or physiotherapist look at it.
+			</p>
+			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/messages">Write to your coach</a>
+		</section>
 	{:else if data.hold === 'clearance' || data.hold === 'clearance over'}
 		<section class="remark remark-safety" aria-label="Before you train">
 			<p class="text-xl font-semibold">
@@ -82,6 +94,7 @@
 			<b>Anything changed?</b> Pain, illness, equipment, another place: your coach asks you to look it over.
 		</a>
 	{/if}
+	{#if data.pain && data.hold !== 'pain' && data.hold !== 'stopped'}<PainNotice pain={data.pain} />{/if}
 	{#if data.unread > 0}
 		<a class="remark block font-semibold" href="/me/messages"
 			>{data.unread === 1 ? 'A message from your coach' : `${data.unread} messages from your coach`}</a

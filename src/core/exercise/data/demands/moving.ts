@@ -28,7 +28,7 @@ Stair climb                     0 0 0 0 0 2 2 2 1  down      2 yes low   up     
 Brisk walk                      0 0 0 0 0 1 1 1 0  down      1 no  none  up     outdoors  none   -
 Easy walk                       0 0 0 0 0 1 0 1 0  down      0 -   none  up     outdoors  none   -
 Run                             0 0 0 0 1 2 2 3 2  down      2 no  high  up     outdoors  none   -
-Hill walk                       0 0 0 0 1 2 1 2 1  down      1 no  none  up     outdoors  none   -
+Hill walk                       0 0 0 0 1 2 2 2 1  down      1 no  none  up     outdoors  none   -
 Hill run                        0 0 0 0 1 2 2 3 2  down      2 no  high  up     outdoors  none   -
 Curl and press                  1 3 2 1 2 0 0 0 2  overhead  0 -   none  up     spot      short  0.4
 Squat and press                 1 3 2 1 2 2 3 1 2  overhead  0 -   none  up     spot      short  0.45

@@ -40,7 +40,7 @@ Two-hand carry                  1 1 0 1 1 1 1 1 2  down      1 no  none  up     
 Bottle carry                    0 1 0 1 1 1 0 1 1  down      1 no  none  up     room      none   0.4
 Pack carry                      1 1 0 0 2 1 1 1 1  down      1 no  none  up     room      none   1.2
 Front carry                     0 1 1 1 2 1 1 1 2  down      1 no  none  up     room      none   0.9
-Overhead carry                  1 3 1 1 2 1 1 1 2  overhead  1 no  none  up     room      none   0.5
+Overhead carry                  1 3 2 1 2 1 1 1 2  overhead  1 no  none  up     room      none   0.5
 Seated turn                     0 0 0 0 1 0 0 0 1  down      0 -   none  up     spot      short  -
 Seated weight turn              0 1 1 1 1 0 0 0 1  down      0 -   none  up     spot      short  0.35
 Seated band turn                0 1 0 1 1 0 0 0 1  shoulder  0 -   none  up     spot      long   -

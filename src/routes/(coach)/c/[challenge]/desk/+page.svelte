@@ -39,6 +39,7 @@
 		questions: 'questions open',
 		clearance: 'a professional says yes first',
 		'clearance over': 'clearance has run out',
+		pain: 'held because of pain',
 		stopped: 'stopped at a warning sign'
 	} as const;
 	/** People shown whose day is still open. */

@@ -15,6 +15,7 @@
 		questions: 'held: questions open',
 		clearance: 'held: asks first',
 		'clearance over': 'held: clearance over',
+		pain: 'held: pain',
 		stopped: 'held: stopped at a sign'
 	} as const;
 	const people = $derived(

@@ -3,7 +3,7 @@ import { addDays, dateIn } from '$core/calendar';
 import { MOST_LATER } from '$contracts/reach';
 import { excuseSpan } from '$lib/server/attendance/excuses';
 import { lastDays } from '$lib/server/attendance/roll';
-import { decideIncident, followUp, incidentsOf } from '$lib/server/health/incidents';
+import { adviceAbout, decideIncident, endSparing, followUp, incidentsOf } from '$lib/server/health/incidents';
 import { houseOf, practiceOf } from '$lib/server/practice/practice';
 import { inNeed, type InNeed } from '$lib/server/reach/triage';
 import { easeIn, isEased, reentryFor } from '$lib/server/reach/reentry';
@@ -19,6 +19,7 @@ import { carryOn } from '$lib/server/post/letters';
 import { valuesOf } from '$lib/server/post/posts';
 import { postSettingsOf } from '$lib/server/post/settings';
 import { htmlOfLetter } from '$core/text/html';
+import { ASK_AGAIN_DAYS } from '$core/health';
 import { insteadOf } from '$core/run';
 import { byName } from '$core/people';
 import { draftAfter, heardAgo, isOwedPraise, lastUnanswered, type ReasonKind, type Said } from '$core/triage';
@@ -89,6 +90,9 @@ export const load: PageServerLoad = async (event) => {
 		unheard: unheardOf(all, asOf),
 		owed: owedOf(all, asOf),
 		tomorrow: addDays(today, 1),
+		askAgainOn: addDays(today, ASK_AGAIN_DAYS),
+		/** Of the message that goes with a decision about pain. */
+		replyId: app.ids.uuid(),
 		latest: addDays(today, MOST_LATER)
 	};
 };
@@ -120,8 +124,10 @@ async function wayBack({ app }: App.Locals, { row, person }: InNeed, asOf: numbe
 async function incidentsWith(locals: App.Locals, { person }: InNeed, challenge: Challenge, asOf: number) {
 	const { db } = locals.app;
 	const practice = await practiceOf(db, challenge.coachId);
-	return (await incidentsOf(db, person.id, asOf)).map((incident) => ({
+	const all = await incidentsOf(db, person.id, asOf);
+	return all.map((incident) => ({
 		...incident,
+		advice: adviceAbout(incident, all),
 		instead:
 			incident.exercises[0] === undefined || incident.decidedAt !== null
 				? null
@@ -222,13 +228,16 @@ export const actions: Actions = {
 			decision: formText(form, 'decision'),
 			exercise: formText(form, 'exercise'),
 			note: formText(form, 'note'),
-			followUpOn: formText(form, 'followUpOn')
+			followUpOn: formText(form, 'followUpOn'),
+			reply: formText(form, 'reply'),
+			replyId: formText(form, 'replyId') || null
 		};
 		const incident = formText(form, 'incident');
 		const done = await orFail(
 			decideIncident(app, challenge, person, coachIn(event.locals).id, incident, raw),
-			{ deciding: incident }
+			{ deciding: incident, reply: raw.reply }
 		);
+		if (!('failed' in done)) await carryOn(app);
 		return 'failed' in done ? done.failed : { decided: true };
 	},
 	ease: async (event) => {
@@ -238,7 +247,13 @@ export const actions: Actions = {
 	},
 	followUp: async (event) => {
 		const { form, person } = await sentBy(event);
-		await orError(followUp(event.locals.app, person, formText(form, 'incident')));
+		const raw = { outcome: formText(form, 'outcome') };
+		await orError(followUp(event.locals.app, person, formText(form, 'incident'), raw));
+		return { followedUp: true };
+	},
+	endSparing: async (event) => {
+		const { form, person } = await sentBy(event);
+		await orError(endSparing(event.locals.app, person, formText(form, 'incident')));
 		return { followedUp: true };
 	},
 	remove: async (event) => {

@@ -28,7 +28,13 @@
 	const base = $derived(`/c/${data.challenge.id}`);
 	const hrefOf = (id: string) => `${base}/reach?${data.back ? `day=${data.day}&` : ''}person=${id}`;
 	const colour = ({ kind }: Reason) =>
-		({ safety: 'remark-safety', retention: 'remark-attention', adaptation: '', praise: '' })[
+		({
+			safety: 'remark-safety',
+			unanswered: '',
+			retention: 'remark-attention',
+			adaptation: '',
+			praise: ''
+		})[
 			REASON_KINDS[kind]
 		];
 	const said = $derived(form && 'message' in form && form.message !== undefined ? form : null);
@@ -194,9 +200,16 @@
 								{zone}
 								exercises={data.exercises}
 								tomorrow={data.tomorrow}
+								askAgainOn={data.askAgainOn}
+								draft={data.draft}
+								replyId={data.replyId}
 								back={data.back}
 								refused={said && 'deciding' in said
-									? { incident: String(said.deciding), message: said.message ?? '' }
+									? {
+											incident: String(said.deciding),
+											message: said.message ?? '',
+											reply: 'reply' in said ? String(said.reply) : ''
+										}
 									: null}
 							/>
 						{/if}

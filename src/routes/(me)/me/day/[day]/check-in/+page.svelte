@@ -60,6 +60,7 @@
 	let pain = $state({
 		area: String(typed?.well?.pain?.area ?? before?.well.pain?.area ?? ''),
 		kind: String(typed?.well?.pain?.kind ?? before?.well.pain?.kind ?? ''),
+		intensity: (typed?.well?.pain?.intensity ?? before?.well.pain?.intensity ?? null) as number | null,
 		at: ((at) => (at ? `${at.block}.${at.part}` : ''))(typed?.well?.pain?.at ?? before?.well.pain?.at)
 	});
 	/** Done once more beside the plan, nothing is asked of the day. */

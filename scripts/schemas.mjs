@@ -1,4 +1,4 @@
-// npm run schemas: writes the published JSON Schemas anew from the contracts.
+// npm run schemas: writes the published JSON Schemas and the page of what exercises demand anew from the code.
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled, fail, ROOT, run } from './setup.mjs';
 

@@ -34,7 +34,10 @@ const oneOf = <T extends string>(values: readonly T[], label: string) =>
 		.required(`${label} is missing`);
 /** A field of the demands that may be left out. */
 const anyOf = <T extends string>(values: readonly T[], label: string) =>
-	string<T>().oneOf([...values], ({ value }) => `${label}: there is no “${value}”; there are ${values.join(', ')}`);
+	string<T>().oneOf(
+		[...values],
+		({ value }) => `${label}: there is no “${value}”; there are ${values.join(', ')}`
+	);
 const rating = (label: string) =>
 	number<Rating>()
 		.typeError(`${label}: a whole number from 0 to 3`)
@@ -131,7 +134,11 @@ export type ExerciseInput = Omit<
 /** An exercise of a coach's own as the core has it, from what is stored of it. */
 export const exerciseOfInput = (
 	input: ExerciseInput,
-	{ ownId, formerly = [], retired = false }: Pick<Exercise, 'ownId'> & Partial<Pick<Exercise, 'formerly' | 'retired'>>
+	{
+		ownId,
+		formerly = [],
+		retired = false
+	}: Pick<Exercise, 'ownId'> & Partial<Pick<Exercise, 'formerly' | 'retired'>>
 ): Exercise => ({
 	...input,
 	demands: completeDemands(input.pattern, input.demands),
@@ -161,7 +168,10 @@ export function withDemands(raw: unknown): unknown {
 	if (typeof raw !== 'object' || raw === null || 'demands' in raw) return raw;
 	const { impact, balance, ...rest } = raw as Record<string, unknown>;
 	if (impact === undefined && balance === undefined) return raw;
-	return { ...rest, demands: { ...(impact !== undefined && { impact }), ...(balance !== undefined && { balance }) } };
+	return {
+		...rest,
+		demands: { ...(impact !== undefined && { impact }), ...(balance !== undefined && { balance }) }
+	};
 }
 
 /** The four phases of a list that was seen to have four. */

@@ -40,7 +40,7 @@ describe.each([
 	const verdict = judge(sessions, people, PRACTICE, hasAnother);
 
 	it.each<Fault>(['too heavy', 'unsuitable', 'repeated', 'out of place'])('nothing is %s', (fault) => {
-expect(verdict.examples[fault].slice(0, 8)).toEqual([]);
+		expect(verdict.examples[fault].slice(0, 8)).toEqual([]);
 	});
 
 	it('under one in a hundred is left out although something would fit', () => {

@@ -56,7 +56,16 @@ const asOf = ({ letters, told }: Imagined, day: number): Reason[] => {
 	const now = opens(day) + HOUR;
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
 	return triage(
-		{ stopped: null, followUp: null, losing: null, undecided: null, review: null, effortMost: null, ...facts, attendance },
+		{
+			stopped: null,
+			followUp: null,
+			losing: null,
+			undecided: null,
+			review: null,
+			effortMost: null,
+			...facts,
+			attendance
+		},
 		DEFAULT_HOUSE,
 		now
 	).filter(({ kind }) => REASON_KINDS[kind] === 'retention');

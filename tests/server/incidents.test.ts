@@ -189,7 +189,11 @@ describe('pain limits the joint', () => {
 		await decide({ decision: 'spare', note: 'Small range this week', followUpOn: '2026-11-29' });
 		expect(await exercisesOn(4)).toEqual(['Half squat', 'Plank']);
 		const { pain } = await standingOf(context, await me());
-		expect(pain).toMatchObject({ decision: 'spare', note: 'Small range this week', followUpOn: '2026-11-29' });
+		expect(pain).toMatchObject({
+			decision: 'spare',
+			note: 'Small range this week',
+			followUpOn: '2026-11-29'
+		});
 		const [incident] = await all();
 		await followUp(context, await person(), incident!.id, { outcome: 'goes on' });
 		expect(await exercisesOn(4)).toEqual(['Half squat', 'Plank']);
@@ -199,7 +203,10 @@ describe('pain limits the joint', () => {
 	});
 
 	it('holds everything where a coach says so, with a day on which she asks again', async () => {
-		await send(3, { hurts: 'sharp in the knee, 8/10', well: { pain: { ...knee, kind: 'sharp', intensity: 8 } } });
+		await send(3, {
+			hurts: 'sharp in the knee, 8/10',
+			well: { pain: { ...knee, kind: 'sharp', intensity: 8 } }
+		});
 		const told = await all();
 		expect(adviceAbout(told[0]!, told)).toEqual({ propose: 'hold', why: ['it is sharp', 'it is 8 of 10'] });
 		await expect(decide({ decision: 'hold' })).rejects.toMatchObject({ status: 400 });
@@ -295,7 +302,9 @@ describe('what is decided', () => {
 		const [incident] = await all();
 		await followUp(context, await person(), incident!.id, { outcome: 'over' });
 		expect((await reasons()).map(({ kind }) => kind)).not.toContain('follow up');
-		await expect(followUp(context, await person(), incident!.id, { outcome: 'over' })).rejects.toMatchObject({ status: 404 });
+		await expect(followUp(context, await person(), incident!.id, { outcome: 'over' })).rejects.toMatchObject({
+			status: 404
+		});
 	});
 
 	it.each([

@@ -35,7 +35,8 @@ describe('not for this group', () => {
 	it('gives every reason, each for whom it holds', () => {
 		const options = forThem('pregnant, third trimester', 'sore wrist');
 		expect(found('3 x 10 push-up', RULE, options)[0]).toMatchObject({
-			figure: 'Pregnant, third trimester: no lying on the front, low trunk pressure. Sore wrist: no weight on the wrists.',
+			figure:
+				'Pregnant, third trimester: no lying on the front, low trunk pressure. Sore wrist: no weight on the wrists.',
 			label: 'Use band chest press'
 		});
 	});

@@ -85,11 +85,7 @@ export const roleTitle = (block: Block): string =>
  *
  * @param limits of the person who reads it; decides which cautions and cues concern them
  */
-export function outlineOf(
-	session: Session,
-	practice: Practice,
-	limits: readonly Limitation[] = []
-): Outline {
+export function outlineOf(session: Session, practice: Practice, limits: readonly Limitation[] = []): Outline {
 	const { library, house } = practice;
 	const { totals, blocks } = compileSession(session, practice);
 	const pieces = piecesOf(session);

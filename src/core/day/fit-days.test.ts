@@ -34,7 +34,9 @@ describe('a person beside a session', () => {
 	});
 
 	it('differs by a load, another exercise or one left out, each with its reason', () => {
-		const { cells, unfit, nothing } = row(profile('pair of dumbbells 8 kg; mat', ['no weight on the wrists']));
+		const { cells, unfit, nothing } = row(
+			profile('pair of dumbbells 8 kg; mat', ['no weight on the wrists'])
+		);
 		expect(cells.map(({ kind }) => kind)).toEqual(['same', 'same', 'load', 'exercise', 'load']);
 		expect(cells[2]).toEqual({
 			exercise: 'Goblet squat',

@@ -3,6 +3,7 @@ import type { FitProfile } from '../fit';
 import type { Practice } from '../practice';
 import { sessionSeconds, type Session } from '../session';
 import { appliesOn, type Override } from './overrides';
+import { auditSession, type AuditFinding } from './audit';
 import { personalSession, type Unfit } from './personal';
 
 /** One person on one day. */
@@ -20,7 +21,21 @@ export interface FitResult {
 	seconds: number;
 	unfit: readonly Unfit[];
 	nothing: boolean;
+	/** What goes against the rules in it; empty for a sound plan. */
+	audit: readonly AuditFinding[];
 }
+
+/** Exercises that a coach decided for somebody. */
+const decidedFor = (overrides: readonly Override[]): Set<string> =>
+	new Set(
+		overrides.flatMap(({ target, change }) =>
+			change.kind === 'replace'
+				? [change.exercise]
+				: change.kind === 'load' && target.kind === 'exercise'
+					? [target.exercise]
+					: []
+		)
+	);
 
 /**
  * What each gets, in the order of the cases. Whoever the same suits gets the same, whatever the day.
@@ -36,7 +51,8 @@ export function fitDays(
 	return cases.map((one) => {
 		const planned = sessions.get(one.session);
 		const whom = profile[one.profile];
-		if (!planned || !whom) throw new RangeError(`case: no session ${one.session} or nobody at ${one.profile}`);
+		if (!planned || !whom)
+			throw new RangeError(`case: no session ${one.session} or nobody at ${one.profile}`);
 		const overrides = one.overrides.filter((override) => appliesOn(override, one.day));
 		const key = `${one.session} ${one.profile} ${overrides.length > 0 ? JSON.stringify(overrides) : ''}`;
 		const found = known.get(key);
@@ -45,7 +61,8 @@ export function fitDays(
 		const made: FitResult = {
 			seconds: own ? sessionSeconds(own.session, practice) : 0,
 			unfit: own?.unfit ?? [],
-			nothing: own === null
+			nothing: own === null,
+			audit: auditSession(planned, own, whom, decidedFor(overrides), practice)
 		};
 		known.set(key, made);
 		return made;

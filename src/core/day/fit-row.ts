@@ -58,7 +58,8 @@ export function fitRow(
 				return { exercise: theirs.exercise, load, kind: 'exercise', why: reason };
 			const usual = loadText(partFor(part, level));
 			// A load where the plan left it open is no difference.
-			const isLess = amountOf(theirs.target) < amountOf(part.target) && theirs.target.kind === part.target.kind;
+			const isLess =
+				amountOf(theirs.target) < amountOf(part.target) && theirs.target.kind === part.target.kind;
 			const differs = (usual !== null && load !== usual) || (isLess && reason !== null);
 			return { exercise: part.exercise, load, kind: differs ? 'load' : 'same', why: differs ? reason : null };
 		})

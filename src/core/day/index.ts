@@ -15,6 +15,8 @@ export { appliesOn, type Override } from './overrides';
 export { personalSession, type PersonalChange, type PersonalSession, type Unfit } from './personal';
 export { personDay, type PersonDay } from './person-day';
 export { fitDays, type FitCase, type FitResult } from './fit-days';
+export { AUDIT_RULES, auditSession, type AuditFinding, type AuditRule } from './audit';
+export { fitGroups, type Attention, type Difference, type FitGroup } from './fit-groups';
 export { fitRow, plannedParts, type FitRow, type PlannedPart } from './fit-row';
 export { checkinTimes, entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';

@@ -54,14 +54,19 @@ describe('personalSession', () => {
 		expect(kg(null)).toBe('3 x 10 reps Goblet squat @ 8/12/16 kg, rest 60');
 		const lighter = override(on('goblet squat'), { kind: 'load', kg: 5 });
 		expect(kg('trained', [lighter])).toBe('3 x 10 reps Goblet squat @ 5 kg, rest 60');
-		const asked = personalSession(byLevel, 1, { profile: ofLevel('trained'), overrides: [] }, PRACTICE)?.asked;
+		const asked = personalSession(
+			byLevel,
+			1,
+			{ profile: ofLevel('trained'), overrides: [] },
+			PRACTICE
+		)?.asked;
 		expect(asked?.map((one) => one.kg)).toEqual([16, null]);
 	});
 
 	it('of somebody without an own load is the session as planned', () => {
-		expect(personalSession(RIDGE, 1, { profile: ofLevel('beginner'), overrides: [] }, PRACTICE)?.session).toBe(
-			RIDGE
-		);
+		expect(
+			personalSession(RIDGE, 1, { profile: ofLevel('beginner'), overrides: [] }, PRACTICE)?.session
+		).toBe(RIDGE);
 	});
 
 	it('is the session itself without overrides, and on days that they are not about', () => {

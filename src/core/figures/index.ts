@@ -11,7 +11,9 @@ import type { Figure } from './figure';
 export type { Figure, Prop } from './figure';
 export { figureMarkup, figureSvg } from './svg';
 
-const FIGURES: ReadonlyMap<string, Figure> = new Map([LEGS, ARMS, FLOOR, SEATED, MOVING, STRETCHES, FORMS].flat());
+const FIGURES: ReadonlyMap<string, Figure> = new Map(
+	[LEGS, ARMS, FLOOR, SEATED, MOVING, STRETCHES, FORMS].flat()
+);
 
 /** Names of the exercises that have a figure of their own. */
 export const FIGURE_NAMES: readonly string[] = [...FIGURES.keys()];

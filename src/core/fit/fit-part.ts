@@ -130,8 +130,7 @@ const tooHeavy = (exercise: Exercise, { kit }: FitProfile): string =>
 function nothingWhy(exercise: Exercise, profile: FitProfile): string {
 	const safe = obstacles(exercise, { ...profile, kit: null });
 	const missing = obstacles(exercise, { ...profile, limits: [] });
-	if (safe.length > 0)
-		return `No safe alternative with your equipment: ${[...safe, ...missing].join('; ')}`;
+	if (safe.length > 0) return `No safe alternative with your equipment: ${[...safe, ...missing].join('; ')}`;
 	return missing.length > 0
 		? `You don’t have the equipment for it: ${missing.join('; ')}`
 		: 'Every weight you have is too heavy for it, and nothing like it is left in this block';
@@ -170,10 +169,7 @@ function sameTime(next: Part, planned: Part, { timed }: Place, practice: Practic
 	const change = next.perSide ? practice.timing.sideChange : 0;
 	const share = Math.max(0, before * LONGER - change) / (after - change);
 	const less = (amount: number, kind: Part['target']['kind']) =>
-		Math.max(
-			Math.min(amount, LEAST[kind]),
-			Math.floor((amount * share) / FINE[kind] + 1e-9) * FINE[kind]
-		);
+		Math.max(Math.min(amount, LEAST[kind]), Math.floor((amount * share) / FINE[kind] + 1e-9) * FINE[kind]);
 	return {
 		...withAmounts(next, less),
 		...(next.or && { or: targetOf(next.or.kind, less(amountOf(next.or), next.or.kind)) })

@@ -80,7 +80,11 @@ describe('fitPart', () => {
 	const fit = (
 		line: string,
 		profile: Partial<FitProfile> & { own?: string },
-		{ decided = {}, taken = [], byLevel = false }: { decided?: object; taken?: string[]; byLevel?: boolean } = {}
+		{
+			decided = {},
+			taken = [],
+			byLevel = false
+		}: { decided?: object; taken?: string[]; byLevel?: boolean } = {}
 	) => {
 		const { own, ...rest } = profile;
 		const [block] = sessionOf(line).blocks;
@@ -153,7 +157,9 @@ describe('fitPart', () => {
 		const raise = (own: string) => fit('3 x 12 overhead press @ 8 kg', { own, limits: ['no overhead'] });
 		const found = raise('2 x adjustable dumbbell 1-20 kg, steps of 1 kg');
 		expect(found).toMatchObject({ part: { exercise: 'Lateral raise', kg: 4 } });
-		expect(fit('3 x 10 upright row @ 20 kg', { own: 'pair of dumbbells 20 kg', limits: ['easy on the elbows'] })).not.toMatchObject({
+		expect(
+			fit('3 x 10 upright row @ 20 kg', { own: 'pair of dumbbells 20 kg', limits: ['easy on the elbows'] })
+		).not.toMatchObject({
 			part: { kg: 20 }
 		});
 	});
@@ -243,7 +249,10 @@ describe('fitPart', () => {
 	});
 
 	it('fills in what the plan left open, without calling it a change, and never above the ceiling', () => {
-		expect(fit('3 x 10 curl', { own: 'pair of dumbbells 4 kg' })).toMatchObject({ part: { kg: 4 }, why: null });
+		expect(fit('3 x 10 curl', { own: 'pair of dumbbells 4 kg' })).toMatchObject({
+			part: { kg: 4 },
+			why: null
+		});
 		expect(fit('3 x 10 band squat', { own: 'light band' })).toMatchObject({
 			part: { resistance: 'light band' },
 			why: null
@@ -295,9 +304,9 @@ describe('fitPart', () => {
 		expect(fit('3 x 10 push-up', limits('no floor'), { decided: { exercise: true } })).toEqual({
 			kind: 'as planned'
 		});
-		expect(
-			fit('3 x 10 goblet squat @ 12 kg', { own: 'dumbbell 8 kg' }, { decided: { load: true } })
-		).toEqual({ kind: 'as planned' });
+		expect(fit('3 x 10 goblet squat @ 12 kg', { own: 'dumbbell 8 kg' }, { decided: { load: true } })).toEqual(
+			{ kind: 'as planned' }
+		);
 	});
 
 	it('says where nothing is left whether it is missing or not safe', () => {

@@ -19,7 +19,9 @@ it('what would help is what is easy to get, two at most, within their limits', (
 		exercise: 'Seated band pull-apart'
 	});
 	// Limits alone leave nothing of a hang.
-	expect(helps('Dead hang', 'mat', ['seated only', 'easy on the shoulders', 'easy on the elbows'])).toEqual([]);
+	expect(helps('Dead hang', 'mat', ['seated only', 'easy on the shoulders', 'easy on the elbows'])).toEqual(
+		[]
+	);
 	// Of whom nobody knows what they own there is nothing to say.
 	expect(helps('Band pull-apart', null)).toEqual([]);
 });

@@ -38,7 +38,8 @@ export function whatHelps(exercise: Exercise, { kit, limits }: FitProfile, pract
 	for (const item of items) {
 		const to = substitute(exercise, { kit: [...kit, ...kitOfItems([item])], limits }, practice)?.exercise;
 		const isUsed = to?.equipment.some((need) => need.item === item);
-		if (to && isUsed && !found.some((one) => one.exercise === to.name)) found.push({ item, exercise: to.name });
+		if (to && isUsed && !found.some((one) => one.exercise === to.name))
+			found.push({ item, exercise: to.name });
 		if (found.length === 2) break;
 	}
 	return found;

@@ -2,7 +2,16 @@
 import { describe, expect, it } from 'vitest';
 import { PRACTICE } from '../../../tests/support/practice';
 import { RATED, type Exercise, type Rated } from '../exercise';
-import { CONDITIONS, LIMITATIONS, LIMITS, readKit, withinLimits, canDoWith, limitsOf, type Limitation } from '../kit';
+import {
+	CONDITIONS,
+	LIMITATIONS,
+	LIMITS,
+	readKit,
+	withinLimits,
+	canDoWith,
+	limitsOf,
+	type Limitation
+} from '../kit';
 import { LEVELS } from '../people';
 import { amountOf, targetOf, wholeSeconds, type Part } from '../session';
 import { seededRandom } from '../stats';
@@ -64,7 +73,8 @@ const fit = (part: Part, profile: FitProfile): PartFit => fitPart(part, place, p
 const given = (part: Part, found: PartFit): Part | null =>
 	found.kind === 'nothing' ? null : found.kind === 'changed' ? found.part : part;
 const doneIn = (part: Part): Exercise => library.find(part.exercise)!;
-const say = (part: Part, profile: FitProfile) => `${part.exercise} @ ${part.kg} for ${JSON.stringify(profile)}`;
+const say = (part: Part, profile: FitProfile) =>
+	`${part.exercise} @ ${part.kg} for ${JSON.stringify(profile)}`;
 
 /** What each law says of a case; true if it holds. */
 interface Case {
@@ -128,14 +138,16 @@ const LAWS: Readonly<Record<string, (one: Case) => boolean>> = {
 
 	'the same person gets the same, in whatever order their limits are told': ({ part, profile, own, draw }) =>
 		draw() > 0.1 ||
-		JSON.stringify(fitted(part, { ...profile, limits: [...profile.limits].reverse() })) === JSON.stringify(own)
+		JSON.stringify(fitted(part, { ...profile, limits: [...profile.limits].reverse() })) ===
+			JSON.stringify(own)
 };
 
 describe('for everyone', () => {
 	const wrong = new Map(Object.keys(LAWS).map((law) => [law, [] as string[]]));
 	for (const { exercise, part, profile, draw, pick } of cases('laws')) {
 		const one: Case = { exercise, part, profile, own: fitted(part, profile), draw, pick };
-		for (const [law, holds] of Object.entries(LAWS)) if (!holds(one)) wrong.get(law)?.push(say(part, profile));
+		for (const [law, holds] of Object.entries(LAWS))
+			if (!holds(one)) wrong.get(law)?.push(say(part, profile));
 	}
 	it.each(Object.keys(LAWS))('%s', (law) => expect(wrong.get(law)?.slice(0, 5)).toEqual([]));
 });

@@ -80,14 +80,20 @@ function withoutWeight(part: Part, planned: Part, isPlanned: boolean): Part {
 
 /** The share of a planned load that a person begins with. */
 const shareFor = ({ level, planFor, limits }: FitProfile, byLevel: boolean): number =>
-	(planFor && !byLevel && levelsUnder(level, planFor) > 0 ? shareOf(level, planFor) : 1) * loadShareOf(limits);
+	(planFor && !byLevel && levelsUnder(level, planFor) > 0 ? shareOf(level, planFor) : 1) *
+	loadShareOf(limits);
 
 /** Kilograms that are wanted of one weight; null where the plan says nothing of a load. */
-function wantedKg(exercise: Exercise, { planned, from, byLevel }: Wanted, profile: FitProfile): number | null {
+function wantedKg(
+	exercise: Exercise,
+	{ planned, from, byLevel }: Wanted,
+	profile: FitProfile
+): number | null {
 	if (planned.kg === null) return null;
 	const share = shareFor(profile, byLevel);
 	const ceiling = ceilingKg(exercise, profile.level, loadShareOf(profile.limits));
-	if (exercise === from) return share < 1 && !byLevel ? Math.min(planned.kg * share, ceiling) : planned.kg * share;
+	if (exercise === from)
+		return share < 1 && !byLevel ? Math.min(planned.kg * share, ceiling) : planned.kg * share;
 	const same = planned.kg * (relativeOf(exercise) / relativeOf(from));
 	// Never more kilograms than planned, whatever the other movement could take: begin low and raise it.
 	return Math.min(Math.min(same, planned.kg) * share, ceiling);
@@ -118,7 +124,11 @@ function weightFor(part: Part, exercise: Exercise, wanted: Wanted, profile: FitP
 	const { weights: _weights, ...single } = own;
 	const base = alike > weightsFor(exercise) || isPlanned ? own : single;
 	if (owned !== null)
-		return set(owned, kg === null ? null : owned < (planned.kg ?? 0) ? lighterWhy(owned, most, kg, planned) : null, base);
+		return set(
+			owned,
+			kg === null ? null : owned < (planned.kg ?? 0) ? lighterWhy(owned, most, kg, planned) : null,
+			base
+		);
 	if (takesPack(exercise)) return null;
 	// One of a pair, or of several, does where there are not as many alike.
 	if (isPlanned && alike > weightsFor(exercise)) {
@@ -173,12 +183,28 @@ function bandFor(part: Part, exercise: Exercise, wanted: Wanted, profile: FitPro
 	});
 	if (upTo) {
 		const isLess = rank !== undefined && BAND_RANKS.indexOf(upTo) < BAND_RANKS.indexOf(rank);
-		return set(upTo, bare, isLess ? (below > 0 ? 'less to begin with' : 'your nearest band below the plan') : null);
+		return set(
+			upTo,
+			bare,
+			isLess ? (below > 0 ? 'less to begin with' : 'your nearest band below the plan') : null
+		);
 	}
 	const [lightest] = own;
-	if (lightest === undefined || timed || BAND_RANKS.indexOf(lightest) > place + 1 || part.target.kind !== 'reps')
+	if (
+		lightest === undefined ||
+		timed ||
+		BAND_RANKS.indexOf(lightest) > place + 1 ||
+		part.target.kind !== 'reps'
+	)
 		return null;
 	const before = amountOf(part.target);
 	const fewer = withFewerReps(bare, Math.floor(before * BAND_REPS));
-	return fewer && set(lightest, fewer, `your lightest band is ${lightest}, so ${amountOf(fewer.target)} reps instead of ${before}`);
+	return (
+		fewer &&
+		set(
+			lightest,
+			fewer,
+			`your lightest band is ${lightest}, so ${amountOf(fewer.target)} reps instead of ${before}`
+		)
+	);
 }

@@ -136,10 +136,7 @@ export function conditionsOn(answers: HealthAnswers, date: string): Condition[] 
 	if (step) found.push(step.condition);
 	const elsewhere = readPain(answers.hurtsElsewhere ?? '').areas;
 	for (const place of SORE_PLACES)
-		if (
-			elsewhere.includes(place) ||
-			answers.hurts.some((one) => one.place === place && one.how !== 'before')
-		)
+		if (elsewhere.includes(place) || answers.hurts.some((one) => one.place === place && one.how !== 'before'))
 			found.push(`sore ${place}`);
 	if (answers.age === '65 or over') found.push('over 65');
 	if (answers.balance === 'unsure') found.push('unsure balance');

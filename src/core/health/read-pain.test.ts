@@ -43,7 +43,10 @@ describe.each([
 
 it('hears what is sharp, and what gets worse', () => {
 	expect(readPain('sharp pain in the knee')).toMatchObject({ isSharp: true, isRising: false });
-	expect(readPain('shooting into the leg and getting worse')).toMatchObject({ isSharp: true, isRising: true });
+	expect(readPain('shooting into the leg and getting worse')).toMatchObject({
+		isSharp: true,
+		isRising: true
+	});
 	expect(readPain('dull ache in the hip')).toMatchObject({ isSharp: false, isRising: false });
 });
 

@@ -35,10 +35,13 @@ const NUMBERS = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 
 const NUMBER = `(\\d{1,2}|${NUMBERS.join('|')})`;
 const OF_TEN = [
 	new RegExp(`\\b${NUMBER}\\s*(?:/|of|out of|from)\\s*(?:10|ten)\\b`),
-	new RegExp(`\\b(?:pain|level|intensity|scale|hurts?|about|around)\\s*(?:is|of|at|:|about|a|level)?\\s*${NUMBER}\\b(?!\\s*(?:reps?|sets?|kg|min|s\\b|days?|weeks?|times|/))`)
+	new RegExp(
+		`\\b(?:pain|level|intensity|scale|hurts?|about|around)\\s*(?:is|of|at|:|about|a|level)?\\s*${NUMBER}\\b(?!\\s*(?:reps?|sets?|kg|min|s\\b|days?|weeks?|times|/))`
+	)
 ];
 
-const SHARP = /\b(?:sharp(?:ly)?|stabb\w*|shoot\w*|piercing|knife|electric|tearing|snap(?:ped)?|popp(?:ed|ing))\b/;
+const SHARP =
+	/\b(?:sharp(?:ly)?|stabb\w*|shoot\w*|piercing|knife|electric|tearing|snap(?:ped)?|popp(?:ed|ing))\b/;
 const RISING = /\b(?:worse|worsening|increasing|more and more|getting stronger|rising)\b/;
 
 function intensityIn(text: string): number | null {
@@ -57,9 +60,13 @@ function intensityIn(text: string): number | null {
  */
 export function readPain(text: string): PainText {
 	const plain = text.toLowerCase().replace(/[’‘]/g, "'").replace(NOT_BODY, ' ');
-	const clauses = plain.split(/[.;!?\n]|\bbut\b|,(?=\s*(?:my|the|and|now|no)\b)/).filter((one) => !WELL.test(one));
+	const clauses = plain
+		.split(/[.;!?\n]|\bbut\b|,(?=\s*(?:my|the|and|now|no)\b)/)
+		.filter((one) => !WELL.test(one));
 	const areas = (Object.keys(WORDS) as Joint[]).filter((area) =>
-		clauses.some((clause) => WORDS[area].test(area === 'back' ? clause.replace(/\b(?:shoulder ?blades?)\b/g, '') : clause))
+		clauses.some((clause) =>
+			WORDS[area].test(area === 'back' ? clause.replace(/\b(?:shoulder ?blades?)\b/g, '') : clause)
+		)
 	);
 	const whole = clauses.join('. ');
 	return { areas, intensity: intensityIn(whole), isSharp: SHARP.test(whole), isRising: RISING.test(whole) };

@@ -134,7 +134,9 @@ describe('weeks', () => {
 		// Ten weeks later they are 26 after the birth.
 		expect(limitsOn(answers, '2026-07-17')).toEqual([]);
 		expect(limitsOn(said({ birthWeeks: 5, on: '2026-05-01' }), '2026-05-01')).toContain('gentle all over');
-		expect(limitsOn(said({ birthWeeks: 5, on: '2026-05-01' }), '2026-05-08')).not.toContain('gentle all over');
+		expect(limitsOn(said({ birthWeeks: 5, on: '2026-05-01' }), '2026-05-08')).not.toContain(
+			'gentle all over'
+		);
 		expect(screen(said({ birthWeeks: 1 }), TODAY).reasons[0]?.text).toBe('1 week after a birth');
 		expect(screen(said({ birthWeeks: 2 }), TODAY).reasons[0]?.text).toBe('2 weeks after a birth');
 	});

@@ -82,18 +82,12 @@ const CIRCUMSTANCES: Readonly<Record<Condition, Circumstance>> = {
 	},
 	'pregnant, second trimester': {
 		limits: [...LATER_IN_PREGNANCY, 'no crunches'],
-		advice: [
-			'Talk test rather than heart rate, no breath-holding, range of motion as comfortable.',
-			CLEARED
-		],
+		advice: ['Talk test rather than heart rate, no breath-holding, range of motion as comfortable.', CLEARED],
 		source: ACOG
 	},
 	'pregnant, third trimester': {
 		limits: [...LATER_IN_PREGNANCY, 'no crunches', 'low trunk pressure', 'lighter loads'],
-		advice: [
-			'Talk test rather than heart rate, no breath-holding, range of motion as comfortable.',
-			CLEARED
-		],
+		advice: ['Talk test rather than heart rate, no breath-holding, range of motion as comfortable.', CLEARED],
 		source: ACOG
 	},
 	'first weeks after birth': {
@@ -125,13 +119,7 @@ const CIRCUMSTANCES: Readonly<Record<Condition, Circumstance>> = {
 		source: 'ACSM, Guidelines for Exercise Testing and Prescription, from memory'
 	},
 	'after an operation': {
-		limits: [
-			'no jumps',
-			'no crunches',
-			'low trunk pressure',
-			'gentle all over',
-			'lighter loads'
-		],
+		limits: ['no jumps', 'no crunches', 'low trunk pressure', 'gentle all over', 'lighter loads'],
 		advice: ['As the surgeon or physiotherapist said; nothing that pulls on the scar.'],
 		source: COMMON
 	},

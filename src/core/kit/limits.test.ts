@@ -97,9 +97,7 @@ describe('a limit is broken', () => {
 	it('by no name and no caution: an exercise called otherwise, without its cautions, breaks the same', () => {
 		for (const exercise of STANDARD.all) {
 			const nameless = { ...exercise, name: 'Own one', cautions: [], cues: ['Do it'] };
-			expect(brokenLimits(nameless, LIMITATIONS), exercise.name).toEqual(
-				brokenLimits(exercise, LIMITATIONS)
-			);
+			expect(brokenLimits(nameless, LIMITATIONS), exercise.name).toEqual(brokenLimits(exercise, LIMITATIONS));
 		}
 	});
 
@@ -134,7 +132,9 @@ describe('what is said', () => {
 
 	it('cautions go to those whom they concern, and those for everyone to everyone', () => {
 		expect(cautionsFor(squat, [])).toEqual([]);
-		expect(cautionsFor(squat, ['no deep knee bend'])).toEqual(['Sore knee: a smaller range, hands on a support']);
+		expect(cautionsFor(squat, ['no deep knee bend'])).toEqual([
+			'Sore knee: a smaller range, hands on a support'
+		]);
 		expect(cautionsFor(squat, ['easy on the back'])).toEqual([]);
 		expect(cautionsFor(STANDARD.find('Pull-up')!, [])).toEqual(['A bar that holds your weight']);
 	});

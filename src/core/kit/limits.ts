@@ -90,7 +90,8 @@ export const LIMITS: Readonly<Record<Limitation, { threshold: Threshold; source:
 	'no overhead': { threshold: { arms: 'shoulder' }, source: COMMON },
 	'no balance without support': {
 		threshold: { balance: { most: 2, heldFrom: 1 } },
-		source: 'ACSM, Guidelines for Exercise Testing and Prescription, from memory: support in reach where balance is poor'
+		source:
+			'ACSM, Guidelines for Exercise Testing and Prescription, from memory: support in reach where balance is poor'
 	},
 	'support for hard balance': { threshold: { balance: { most: 3, heldFrom: 3 } }, source: COMMON },
 	'no weight on the wrists': { threshold: { most: { wrist: 1 } }, source: COMMON },
@@ -111,7 +112,8 @@ export const LIMITS: Readonly<Record<Limitation, { threshold: Threshold; source:
 	'gentle all over': { threshold: { most: GENTLE, impact: 'none' }, source: COMMON },
 	'lighter loads': {
 		threshold: { load: 0.8 },
-		source: 'ACSM, Guidelines for Exercise Testing and Prescription, from memory: older adults begin at a lower intensity'
+		source:
+			'ACSM, Guidelines for Exercise Testing and Prescription, from memory: older adults begin at a lower intensity'
 	}
 };
 

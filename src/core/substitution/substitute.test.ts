@@ -35,12 +35,28 @@ describe('substitute', () => {
 	});
 
 	it('has a form of every main movement with dumbbells only, bands only and nothing, standing and seated', () => {
-		const main = ['Goblet squat', 'Romanian deadlift', 'Push-up', 'Overhead press', 'Bent-over row', 'Band pull-down']
+		const main = [
+			'Goblet squat',
+			'Romanian deadlift',
+			'Push-up',
+			'Overhead press',
+			'Bent-over row',
+			'Band pull-down'
+		]
 			.concat(['Lateral raise', 'Curl', 'Overhead triceps press', 'Plank', 'Russian twist', 'Calf raise'])
-			.concat(['March on the spot', 'Band pull-apart', 'Clamshell', 'Glute bridge', 'Suitcase carry', 'Reverse lunge']);
+			.concat([
+				'March on the spot',
+				'Band pull-apart',
+				'Clamshell',
+				'Glute bridge',
+				'Suitcase carry',
+				'Reverse lunge'
+			]);
 		const without = ['pair of dumbbells 6 kg', 'medium band', ''].flatMap((kit) =>
 			[[], ['seated only'] as Limitation[]].flatMap((limits) =>
-				main.filter((name) => instead(name, kit, limits) === null).map((name) => `${name}: ${kit} ${limits.join()}`)
+				main
+					.filter((name) => instead(name, kit, limits) === null)
+					.map((name) => `${name}: ${kit} ${limits.join()}`)
 			)
 		);
 		expect(without).toEqual([]);
@@ -74,7 +90,10 @@ describe('substitute', () => {
 });
 
 /** An exercise of a small library: standing, steady, without equipment, for quads and glutes, unless it says otherwise. */
-const made = (name: string, { demands, ...more }: Omit<Partial<Exercise>, 'demands'> & { demands?: Partial<Demands> } = {}): Exercise => ({
+const made = (
+	name: string,
+	{ demands, ...more }: Omit<Partial<Exercise>, 'demands'> & { demands?: Partial<Demands> } = {}
+): Exercise => ({
 	...find('Squat'),
 	name,
 	pattern: 'squat',
@@ -130,7 +149,11 @@ describe('which one it is', () => {
 		const same = made('Same', { primary: ['quads', 'lats'], assisting: ['abs'] });
 		expect(among({ others: [hinge, same] })?.[0]).toBe('Same');
 		// Quads 2 in common of 5 and three others that assist make 8.
-		const just = made('Just', { pattern: 'hinge', primary: ['quads'], assisting: ['calves', 'lats', 'biceps'] });
+		const just = made('Just', {
+			pattern: 'hinge',
+			primary: ['quads'],
+			assisting: ['calves', 'lats', 'biceps']
+		});
 		expect(likeness(FROM, just)).toBe(0.25);
 		expect(among({ others: [just] })?.[0]).toBe('Just');
 		const less = made('Less', { ...just, assisting: [...just.assisting, 'shins'] });
@@ -146,7 +169,8 @@ describe('which one it is', () => {
 			{ shoulder: 2 },
 			{ trunkPressure: 3 }
 		];
-		for (const more of demands) expect(among({ others: [made('More', { demands: more })] }), JSON.stringify(more)).toBeNull();
+		for (const more of demands)
+			expect(among({ others: [made('More', { demands: more })] }), JSON.stringify(more)).toBeNull();
 		expect(among({ others: [made('Hang', { position: 'hanging' })] })).toBeNull();
 		// A declared equivalent may: a push-up stands for a floor press.
 		expect(among({ family: [made('Wrists', { demands: { wrist: 3 } })] })?.[0]).toBe('Wrists');
@@ -185,7 +209,11 @@ describe('which one it is', () => {
 
 	it('its family first, then easier steps, then the nearest', () => {
 		const [house, easy, other] = [made('House', { assisting: [] }), made('Easy'), made('Other')];
-		expect(among({ family: [house], easier: [easy], others: [other] })).toEqual(['House', 'no rope', 'same movement']);
+		expect(among({ family: [house], easier: [easy], others: [other] })).toEqual([
+			'House',
+			'no rope',
+			'same movement'
+		]);
 		expect(among({ easier: [made('Roped', { equipment: FROM.equipment }), easy], others: [other] })).toEqual([
 			'Easy',
 			'no rope',
@@ -282,7 +310,11 @@ describe('a session for others', () => {
 		expect(changes.map(({ block }) => block)).toContain(0);
 		expect(changes.find(({ block }) => block === 0)?.why).toMatch(/^no jumps; /);
 		expect(stuck).toEqual([]);
-		expect(seen.blocks.map(({ parts }) => parts[0]?.exercise)).toEqual(['Pulse squat', 'Seated towel row', 'Bottle curl']);
+		expect(seen.blocks.map(({ parts }) => parts[0]?.exercise)).toEqual([
+			'Pulse squat',
+			'Seated towel row',
+			'Bottle curl'
+		]);
 	});
 
 	it('says both where a step easier is not at hand either', () => {

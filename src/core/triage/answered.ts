@@ -30,7 +30,8 @@ export function isAnswered(
 		reason.kind === 'pain' ||
 		reason.kind === 'review' ||
 		reason.kind === 'over effort' ||
-		reason.kind === 'follow up' || REASON_KINDS[reason.kind] === 'praise';
+		reason.kind === 'follow up' ||
+		REASON_KINDS[reason.kind] === 'praise';
 	return answers.some(({ at, reasons, until }) => {
 		if (at > now || !reasons.includes(reason.kind)) return false;
 		if (reason.kind === 'pain' && reason.since > at) return false;

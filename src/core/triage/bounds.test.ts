@@ -3,7 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { DAY, HOUR, opens, somebody, type Told } from '../../../tests/support/triage-people';
 import { attendanceOf } from '../attendance';
 import { DEFAULT_HOUSE } from '../practice';
-import { compareNeed, isAnswered, REASON_KINDS, triage, type Reason, type ReasonKind, type TriageFacts } from './index';
+import {
+	compareNeed,
+	isAnswered,
+	REASON_KINDS,
+	triage,
+	type Reason,
+	type ReasonKind,
+	type TriageFacts
+} from './index';
 
 /** Reasons at noon of the day after some days that are past. */
 function reasonsOf(
@@ -49,7 +57,9 @@ describe('safety from beside the days', () => {
 	});
 
 	it('is pain told beside the days, where it is newer than what a check-in told', () => {
-		const beside = (at: number) => ({ undecided: { at, said: 'wrist', day: null, beside: true, isSharp: false } });
+		const beside = (at: number) => ({
+			undecided: { at, said: 'wrist', day: null, beside: true, isSharp: false }
+		});
 		const knee = { 2: { hurts: 'knee' } };
 		expect(reasonsOf('ddd', beside(opens(3)))).toMatchObject([
 			{ kind: 'pain', hurts: 'wrist', day: null, times: 1 }
@@ -164,8 +174,16 @@ describe('safety first', () => {
 	it('puts a stop sign before a clearance, sharp pain before pain, and those before losing weight', () => {
 		const losing = { kgPerWeek: -1.2, share: -0.015, days: 21, since: opens(3) };
 		const pain = { 3: { hurts: 'knee' } };
-		expect(order('ddd', { losing, holds: hold('clearance') }, pain).slice(0, 3)).toEqual(['held', 'pain', 'losing']);
-		expect(order('ddd', { losing, holds: hold('stopped') }, pain).slice(0, 3)).toEqual(['stopped', 'pain', 'losing']);
+		expect(order('ddd', { losing, holds: hold('clearance') }, pain).slice(0, 3)).toEqual([
+			'held',
+			'pain',
+			'losing'
+		]);
+		expect(order('ddd', { losing, holds: hold('stopped') }, pain).slice(0, 3)).toEqual([
+			'stopped',
+			'pain',
+			'losing'
+		]);
 		const [sharp] = reasonsOf('ddd', {}, { 3: { hurts: 'sharp in the knee' } });
 		const [dull] = reasonsOf('ddd', {}, pain);
 		expect(compareNeed([sharp!], [dull!])).toBeLessThan(0);
@@ -176,10 +194,9 @@ describe('safety first', () => {
 		const [first] = reasonsOf('ddd', { holds: questions });
 		expect(first).toMatchObject({ kind: 'questions' });
 		expect(REASON_KINDS[first!.kind]).toBe('unanswered');
-		expect(order('ddd', { holds: questions, review: { at: opens(1), said: 'a bad toe' } }).slice(0, 2)).toEqual([
-			'review',
-			'questions'
-		]);
+		expect(
+			order('ddd', { holds: questions, review: { at: opens(1), said: 'a bad toe' } }).slice(0, 2)
+		).toEqual(['review', 'questions']);
 	});
 
 	it('knows the most effort that suits somebody, and leaves tests out', () => {
@@ -187,7 +204,9 @@ describe('safety first', () => {
 		expect(order('ddd', { effortMost: 7 }, hard)).toContain('over effort');
 		expect(order('ddd', { effortMost: 8 }, hard)).not.toContain('over effort');
 		expect(order('ddd', {}, hard)).not.toContain('over effort');
-		const tests = somebody('ddda', hard).days.map((day) => (day.day === 3 ? { ...day, kind: 'test' as const } : day));
+		const tests = somebody('ddda', hard).days.map((day) =>
+			day.day === 3 ? { ...day, kind: 'test' as const } : day
+		);
 		expect(order('ddd', { effortMost: 7, days: tests }, hard)).not.toContain('over effort');
 	});
 });

@@ -64,9 +64,7 @@ it('says the figures of the reason', () => {
 	expect(draft('best')).toContain('push-up');
 	expect(draft('uneven')).toContain('left side does less than the other: split squat');
 	expect(draft('hard')).toContain('The last 2 sessions');
-	expect(draftFor({ kind: 'questions', since: 0 }, DEFAULT_TONE, VALUES)).toContain(
-		'answered the questions'
-	);
+	expect(draftFor({ kind: 'questions', since: 0 }, DEFAULT_TONE, VALUES)).toContain('answered the questions');
 	expect(draft('held')).toContain('a doctor or midwife');
 });
 

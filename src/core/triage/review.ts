@@ -119,7 +119,8 @@ export function whatWorked(
 		const isEnough = [counts?.reached, counts?.others].every(
 			(side) => side && side.n >= fewest.mornings && side.people.size >= fewest.people
 		);
-		return counts && isEnough ? [
+		return counts && isEnough
+			? [
 					{
 						kind,
 						reached: bare(counts.reached),

@@ -17,7 +17,16 @@ function reasonsOf(
 	const facts = somebody(letters.padEnd(Math.ceil((letters.length + 1) / 7) * 7, 'a'), told, holds);
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
 	return triage(
-		{ stopped: null, followUp: null, losing: null, undecided: null, review: null, effortMost: null, ...facts, attendance },
+		{
+			stopped: null,
+			followUp: null,
+			losing: null,
+			undecided: null,
+			review: null,
+			effortMost: null,
+			...facts,
+			attendance
+		},
 		{ ...DEFAULT_HOUSE, ...house },
 		now
 	);

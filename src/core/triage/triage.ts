@@ -177,7 +177,11 @@ const trained = ({ checkins, days }: TriageFacts): CheckinSeen[] =>
 function overEffort(facts: TriageFacts, now: number): Found {
 	const [last] = trained(facts);
 	const most = facts.effortMost;
-	return last && most !== null && last.effort !== null && last.effort > most && last.at > now - NEWS_DAYS * DAY
+	return last &&
+		most !== null &&
+		last.effort !== null &&
+		last.effort > most &&
+		last.at > now - NEWS_DAYS * DAY
 		? { kind: 'over effort', since: last.at, day: last.day, effort: last.effort, most }
 		: null;
 }

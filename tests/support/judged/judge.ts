@@ -35,9 +35,14 @@ function isTooHeavy(planned: Part, got: Part, { level }: Judged): boolean {
 	const wanted =
 		got.exercise === planned.exercise
 			? planned.kg
-			: Math.min(planned.kg * (shareOfSquat(got.exercise) / shareOfSquat(planned.exercise)) * 1.2, most * 1.2);
+			: Math.min(
+					planned.kg * (shareOfSquat(got.exercise) / shareOfSquat(planned.exercise)) * 1.2,
+					most * 1.2
+				);
 	if (got.kg <= wanted) return false;
-	return repsOf(got) >= repsOf(planned) || effort(got.kg, repsOf(got)) > effort(wanted, repsOf(planned)) * 1.02;
+	return (
+		repsOf(got) >= repsOf(planned) || effort(got.kg, repsOf(got)) > effort(wanted, repsOf(planned)) * 1.02
+	);
 }
 
 export function judge(
@@ -46,7 +51,8 @@ export function judge(
 	practice: Practice,
 	canDoAnything: (exercise: string, person: Judged) => boolean
 ): Verdict {
-	const zero = <T>(make: () => T) => Object.fromEntries(FAULTS.map((fault) => [fault, make()])) as Record<Fault, T>;
+	const zero = <T>(make: () => T) =>
+		Object.fromEntries(FAULTS.map((fault) => [fault, make()])) as Record<Fault, T>;
 	const verdict: Verdict = { exercises: 0, sessions: 0, counts: zero(() => 0), examples: zero(() => []) };
 	for (const [name, planned] of sessions)
 		for (const person of people) {
@@ -81,13 +87,21 @@ export function judge(
 						return;
 					}
 					const text = `${part.exercise} ${part.kg ?? ''} → ${found.exercise} ${found.kg ?? found.resistance ?? ''}`;
-					if (isTooHeavy(part, found, person)) object('too heavy', `${text} × ${JSON.stringify(found.target)}`);
+					if (isTooHeavy(part, found, person))
+						object('too heavy', `${text} × ${JSON.stringify(found.target)}`);
 					if (isUnsuitable(found.exercise, condition)) object('unsuitable', text);
 					if (isOutside(found.exercise) && !isOutside(part.exercise)) object('out of place', text);
 					names.set(found.exercise, (names.get(found.exercise) ?? 0) + 1);
-					if (found.exercise !== part.exercise && (names.get(found.exercise)! > 1 || plannedNames.has(found.exercise)))
+					if (
+						found.exercise !== part.exercise &&
+						(names.get(found.exercise)! > 1 || plannedNames.has(found.exercise))
+					)
 						object('repeated', text);
-					if (!timed && found !== part && wholeSeconds(found, practice) > wholeSeconds(part, practice) * 1.1 + 5)
+					if (
+						!timed &&
+						found !== part &&
+						wholeSeconds(found, practice) > wholeSeconds(part, practice) * 1.1 + 5
+					)
 						object('part longer', text);
 				});
 			});

@@ -13,7 +13,8 @@ export const KITS = {
 	'one 16 kg dumbbell': 'dumbbell 16 kg; mat',
 	adjustable: '2 x adjustable dumbbell 2-24 kg, steps of 2 kg; bench; mat',
 	backpack: 'backpack 10 kg; mat',
-	everything: '2 x adjustable dumbbell 2-24 kg, steps of 1 kg; light band; medium band; heavy band; loop band; backpack 15 kg; mat; bench; step; pull-up bar; rope'
+	everything:
+		'2 x adjustable dumbbell 2-24 kg, steps of 1 kg; light band; medium band; heavy band; loop band; backpack 15 kg; mat; bench; step; pull-up bar; rope'
 } as const;
 export type KitName = keyof typeof KITS;
 

@@ -111,10 +111,7 @@ const tiresGrip = (e: Exercise | null): boolean =>
 	(e.primary.includes('forearms') ||
 		(e.assisting.includes('forearms') && ['hinge', 'pull down', 'carry', 'lunge'].includes(e.pattern)));
 const holdsOverhead = (e: Exercise | null): boolean =>
-	e !== null &&
-	goesOverhead(e) &&
-	e.primary.includes('front shoulder') &&
-	takesWeight(e);
+	e !== null && goesOverhead(e) && e.primary.includes('front shoulder') && takesWeight(e);
 
 const overheadAfterGrip: Check = ({ session, goes }) => {
 	const seen = new Set<Part>();

@@ -37,10 +37,7 @@ const lean = (slope: number, x: number, y: number) => ({
 	at: [0, slope < 60 ? 6.2 : 2.4] as const
 });
 const PRESS = side('Overhead press', up(RACK), up(OVERHEAD), [db('hand1')]);
-const RAISE = front('Lateral raise', facing(BESIDE), facing([-176, -182]), [
-	db('hand1'),
-	db('hand2')
-]);
+const RAISE = front('Lateral raise', facing(BESIDE), facing([-176, -182]), [db('hand1'), db('hand2')]);
 const ROW = side('Bent-over row', bent([-92, -88], 28), bent([176, -94], 28), [db('hand1')]);
 const CURL = side('Curl', up([-92, -86]), up([-86, 62]), [db('hand1')]);
 const SQUAT_PRESS = side('Squat and press', low([-46, 92]), up(OVERHEAD), [db('hand1')]);

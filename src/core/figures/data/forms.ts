@@ -85,10 +85,12 @@ export const FORMS: Row[] = [
 		seatedFront({ to: [-15, 32], bend: -1 }, { arm2: { to: [15, 32], bend: 1 } }),
 		[STOOL]
 	),
-	side('Loaded seated calf raise', seated(on(18, 31)), seated(on(18, 32), { leg: on(24.5, 5.4), foot: -50 }), [
-		SEAT,
-		db('hand1')
-	]),
+	side(
+		'Loaded seated calf raise',
+		seated(on(18, 31)),
+		seated(on(18, 32), { leg: on(24.5, 5.4), foot: -50 }),
+		[SEAT, db('hand1')]
+	),
 	side('Bottle press', up(RACK), up(OVERHEAD), [bottle('hand1')]),
 	SEATED_PRESS,
 	as(SEATED_PRESS, 'Seated band press', [SEAT, band('hip', 'hand1')]),
@@ -171,12 +173,20 @@ export const FORMS: Row[] = [
 	),
 	front(
 		'Seated inner thigh stretch',
-		seatedFront({ to: [-16, 34], bend: -1 }, { arm2: { to: [16, 34], bend: 1 }, leg: [-140, -90], leg2: [-40, -90] }),
-		seatedFront({ to: [-18, 34], bend: -1 }, { arm2: { to: [18, 34], bend: 1 }, leg: [-146, -90], leg2: [-34, -90] }),
+		seatedFront(
+			{ to: [-16, 34], bend: -1 },
+			{ arm2: { to: [16, 34], bend: 1 }, leg: [-140, -90], leg2: [-40, -90] }
+		),
+		seatedFront(
+			{ to: [-18, 34], bend: -1 },
+			{ arm2: { to: [18, 34], bend: 1 }, leg: [-146, -90], leg2: [-34, -90] }
+		),
 		[STOOL]
 	),
 	side('Seated upper arm stretch', seated([82, 160]), seated([96, 220]), [SEAT]),
-	side('Seated wrist stretch', seated([-4, 0], { arm2: [-20, 10] }), seated([2, 6], { arm2: [-14, 20] }), [SEAT]),
+	side('Seated wrist stretch', seated([-4, 0], { arm2: [-20, 10] }), seated([2, 6], { arm2: [-14, 20] }), [
+		SEAT
+	]),
 	side('Squat and curl', low([-88, -70]), up([-86, 62]), [db('hand1')]),
 	side('Half squat with palm press', up([-60, 30]), stand(38, 74, [-66, 30]), []),
 	side('Seated boxing', seated([-52, 80], { arm2: [-62, 78] }), seated([2, 2], { arm2: [-62, 78] }), [SEAT]),

@@ -104,7 +104,9 @@ export const LEGS: Row[] = [
 	side('Band squat', up(RACK), low([-62, 72]), [band('ankle1', 'hand1')]),
 	side('Front squat', up(RACK), low([-42, 95]), [db('hand1')]),
 	front('Wide squat', WIDE_UP, WIDE_LOW),
-	front('Wide goblet squat', { ...WIDE_UP, ...HANDS_HIGH }, { ...WIDE_LOW, ...HANDS_HIGH_LOW }, [db('hand1')]),
+	front('Wide goblet squat', { ...WIDE_UP, ...HANDS_HIGH }, { ...WIDE_LOW, ...HANDS_HIGH_LOW }, [
+		db('hand1')
+	]),
 	front(
 		'Squat with band at the knees',
 		{ ...WIDE_UP, at: [0, 46], leg: { to: [-11, 0], bend: -1 }, leg2: { to: [11, 0], bend: 1 } },

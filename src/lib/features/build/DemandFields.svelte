@@ -35,14 +35,27 @@
 		{ field: 'floorTransfer', label: 'Down to the floor', options: ['yes', 'no'] },
 		{ field: 'space', label: 'Space', options: [...SPACES] },
 		{ field: 'lever', label: 'Lever', options: [...LEVERS] }
-	] as const satisfies readonly { field: Rated | keyof DemandInput; label: string; options: readonly string[] }[];
+	] as const satisfies readonly {
+		field: Rated | keyof DemandInput;
+		label: string;
+		options: readonly string[];
+	}[];
 	type Field = (typeof FIELDS)[number]['field'] | 'relativeLoad';
 
 	const textOf = (one: unknown): string =>
-		one === undefined || one === null ? '' : typeof one === 'boolean' ? (one ? 'yes' : 'no') : `${one as string | number}`;
+		one === undefined || one === null
+			? ''
+			: typeof one === 'boolean'
+				? one
+					? 'yes'
+					: 'no'
+				: `${one as string | number}`;
 	const textsOf = (demands: DemandInput): Record<Field, string> =>
 		Object.fromEntries(
-			[...FIELDS.map(({ field }) => field), 'relativeLoad' as const].map((field) => [field, textOf(demands[field])])
+			[...FIELDS.map(({ field }) => field), 'relativeLoad' as const].map((field) => [
+				field,
+				textOf(demands[field])
+			])
 		) as Record<Field, string>;
 	// svelte-ignore state_referenced_locally
 	let texts = $state(textsOf(value));

@@ -38,7 +38,9 @@
 	<ul class="panel divide-base-300 divide-y px-3">
 		{#each SORE_PLACES as place (place)}
 			<li class="flex min-h-14 items-center justify-between gap-3">
-				<label for="hurts-{place}" class="font-semibold"><span class="first-letter:uppercase inline-block">{areaText(place)}</span></label>
+				<label for="hurts-{place}" class="font-semibold"
+					><span class="first-letter:uppercase inline-block">{areaText(place)}</span></label
+				>
 				<select
 					id="hurts-{place}"
 					class="select min-h-11 w-48"

@@ -24,8 +24,19 @@
 		back: boolean;
 		refused: { incident: string; message: string; reply: string } | null;
 	}
-	let { incidents, person, name, zone, exercises, tomorrow, askAgainOn, draft, replyId, back, refused }: Props =
-		$props();
+	let {
+		incidents,
+		person,
+		name,
+		zone,
+		exercises,
+		tomorrow,
+		askAgainOn,
+		draft,
+		replyId,
+		back,
+		refused
+	}: Props = $props();
 
 	const DECIDED: Record<IncidentDecision, string> = {
 		'give back': 'Given back',
@@ -73,13 +84,15 @@
 				{one.kind === 'pain' ? 'Pain' : 'Warning sign'}, {dayAndTimeIn(zone, one.at)}
 			</p>
 			<p class="text-sm">
-				“{one.said}”{one.intensity === null ? '' : `, ${one.intensity} of 10`}{one.feels ? `, ${one.feels}` : ''}.
+				“{one.said}”{one.intensity === null ? '' : `, ${one.intensity} of 10`}{one.feels
+					? `, ${one.feels}`
+					: ''}.
 				{#if one.kind === 'stop sign'}
 					Nothing is released to {name} until you record who said yes.
 				{:else}
 					{#if one.areas.length > 0}From the next session on {placesOf(one)}
-						{one.areas.length === 1 ? 'is' : 'are'} spared until you decide.{:else}{name} didn’t say where, so
-						no joint is spared: ask.{/if}
+						{one.areas.length === 1 ? 'is' : 'are'} spared until you decide.{:else}{name} didn’t say where, so no
+						joint is spared: ask.{/if}
 					{#if one.exercises.length > 0}{listed(one.exercises)}
 						{one.exercises.length === 1 ? 'is' : 'are'} off.{/if}
 				{/if}

@@ -15,7 +15,9 @@ describe('why somebody needs their coach', () => {
 		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 2, isSharp: false })).toContain(
 			', told twice in the last 10 check-ins.'
 		);
-		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 3, isSharp: false })).toContain('told 3 times');
+		expect(say({ kind: 'pain', day: 23, hurts: 'left knee', times: 3, isSharp: false })).toContain(
+			'told 3 times'
+		);
 		expect(say({ kind: 'held', why: 'clearance over' })).toMatch(/^The clearance has run out/);
 		expect(say({ kind: 'never started', due: 1 })).toBe('Nothing has come in, and 1 day was due.');
 		expect(say({ kind: 'never started', due: 3 })).toBe('Nothing has come in, and 3 days were due.');

@@ -1,10 +1,4 @@
-import {
-	EXERCISE_LIMITS,
-	libraryOf,
-	STANDARD,
-	type Exercise,
-	type Library
-} from '$core/exercise';
+import { EXERCISE_LIMITS, libraryOf, STANDARD, type Exercise, type Library } from '$core/exercise';
 import type { CoachId } from '../platform/ids';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../db/database';

@@ -1,7 +1,14 @@
 /** What does not fit somebody on the days ahead: looked for before a day is released, and again where something has changed. */
 import { createHash } from 'node:crypto';
 import { setImmediate as breath } from 'node:timers/promises';
-import { appliesOn, type FitCase, type FitResult, type Override, type Unfit } from '$core/day';
+import {
+	appliesOn,
+	type AuditFinding,
+	type FitCase,
+	type FitResult,
+	type Override,
+	type Unfit
+} from '$core/day';
 import { dayInZone } from '$core/calendar';
 import { whatHelps, type Help, type FitProfile } from '$core/fit';
 import type { Session } from '$core/session';
@@ -124,12 +131,13 @@ async function keep(
 			.map(({ id, day, mark }, at) => ({ id, day, mark, ...results[i + at] }));
 		// Somebody who was taken off meanwhile has no days any more.
 		await db.query(
-			`insert into fit_day (enrolment_id, day, mark, seconds, unfit, nothing)
-			 select r.id, r.day, r.mark, r.seconds, r.unfit, r.nothing
-			 from jsonb_to_recordset($1::jsonb) as r(id uuid, day int, mark text, seconds float8, unfit jsonb, nothing boolean)
+			`insert into fit_day (enrolment_id, day, mark, seconds, unfit, nothing, audit)
+			 select r.id, r.day, r.mark, r.seconds, r.unfit, r.nothing, r.audit
+			 from jsonb_to_recordset($1::jsonb) as r(id uuid, day int, mark text, seconds float8, unfit jsonb, nothing boolean, audit jsonb)
 			 join enrolment e on e.id = r.id
 			 on conflict (enrolment_id, day) do update
-				set mark = excluded.mark, seconds = excluded.seconds, unfit = excluded.unfit, nothing = excluded.nothing`,
+				set mark = excluded.mark, seconds = excluded.seconds, unfit = excluded.unfit, nothing = excluded.nothing,
+				audit = excluded.audit`,
 			[JSON.stringify(rows)]
 		);
 		await breath();
@@ -153,6 +161,8 @@ export interface Misfit {
 	over: boolean;
 	nothing: boolean;
 	unfit: { exercise: string; helps: Help[] }[];
+	/** What goes against the rules in what they get. */
+	audit: AuditFinding[];
 }
 
 /** Share of a session that is left where it is made to fit, in percent, down to fives. */
@@ -171,16 +181,16 @@ export async function misfitsOn(
 	people: readonly Pick<Enrolment, 'id' | 'suited'>[]
 ): Promise<Misfit[]> {
 	const rows = await context.db.query<Omit<Misfit, 'over' | 'unfit'> & { unfit: Unfit[] }>(
-		`select f.enrolment_id as id, p.name, f.day, coalesce(p.minutes, $3) as minutes, f.seconds, f.nothing, f.unfit
+		`select f.enrolment_id as id, p.name, f.day, coalesce(p.minutes, $3) as minutes, f.seconds, f.nothing, f.unfit, f.audit
 		 from fit_day f join enrolment e on e.id = f.enrolment_id join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and f.day = any($2::int[])
-			and (f.nothing or f.unfit <> '[]' or f.seconds >= 60 * (coalesce(p.minutes, $3) + 0.5)) order by p.name, f.day`,
+			and (f.nothing or f.unfit <> '[]' or f.audit <> '[]' or f.seconds >= 60 * (coalesce(p.minutes, $3) + 0.5)) order by p.name, f.day`,
 		[challenge.id, days, challenge.budgetMinutes]
 	);
 	if (rows.length === 0) return [];
 	const { practice } = await groupNow(context, challenge.id);
 	const byId = new Map(people.map((one) => [one.id, one]));
-	const weight = (one: Misfit) => (one.nothing ? 0 : one.unfit.length > 0 ? 1 : 2);
+	const weight = (one: Misfit) => (one.nothing ? 0 : one.audit.length > 0 ? 1 : one.unfit.length > 0 ? 2 : 3);
 	return rows
 		.map(({ unfit, ...row }): Misfit => {
 			const person = byId.get(row.id);
@@ -197,7 +207,7 @@ export async function misfitsOn(
 					})
 			};
 		})
-		.filter((one) => one.nothing || one.unfit.length > 0 || one.over)
+		.filter((one) => one.nothing || one.unfit.length > 0 || one.audit.length > 0 || one.over)
 		.sort((a, b) => weight(a) - weight(b));
 }
 

@@ -1,14 +1,18 @@
 /** What each person of a challenge gets of a day's session, before it is released. */
 import {
+	fitGroups,
 	fitRow,
 	personalSession,
 	plannedParts,
+	type Attention,
+	type Difference,
 	type FitRow,
 	type Override,
 	type PersonalSession,
 	type PlannedPart
 } from '$core/day';
 import type { FitProfile } from '$core/fit';
+import { holdAt } from '$core/health';
 import type { Practice } from '$core/practice';
 import { compileSession, type Session, type Timeline } from '$core/session';
 import { outlineOf, type Outline } from '$core/analysis';
@@ -58,6 +62,8 @@ export interface FitPerson {
 	over: boolean;
 	/** Whether anything differs from the plan. */
 	differs: boolean;
+	/** Whether nothing is released to them. */
+	isHeld: boolean;
 }
 
 export interface FitMatrix {
@@ -65,6 +71,8 @@ export interface FitMatrix {
 	session: string;
 	parts: PlannedPart[];
 	people: FitPerson[];
+	/** The same people by what is different for them, by their places among them. */
+	groups: { attention: Attention; differences: Difference[]; people: number[] }[];
 }
 
 /** Whether a session takes longer than somebody has, by the minute. */
@@ -104,10 +112,17 @@ export async function matrixOf(
 			row,
 			minutes,
 			over: isOver(row.seconds, minutes),
-			differs: row.cells.some(({ kind }) => kind !== 'same')
+			differs: row.cells.some(({ kind }) => kind !== 'same'),
+			isHeld: holdAt(one.holds, asOf) !== null
 		};
 	});
-	return { day, session: name, parts: plannedParts(body), people };
+	const parts = plannedParts(body);
+	const placed = people.map((one, place) => ({ ...one, place }));
+	const groups = fitGroups(placed, parts).map(({ people: them, ...group }) => ({
+		...group,
+		people: them.map(({ place }) => place)
+	}));
+	return { day, session: name, parts, people, groups };
 }
 
 /** A session as one person gets it, with its own timeline. */

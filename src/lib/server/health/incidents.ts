@@ -159,7 +159,9 @@ export async function decideIncident(
 			note
 		});
 		if (reply)
-			await writeTo(inside, challenge, person, coach, { id: replyId ?? context.ids.uuid(), text: reply }, [about]);
+			await writeTo(inside, challenge, person, coach, { id: replyId ?? context.ids.uuid(), text: reply }, [
+				about
+			]);
 		await settlePain(tx, person.participantId, now);
 	});
 }
@@ -189,7 +191,11 @@ export async function followUp(
 }
 
 /** Ends sparing or a hold that goes on. @throws Refusal 404 */
-export async function endSparing({ db, clock }: Context, person: OwnPerson, incidentId: string): Promise<void> {
+export async function endSparing(
+	{ db, clock }: Context,
+	person: OwnPerson,
+	incidentId: string
+): Promise<void> {
 	const now = clock.now();
 	await db.transaction(async (tx) => {
 		const done = await tx.query(

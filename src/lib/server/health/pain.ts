@@ -56,7 +56,9 @@ export async function notePain(
 	);
 	if (!said) return corrects ? withdrawPain(tx, { enrolmentId, participantId }, day, now) : undefined;
 	const read = readPain(said);
-	const places = [pain?.area, ...(run?.hurts ?? []).map(({ area }) => area)].filter((area) => area !== 'elsewhere');
+	const places = [pain?.area, ...(run?.hurts ?? []).map(({ area }) => area)].filter(
+		(area) => area !== 'elsewhere'
+	);
 	const areas = [...new Set([...places.flatMap((area) => area ?? []), ...read.areas])];
 	const intensity = pain?.intensity ?? read.intensity;
 	const exercises = planned === null ? [] : hurtIn(told, planned).slice(0, MOST_OFF);

@@ -30,7 +30,10 @@ export function reentryFor({ person, days }: Pick<RollRow, 'person' | 'days'>, a
 	const since = apart(last, asOf);
 	const daysOff = since >= 7 ? since : since <= 2 && before !== undefined ? apart(before, last) : 0;
 	const next = days
-		.filter(({ theirs, kind, state }) => theirs && kind !== 'rest' && kind !== 'test' && (state === 'open' || state === 'ahead'))
+		.filter(
+			({ theirs, kind, state }) =>
+				theirs && kind !== 'rest' && kind !== 'test' && (state === 'open' || state === 'ahead')
+		)
 		.map(({ day }) => day);
 	const steps = reentryOf(daysOff, next);
 	return steps.length === 0 ? null : { daysOff, steps };

@@ -15,7 +15,16 @@
  *
  * The ratings are ours, one movement at a time; common practice, no source.
  */
-import { ARM_HEIGHTS, IMPACTS, LEVERS, RATED, RATINGS, SPACES, type Demands, type Rating } from '../../demands';
+import {
+	ARM_HEIGHTS,
+	IMPACTS,
+	LEVERS,
+	RATED,
+	RATINGS,
+	SPACES,
+	type Demands,
+	type Rating
+} from '../../demands';
 import { LEG_DEMANDS } from './legs';
 import { MOVING_DEMANDS } from './moving';
 import { STRETCH_DEMANDS } from './stretches';

@@ -11,6 +11,10 @@ alter table incident
 update incident set areas = array[area] where area is not null and area <> 'elsewhere';
 create index incident_sparing on incident (enrolment_id) where kind = 'pain' and over_at is null;
 
+-- What an audit sees in a day ahead; all of them are looked at again, since what fits follows other rules now.
+alter table fit_day add column audit jsonb not null default '[]';
+delete from fit_day;
+
 -- The newest pain that somebody reported and what was decided about it, on their own page.
 create or replace function standing_of(enrolment_id uuid, polls_since timestamptz) returns jsonb language plpgsql stable as $$
 begin

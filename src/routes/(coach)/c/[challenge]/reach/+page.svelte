@@ -34,9 +34,7 @@
 			retention: 'remark-attention',
 			adaptation: '',
 			praise: ''
-		})[
-			REASON_KINDS[kind]
-		];
+		})[REASON_KINDS[kind]];
 	const said = $derived(form && 'message' in form && form.message !== undefined ? form : null);
 	/** What was refused: an excuse, a message, or what was noted. */
 	const what = $derived(

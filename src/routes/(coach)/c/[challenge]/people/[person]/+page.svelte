@@ -150,7 +150,9 @@
 								><td></td><td colspan="7">
 									{#if row.hurts}<p class="remark remark-safety">
 											<b>Hurts:</b>
-											{row.hurts}{row.well.pain ? ` (${[row.well.pain.kind, row.well.pain.area].filter(Boolean).join(', ')})` : ''}.
+											{row.hurts}{row.well.pain
+												? ` (${[row.well.pain.kind, row.well.pain.area].filter(Boolean).join(', ')})`
+												: ''}.
 											<span class="quiet"
 												>Pain is not soreness: take the exercise out until it is quiet; a professional if it
 												lasts or is sharp.</span

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Empty from '$lib/ui/Empty.svelte';
+	import Groups from '$lib/features/fit/Groups.svelte';
 	import Matrix from '$lib/features/fit/Matrix.svelte';
 	import { counted, dayText } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -11,6 +12,7 @@
 	const after = $derived(data.training.find((day) => day > data.fitDay));
 	const differing = $derived(matrix?.people.filter(({ differs }) => differs).length ?? 0);
 	const unfit = $derived(matrix?.people.filter(({ row }) => row.nothing || row.unfit.length > 0).length ?? 0);
+	let shownAll = $state(false);
 	const over = $derived(matrix?.people.filter((one) => one.over).length ?? 0);
 </script>
 
@@ -38,5 +40,11 @@
 		<a class="link-quiet" href="/c/{data.challenge.id}/people/import">Enrol people from a list</a>
 	</Empty>
 {:else}
-	{#key matrix.day}<Matrix {matrix} base="/c/{data.challenge.id}/people" />{/key}
+	<Groups {matrix} base="/c/{data.challenge.id}/people" />
+	<details class="mt-4" bind:open={shownAll}>
+		<summary class="link-quiet cursor-pointer">Person by person</summary>
+		{#if shownAll}{#key matrix.day}<div class="mt-2">
+					<Matrix {matrix} base="/c/{data.challenge.id}/people" />
+				</div>{/key}{/if}
+	</details>
 {/if}

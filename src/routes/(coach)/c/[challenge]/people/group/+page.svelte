@@ -101,7 +101,8 @@
 					<summary class="link-quiet cursor-pointer">How this is worked out</summary>
 					<p class="mt-1">
 						The level that at least half of them reach; what four of five have; weights that nine of ten have;
-						what a quarter has to leave out. Everybody else gets what profile them. Common practice, no source.
+						what a quarter has to leave out. Everybody else gets what profile them. Common practice, no
+						source.
 					</p>
 				</details>
 				<p class="flex flex-wrap gap-x-4 text-sm">

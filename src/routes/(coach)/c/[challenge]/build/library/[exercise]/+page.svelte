@@ -123,8 +123,8 @@
 			{/each}
 		</dl>
 		<p class="quiet mt-2 text-[13px]">
-			Cues, pace, muscles and ratings: common practice, no source. Pain is not soreness: stop, and see a professional
-			if it lasts.
+			Cues, pace, muscles and ratings: common practice, no source. Pain is not soreness: stop, and see a
+			professional if it lasts.
 		</p>
 	</section>
 </div>

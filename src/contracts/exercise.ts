@@ -1,4 +1,5 @@
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType, type Lazy } from 'yup';
+import { optional } from './values';
 import {
 	ARM_HEIGHTS,
 	completeDemands,
@@ -43,26 +44,43 @@ const rating = (label: string) =>
 		.typeError(`${label}: a whole number from 0 to 3`)
 		.oneOf([...RATINGS], `${label}: a whole number from 0 to 3`);
 
+/** Fields that a coach may rate. */
+const KNOWN: ReadonlySet<string> = new Set([
+	...RATED,
+	'arms',
+	'balance',
+	'canHoldOn',
+	'impact',
+	'floorTransfer',
+	'space',
+	'lever',
+	'relativeLoad'
+]);
+
 /** What a coach says an exercise demands; a field that is left out counts as the highest of its movement. */
 const demandsSchema = object({
-	...(Object.fromEntries(RATED.map((field) => [field, rating(DEMAND_WORDS[field].toLowerCase())])) as Record<
-		Rated,
-		ReturnType<typeof rating>
-	>),
-	arms: anyOf(ARM_HEIGHTS, 'arms'),
-	balance: rating('balance'),
-	canHoldOn: boolean(),
-	impact: anyOf(IMPACTS, 'impact'),
-	floorTransfer: boolean(),
-	space: anyOf(SPACES, 'space'),
-	lever: anyOf(LEVERS, 'lever'),
-	relativeLoad: number()
-		.typeError('relative load: a number, 1 for a goblet squat')
-		.min(RELATIVE_LOAD.least, `relative load: ${RELATIVE_LOAD.least} to ${RELATIVE_LOAD.most}`)
-		.max(RELATIVE_LOAD.most, `relative load: ${RELATIVE_LOAD.least} to ${RELATIVE_LOAD.most}`)
-		.nullable()
+	...(Object.fromEntries(
+		RATED.map((field) => [field, optional(rating(DEMAND_WORDS[field].toLowerCase()))])
+	) as Record<Rated, Lazy<Rating | undefined>>),
+	arms: optional(anyOf(ARM_HEIGHTS, 'arms')),
+	balance: optional(rating('balance')),
+	canHoldOn: optional(boolean()),
+	impact: optional(anyOf(IMPACTS, 'impact')),
+	floorTransfer: optional(boolean()),
+	space: optional(anyOf(SPACES, 'space')),
+	lever: optional(anyOf(LEVERS, 'lever')),
+	relativeLoad: optional(
+		number()
+			.typeError('relative load: a number, 1 for a goblet squat')
+			.min(RELATIVE_LOAD.least, `relative load: ${RELATIVE_LOAD.least} to ${RELATIVE_LOAD.most}`)
+			.max(RELATIVE_LOAD.most, `relative load: ${RELATIVE_LOAD.least} to ${RELATIVE_LOAD.most}`)
+			.nullable()
+	)
 })
-	.noUnknown(({ unknown }: { unknown: string }) => `demands: there is no “${unknown}”`)
+	.test('known', function (_, { originalValue }) {
+		const unknown = Object.keys((originalValue ?? {}) as object).find((key) => !KNOWN.has(key));
+		return unknown === undefined || this.createError({ message: `demands: there is no “${unknown}”` });
+	})
 	.default({});
 
 const name = string()

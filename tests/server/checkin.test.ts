@@ -247,7 +247,7 @@ describe('how somebody is', () => {
 			waterLitres: 1.5,
 			fuelMet: false,
 			win: 'up the hill',
-			pain: { area: 'knee', kind: 'sharp', at: null }
+			pain: { area: 'knee', kind: 'sharp', intensity: null, at: null }
 		});
 	});
 });

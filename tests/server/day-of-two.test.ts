@@ -129,7 +129,7 @@ describe('alternatives if something hurts', () => {
 		const { id } = await createSession(context, world.coach.id, {
 			name: 'Knees',
 			body: body(
-				'3 x 10 goblet squat @ 8 kg if the knee hurts: sit to chair if the wrist hurts: wall sit or squat'
+				'3 x 10 goblet squat @ 8 kg if the knee hurts: half squat if the wrist hurts: wall sit or squat'
 			)
 		});
 		await save((plan) => putDays(plan, [3], { session: id, evening: null }));
@@ -139,7 +139,7 @@ describe('alternatives if something hurts', () => {
 				await openDay(context, { ...oslo, suited: { ...oslo.suited, kit: [], limits } }, 3)
 			).session?.outline.blocks[0]?.parts[0]?.instead.map((one) => [one.exercise, one.forThem ?? false]);
 		expect(await marked(['no jumps'])).toEqual([
-			['Sit to chair', false],
+			['Half squat', false],
 			['Wall sit', false],
 			['Squat', false]
 		]);
@@ -148,9 +148,9 @@ describe('alternatives if something hurts', () => {
 			['Wall sit', false],
 			['Squat', false]
 		]);
+		// It comes first even where the library would allow the squat.
 		expect(await marked(['no weight on the wrists'])).toEqual([
-			['Sit to chair', false],
-			['Wall sit', true],
+			['Half squat', false],
 			['Squat', false]
 		]);
 		// What was done stays as it was asked, and what is known of one since then marks nothing for another.

@@ -307,7 +307,7 @@ describe('a hold', () => {
 describe('weeks that go by', () => {
 	it('bring the limits of a trimester, note it, and ask again after a birth', async () => {
 		await finish({ body: { ...ANSWERS.body, expecting: 'pregnant', pregnantWeek: 13 } });
-		expect((await own()).limits).toEqual([]);
+		expect((await own()).limits).toEqual(['no balance without support']);
 		expect(await followWeeks(context)).toBe(0);
 		context.at('2026-12-02T12:00:00Z');
 		expect(await followWeeks(context)).toBe(1);

@@ -78,7 +78,12 @@ describe('a coach’s own exercises', () => {
 		[{ equipment: [{ item: 'mat', count: 99 }] }, 'equipment[0].count', '1 to 9'],
 		[{ cues: [] }, 'cues', 'at least one cue'],
 		[{ cues: ['a', 'b', 'c', 'd', 'e'] }, 'cues', 'at most 4'],
-		[{ balance: 7 }, 'balance', '0 none']
+		[{ demands: { balance: 7 } }, 'demands.balance', 'from 0 to 3'],
+		[{ demands: { knee: 1.5 } }, 'demands.knee', 'from 0 to 3'],
+		[{ demands: { impact: 'huge' } }, 'demands.impact', 'there is no “huge”'],
+		[{ demands: { relativeLoad: 9 } }, 'demands.relativeLoad', '0.05 to 3'],
+		[{ demands: { charm: 1 } }, 'demands', 'charm'],
+		[{ pattern: 'jump', demands: { impact: 'low' } }, 'demands', 'A jump has high impact']
 	])('%j is refused with its place', async (wrong, field, says) => {
 		const refused = await refusal(createExercise(context, coach.id, { ...BEAM, name: 'New', ...wrong }));
 		expect(refused.status).toBe(400);

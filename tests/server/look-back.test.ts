@@ -76,7 +76,7 @@ describe('a challenge looked back on', () => {
 		expect(seen.find(({ id }) => id === world.people[0]!.enrolmentId)!.reached).toEqual([
 			Date.parse('2026-11-27T07:00:00Z')
 		]);
-		const worked = whatWorked(seen, context.clock.now());
+		const worked = whatWorked(seen, context.clock.now(), { mornings: 0, people: 0 });
 		expect(worked.find(({ reached }) => reached.n > 0)).toMatchObject({ reached: { n: 1, x: 1 } });
 	});
 });

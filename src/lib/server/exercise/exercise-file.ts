@@ -178,7 +178,7 @@ const MOST_LINES = EXERCISE_LIMITS.own + 500;
 
 /** Reads exercises of a coach's own from CSV; every fault with its line, nothing is written. */
 export function readExercisesCsv(text: string, library: Library): ReadExercises {
-	const { data, errors } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
+	const { data, errors, meta } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
 		header: true,
 		skipEmptyLines: 'greedy',
 		preview: MOST_LINES + 1,
@@ -197,6 +197,9 @@ export function readExercisesCsv(text: string, library: Library): ReadExercises 
 		const message = `more than ${MOST_LINES.toLocaleString('en')} lines; as many are read at most`;
 		return { ...result, faults: [{ line: MOST_LINES + 2, message }] };
 	}
+	for (const column of meta.fields ?? [])
+		if (column && !(COLUMNS as readonly string[]).includes(column))
+			result.faults.push({ line: 1, message: `there is no column “${column}”; there are ${COLUMNS.join(', ')}` });
 	const names = new Set<string>();
 	data.forEach((row, i) => {
 		const line = i + 2;

@@ -161,8 +161,8 @@ export const PEOPLE: DemoPerson[] = [
 			{
 				onDay: 4,
 				exercise: 'Mountain climber',
-				instead: 'Incline climber',
-				why: 'Hands on the seat: no need to get down to the floor and up again.'
+				instead: 'Wall plank',
+				why: 'At the wall: no need to get down to the floor and up again.'
 			},
 			{
 				onDay: 4,

@@ -1,11 +1,13 @@
 /** What the coach of the demo did about those who needed her, on the mornings of the weeks before, and who answered. */
+import { dateIn } from '$core/calendar';
+import { ASK_AGAIN_DAYS } from '$core/health';
 import { DEFAULT_TONE, draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
 import type { OwnedChallenge } from '$lib/server/challenge/challenge';
-import { decideIncident, incidentsOf } from '$lib/server/health/incidents';
+import { decideIncident, followUp, incidentsOf } from '$lib/server/health/incidents';
 import { cameIn } from '$lib/server/desk/desk';
 import { replyTo } from '$lib/server/messages/replies';
 import { writeTo, writeToCoach } from '$lib/server/messages/messages';
-import { asPerson, enrolmentOf } from '$lib/server/people/enrolments';
+import { asPerson, enrolmentOf, type OwnPerson } from '$lib/server/people/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import type { CoachId } from '$lib/server/platform/ids';
@@ -65,11 +67,7 @@ export async function writeReaches(
 			const group = REASON_KINDS[first.kind];
 			if (first.kind === 'pain') {
 				for (const { id, decidedAt } of await incidentsOf(then.db, person.id, at))
-					if (decidedAt === null)
-						await decideIncident(then, challenge, person, by, id, {
-							decision: 'keep off',
-							note: 'Slower down, and no deeper than it is quiet.'
-						});
+					if (decidedAt === null) await spare(context, challenge, person, by, id, { at, now });
 				continue;
 			}
 			if (group !== 'retention') {
@@ -99,4 +97,22 @@ export async function writeReaches(
 			{ id: coach, name: 'Runa' },
 			{ id: context.ids.uuid(), about, line: i % 2 === 0 ? 1 : 4 }
 		);
+}
+
+/** Keeps what hurts spared for three days, and asks after it then. */
+async function spare(
+	context: Context,
+	challenge: OwnedChallenge,
+	person: OwnPerson,
+	by: CoachId,
+	id: string,
+	{ at, now }: { at: number; now: number }
+): Promise<void> {
+	const later = at + ASK_AGAIN_DAYS * DAY_MS;
+	await decideIncident({ ...context, clock: fixedClock(at) }, challenge, person, by, id, {
+		decision: 'spare',
+		note: 'Slower down, and no deeper than it is quiet.',
+		followUpOn: dateIn(challenge.coachZone, later)
+	});
+	if (later < now) await followUp({ ...context, clock: fixedClock(later) }, person, id, { outcome: 'over' });
 }

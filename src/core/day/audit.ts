@@ -3,7 +3,7 @@ import { SPACES, takesWeight } from '../exercise';
 import { ceilingKg, type FitProfile } from '../fit';
 import { brokenLimits, loadShareOf, missingIn } from '../kit';
 import type { Practice } from '../practice';
-import { amountOf, formatOf, loadText, sessionSeconds, type Part, type Session } from '../session';
+import { amountOf, loadText, sessionSeconds, type Part, type Session } from '../session';
 import { listed } from '../text/words';
 import type { PersonalSession } from './personal';
 

@@ -9,8 +9,6 @@ export {
 	PATTERNS,
 	POSITIONS,
 	readNeed,
-	CONCERNS,
-	type Caution,
 	type Concern,
 	type Exercise,
 	type Item,
@@ -23,17 +21,14 @@ export {
 
 export {
 	ARM_HEIGHTS,
-	contradictionsIn,
 	DEMAND_WORDS,
 	IMPACTS,
 	JOINTS,
 	LEVERS,
-	onFloor,
 	RATED,
 	RATINGS,
 	RELATIVE_LOAD,
 	SPACES,
-	takesWeight,
 	type DemandInput,
 	type Demands,
 	type Impact,
@@ -41,13 +36,7 @@ export {
 	type Rated,
 	type Rating
 } from './demands';
-export {
-	completeDemands,
-	libraryOf,
-	STANDARD,
-	type EquipmentForm,
-	type Library,
-	type ProgressionStep
-} from './library';
+export { contradictionsIn, onFloor, takesWeight } from './described';
+export { completeDemands, libraryOf, STANDARD, type Library, type ProgressionStep } from './library';
 export { nameIndex } from './named';
 export { nearestTo, type Sketch } from './propose';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FAMILIES, PROGRESSIONS } from './data/progressions';
 import { DEMANDS } from './data/demands/read';
-import { contradictionsIn } from './demands';
+import { contradictionsIn } from './described';
 import { ITEMS, MUSCLES, needText, needWords, readNeed, type Exercise } from './exercise';
 import { libraryOf, STANDARD } from './library';
 

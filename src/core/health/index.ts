@@ -22,6 +22,6 @@ export {
 } from './answers';
 export { holdAt, holdsFrom, holdsOf, type Clearance, type Hold, type HoldReason } from './holds';
 export { adviseOn, ASK_AGAIN_DAYS, painLimits, type PainAdvice, type PainReport } from './pain';
-export { readPain, type PainText } from './read-pain';
+export { readPain } from './read-pain';
 export { screen, type Screening, type ScreenReason } from './screen';
 export { STOP_SIGN_KEYS, STOP_SIGN_WORDS } from './stop-signs';

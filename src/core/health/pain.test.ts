@@ -29,7 +29,7 @@ describe('what is proposed', () => {
 	it.each<[string, Partial<PainReport>, PainReport[], string]>([
 		['sharp', { isSharp: true }, [], 'it is sharp'],
 		['severe', { intensity: 7 }, [], 'it is 7 of 10'],
-		['repeated', {}, [report({ at: 90 * DAY })], 'reported 2 times in 14 days'],
+		['repeated', {}, [report({ at: 90 * DAY })], 'reported twice in 14 days'],
 		['said to rise', { isRising: true }, [], 'it is getting worse'],
 		['higher than before', { intensity: 4 }, [report({ at: 99 * DAY })], 'it is getting worse']
 	])('is a hold where it is %s', (_, more, before, why) => {

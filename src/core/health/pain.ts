@@ -1,5 +1,5 @@
 /** What follows from pain that somebody reports: limits of the place, and what is proposed to the coach. */
-import { JOINTS, type Joint } from '../exercise';
+import { JOINTS } from '../exercise';
 import { limitsOf, type Limitation } from '../kit';
 
 /** Limits of the places that hurt; places that are not known bring none. */
@@ -47,13 +47,15 @@ export function adviseOn(report: PainReport, before: readonly PainReport[]): Pai
 		(one) =>
 			one.at < report.at &&
 			report.at - one.at <= REPEATED_DAYS * DAY &&
-			one.areas.some((area) => report.areas.includes(area as Joint))
+			one.areas.some((area) => report.areas.includes(area))
 	);
 	const highest = Math.max(-1, ...same.flatMap(({ intensity }) => intensity ?? []));
 	const why = [
 		report.isSharp ? 'it is sharp' : '',
 		report.intensity !== null && report.intensity >= SEVERE ? `it is ${report.intensity} of 10` : '',
-		same.length > 0 ? `reported ${same.length + 1} times in ${REPEATED_DAYS} days` : '',
+		same.length > 0
+			? `reported ${same.length === 1 ? 'twice' : `${same.length + 1} times`} in ${REPEATED_DAYS} days`
+			: '',
 		report.isRising || (report.intensity !== null && highest >= 0 && report.intensity > highest)
 			? 'it is getting worse'
 			: ''

@@ -6,7 +6,6 @@ export {
 	KIT_LIMITS,
 	kitOfItems,
 	missingIn,
-	nearestLoad,
 	packsIn,
 	PLAIN_ITEMS,
 	weightsIn,

@@ -8,7 +8,6 @@ import {
 	heaviestIn,
 	kitOfItems,
 	missingIn,
-	nearestLoad,
 	PLAIN_ITEMS,
 	weightsIn,
 	type Kit,
@@ -159,18 +158,6 @@ describe('what can be done with a kit', () => {
 	it('counts bands together and tells loops from the others', () => {
 		const kit = read('light band; heavy band');
 		expect([countIn(kit, 'band'), countIn(kit, 'loop band')]).toEqual([2, 0]);
-	});
-
-	it.each<[string, number, number, number | null]>([
-		['pair of dumbbells 8 kg; dumbbell 16 kg', 12, 1, 8],
-		['pair of dumbbells 8 kg; dumbbell 16 kg', 16, 1, 16],
-		['pair of dumbbells 8 kg; dumbbell 16 kg', 16, 2, 8],
-		['pair of dumbbells 8 kg', 5, 1, 8],
-		['adjustable dumbbells 2-20 kg, steps of 2.5 kg', 12, 2, 12],
-		['adjustable dumbbells 2-20 kg, steps of 2.5 kg', 11, 2, 9.5],
-		['mat', 10, 1, null]
-	])('%s: for %d kg, %d alike, %d', (text, kg, count, nearest) => {
-		expect(nearestLoad(read(text), kg, count)).toBe(nearest);
 	});
 
 	it('knows the heaviest, and no dumbbell beyond what a group is taken to have', () => {

@@ -128,18 +128,6 @@ export const missingIn = (kit: Kit, needs: readonly Need[]): Need[] =>
 export const canDoWith = (kit: Kit | null, exercise: { equipment: readonly Need[] }): boolean =>
 	kit === null || missingIn(kit, exercise.equipment).length === 0;
 
-/**
- * The load nearest to a wished one that a kit has often enough: the heaviest that is not above it, or the lightest
- * where all are.
- *
- * @param count how many alike, 2 for a pair
- * @returns kilograms; null where there is nothing of the sort
- */
-export function nearestLoad(kit: Kit, kg: number, count = 1): number | null {
-	const weights = weightsIn(kit, count);
-	return weights.findLast((weight) => weight <= kg) ?? weights[0] ?? null;
-}
-
 /** Kilograms of the packs of a kit, as far as they are known, ascending. */
 export const packsIn = (kit: Kit): number[] =>
 	kit

@@ -38,6 +38,8 @@ export function likeness(a: Exercise, b: Exercise): number {
 /** From this likeness on one exercise can stand for another: of the same movement, and of another one. */
 const ALIKE = 0.2;
 const ALIKE_OTHERWISE = 0.25;
+/** What raises the pulse works many muscles a little: from this likeness on. */
+const ALIKE_AEROBIC = 0.1;
 
 /** Loosening does not stand for work, nor work for loosening. */
 export const loosens = ({ pattern }: Pick<Exercise, 'pattern'>): boolean =>
@@ -57,7 +59,7 @@ const moreDemands = (from: Exercise, to: Exercise): number =>
 const distance = (from: Exercise, to: Exercise): number =>
 	1 -
 	likeness(from, to) +
-	(from.position === to.position ? 0 : 0.1) +
+	(from.position === to.position ? 0 : to.position === 'seated' ? 0.3 : 0.1) +
 	0.04 * moreDemands(from, to) +
 	0.1 * moreItems(from, to) +
 	// What is lifted is replaced by something that is lifted or pulled as long as there is any, and nothing else is.
@@ -129,7 +131,9 @@ function candidatesFor(exercise: Exercise, library: Library): Candidate[] {
 			.map((e, i): Candidate => ({ exercise: e, how: 'easier step', steps: i + 1 }))
 			.filter(({ exercise: e }) => !isRiskier(exercise, e)),
 		...sorted(
-			library.all.filter((e) => e.pattern === exercise.pattern && alike(e, ALIKE)),
+			library.all.filter(
+				(e) => e.pattern === exercise.pattern && alike(e, isAerobic(e) ? ALIKE_AEROBIC : ALIKE)
+			),
 			'nearest movement'
 		),
 		...sorted(

@@ -9,13 +9,5 @@ export {
 	type Scaled,
 	type ScaleLevel
 } from './scaling';
-export {
-	canDo,
-	firstSubstitute,
-	fitsSpace,
-	obstacles,
-	stepsText,
-	substitute,
-	type Fitting
-} from './substitute';
+export { canDo, firstSubstitute, obstacles, stepsText, substitute, type Fitting } from './substitute';
 export { substituteAt, substitutePart } from './substitute-part';

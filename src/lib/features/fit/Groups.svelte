@@ -35,8 +35,8 @@
 						href="{base}/{one.id}">{one.name}</a
 					>{#if group.attention === 'longer'}<span class="quiet">
 							({Math.round(one.row.seconds / 60)} of {one.minutes} min)</span
-						>{/if}{/each}{#if people.length > SHOWN}<span class="quiet">
-						and {people.length - SHOWN} more</span
+						>{/if}{/each}{#if people.length > SHOWN}<span class="quiet"
+						>, and {people.length - SHOWN} more</span
 					>{/if}
 			</p>
 			<ul class="text-sm">

@@ -199,7 +199,10 @@ export function readExercisesCsv(text: string, library: Library): ReadExercises 
 	}
 	for (const column of meta.fields ?? [])
 		if (column && !(COLUMNS as readonly string[]).includes(column))
-			result.faults.push({ line: 1, message: `there is no column “${column}”; there are ${COLUMNS.join(', ')}` });
+			result.faults.push({
+				line: 1,
+				message: `there is no column “${column}”; there are ${COLUMNS.join(', ')}`
+			});
 	const names = new Set<string>();
 	data.forEach((row, i) => {
 		const line = i + 2;

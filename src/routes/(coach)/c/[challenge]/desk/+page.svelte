@@ -140,9 +140,9 @@
 								>{one.name}</a
 							>, day {one.day}:
 							{#if one.nothing}nothing of the session is left
-							{:else if one.audit.length > 0}{#each one.audit as { says, isDecided } (says)}{says}{isDecided
-										? ' You decided it.'
-										: ''}{' '}{/each}
+							{:else if one.audit.length > 0}{one.audit
+									.map(({ says, isDecided }) => (isDecided ? `${says} You decided it.` : says))
+									.join(' ')}
 							{:else if one.unfit.length > 0}nothing fits for {one.unfit
 									.map(({ exercise }) => exercise.toLowerCase())
 									.join(', ')}

@@ -26,7 +26,10 @@ const KITS = [
 const PEOPLE = 300;
 const SESSIONS = 60;
 
-function cohort(): { profile: FitProfile[]; places: number[]; sessions: Map<string, Session> } {
+function cohort(
+	people = PEOPLE,
+	days = SESSIONS
+): { profile: FitProfile[]; places: number[]; sessions: Map<string, Session> } {
 	const draw = seededRandom('fit');
 	const pick = <T>(all: readonly T[]): T => all[Math.floor(draw() * all.length)] as T;
 	const names = PRACTICE.library.all.filter(({ pattern }) => pattern !== 'stretch').map(({ name }) => name);
@@ -38,12 +41,12 @@ function cohort(): { profile: FitProfile[]; places: number[]; sessions: Map<stri
 		kg: null
 	});
 	const sessions = new Map(
-		Array.from({ length: SESSIONS }, (_, i): [string, Session] => [
+		Array.from({ length: days }, (_, i): [string, Session] => [
 			`s${i}`,
 			{ blocks: Array.from({ length: 20 }, () => newSets(part(pick(names)), 3, 'main')) }
 		])
 	);
-	const people = Array.from({ length: PEOPLE }, (): FitProfile => ({
+	const everyone = Array.from({ length: people }, (): FitProfile => ({
 		level: pick(LEVELS),
 		planFor: 'some experience',
 		kit: pick(KITS),
@@ -51,7 +54,7 @@ function cohort(): { profile: FitProfile[]; places: number[]; sessions: Map<stri
 	}));
 	const at = new Map<string, number>();
 	const profile: FitProfile[] = [];
-	const places = people.map((one) => {
+	const places = everyone.map((one) => {
 		const key = JSON.stringify(one);
 		const place = at.get(key) ?? profile.push(one) - 1;
 		at.set(key, place);
@@ -79,6 +82,26 @@ export function fits(): void {
 		'ms',
 		2000,
 		`${profile.length} kinds of people; in a thread beside the requests`
+	);
+	const [audit = Infinity] = timesOf(
+		1,
+		() => {
+			const many = cohort(1000, 14);
+			const cases = [...many.sessions.keys()].flatMap((session, i) =>
+				many.places.map((place): FitCase => ({ session, day: i + 1, profile: place, overrides: [] }))
+			);
+			const found = fitDays(many.sessions, many.profile, cases, PRACTICE);
+			if (found.some((one) => one.audit.length > 0))
+				throw new Error('an audit of fitted sessions finds nothing');
+		},
+		0
+	);
+	report(
+		'audit of 1,000 people × 14 days, with the fit',
+		audit,
+		'ms',
+		5000,
+		'in a thread beside the requests'
 	);
 	const planned = sessions.get('s0');
 	if (!planned) return;

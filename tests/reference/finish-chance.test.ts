@@ -39,9 +39,9 @@ describe('projectFinish', () => {
 	});
 
 	it('counts what is needed of all work in whole days, and knows what is sure', () => {
-		expect(projectFinish({ credit: 16, due: 18 }, 2, 0.8)).toEqual({ chance: 1, needed: 0, left: 2 });
-		expect(projectFinish({ credit: 2, due: 18 }, 2, 0.8)).toEqual({ chance: 0, needed: 14, left: 2 });
-		expect(projectFinish({ credit: 0.1 + 0.2 + 7.7, due: 10 }, 0, 0.8)).toEqual({
+		expect(projectFinish({ credit: 16, due: 18 }, 2, 0.8)).toMatchObject({ chance: 1, needed: 0, left: 2 });
+		expect(projectFinish({ credit: 2, due: 18 }, 2, 0.8)).toMatchObject({ chance: 0, needed: 14, left: 2 });
+		expect(projectFinish({ credit: 0.1 + 0.2 + 7.7, due: 10 }, 0, 0.8)).toMatchObject({
 			chance: 1,
 			needed: 0,
 			left: 0

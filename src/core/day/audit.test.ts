@@ -5,19 +5,23 @@ import { SEEN } from '../../../tests/support/judged/sessions';
 import { sessionOf } from '../../../tests/support/sessions';
 import type { FitProfile } from '../fit';
 import { readKit } from '../kit';
-import { newSets, type Session } from '../session';
+import { newSets, sessionSeconds, type Session } from '../session';
 import { auditSession } from './audit';
 import { personalSession, type PersonalSession } from './personal';
 
 const NOBODY: FitProfile = { level: 'some experience', planFor: 'some experience', kit: null, limits: [] };
 const NONE = new Set<string>();
+const lengthsOf = (planned: Session, own: Session) => ({
+	own: sessionSeconds(own, PRACTICE),
+	planned: sessionSeconds(planned, PRACTICE)
+});
 /** What an audit sees where somebody got a session that nobody fitted to them. */
 const audit = (planned: Session, got: Session, profile: Partial<FitProfile> = {}, decided = NONE) => {
 	const own: PersonalSession = {
 		...personalSession(got, 1, { profile: null, overrides: [] }, PRACTICE)!,
 		session: got
 	};
-	return auditSession(planned, own, { ...NOBODY, ...profile }, decided, PRACTICE);
+	return auditSession(planned, own, { ...NOBODY, ...profile }, lengthsOf(planned, got), decided, PRACTICE);
 };
 const rules = (...of: Parameters<typeof audit>) => audit(...of).map(({ rule }) => rule);
 
@@ -28,7 +32,8 @@ describe('an audit', () => {
 			const planned = sessionOf(...lines);
 			return people.flatMap(({ profile, kit, condition }) => {
 				const own = personalSession(planned, 1, { profile, overrides: [] }, PRACTICE);
-				return auditSession(planned, own, profile, NONE, PRACTICE).map(
+				const lengths = lengthsOf(planned, own?.session ?? planned);
+				return auditSession(planned, own, profile, lengths, NONE, PRACTICE).map(
 					({ says }) => `${name}, ${kit}, ${condition}: ${says}`
 				);
 			});
@@ -73,6 +78,8 @@ describe('an audit', () => {
 	});
 
 	it('has nothing to say where nothing is left', () => {
-		expect(auditSession(sessionOf('3 x 10 squat'), null, NOBODY, NONE, PRACTICE)).toEqual([]);
+		expect(
+			auditSession(sessionOf('3 x 10 squat'), null, NOBODY, { own: 0, planned: 300 }, NONE, PRACTICE)
+		).toEqual([]);
 	});
 });

@@ -48,6 +48,12 @@ export function fitDays(
 	practice: Practice
 ): FitResult[] {
 	const known = new Map<string, FitResult>();
+	const lengths = new Map<string, number>();
+	const lengthOf = (name: string, session: Session): number => {
+		const length = lengths.get(name) ?? sessionSeconds(session, practice);
+		lengths.set(name, length);
+		return length;
+	};
 	return cases.map((one) => {
 		const planned = sessions.get(one.session);
 		const whom = profile[one.profile];
@@ -58,11 +64,13 @@ export function fitDays(
 		const found = known.get(key);
 		if (found) return found;
 		const own = personalSession(planned, one.day, { profile: whom, overrides }, practice);
+		const seconds = own ? sessionSeconds(own.session, practice) : 0;
+		const lengthsOf = { own: seconds, planned: lengthOf(one.session, planned) };
 		const made: FitResult = {
-			seconds: own ? sessionSeconds(own.session, practice) : 0,
+			seconds,
 			unfit: own?.unfit ?? [],
 			nothing: own === null,
-			audit: auditSession(planned, own, whom, decidedFor(overrides), practice)
+			audit: auditSession(planned, own, whom, lengthsOf, decidedFor(overrides), practice)
 		};
 		known.set(key, made);
 		return made;

@@ -101,15 +101,47 @@ function stillSound(placed: Placed, planned: Block, practice: Practice): Placed[
 }
 
 /** Many people get the same in the same place: their blocks are then the same object, whose length is known. */
-const known = new WeakMap<Block, Map<string, Block>>();
+const blocksMade = new WeakMap<Block, WeakMap<Part, Block>[]>();
 
+/** @param part one that is kept once, however many people get it */
 function withPart(block: Block, at: number, part: Part): Block {
-	const made = known.get(block) ?? new Map<string, Block>();
-	known.set(block, made);
-	const key = `${at} ${JSON.stringify(part)}`;
-	const next = made.get(key) ?? putPart(block, at, part);
-	made.set(key, next);
+	const places = blocksMade.get(block) ?? [];
+	blocksMade.set(block, places);
+	const made = (places[at] ??= new WeakMap<Part, Block>());
+	const next = made.get(part) ?? putPart(block, at, part);
+	made.set(part, next);
 	return next;
+}
+
+/** What was worked out with one practice: parts that are alike are one object, and blocks that are alike fit alike. */
+interface Memo {
+	parts: Map<string, Part>;
+	fits: WeakMap<FitProfile, Map<string, PartFit[]>>;
+}
+const memos = new WeakMap<Practice, Memo>();
+function memoOf(practice: Practice): Memo {
+	const memo = memos.get(practice) ?? { parts: new Map<string, Part>(), fits: new WeakMap() };
+	memos.set(practice, memo);
+	return memo;
+}
+
+/** Parts that are kept once; beyond that they are kept by nobody. */
+const MOST_PARTS = 50_000;
+
+/** The same part as one object for all who get it. */
+function keptOnce(part: Part, { parts }: Memo): Part {
+	const key = JSON.stringify(part);
+	const kept = parts.get(key) ?? part;
+	if (parts.size < MOST_PARTS) parts.set(key, kept);
+	return kept;
+}
+
+const keys = new WeakMap<Block, string>();
+/** What of a block decides how its parts fit. */
+function keyOf(block: Block): string {
+	const key = keys.get(block) ?? `${block.role} ${block.format} ${JSON.stringify(block.parts)}`;
+	keys.set(block, key);
+	return key;
 }
 
 class Personal {
@@ -208,27 +240,46 @@ class Personal {
 		}
 	}
 
+	/** How each part of a block fits; what is alike for the same person is worked out once. */
+	private fitsOf(placed: Placed, profile: FitProfile, planned: Session): PartFit[] {
+		const { block, at, parts, decided } = placed;
+		const byLevel = parts.map((p) => planned.blocks[at]?.parts[p]?.kgByLevel !== undefined);
+		const memo = memoOf(this.practice);
+		if (decided.some((one) => one.exercise || one.load)) return this.fitted(placed, byLevel, profile, memo);
+		const known = memo.fits.get(profile) ?? new Map<string, PartFit[]>();
+		memo.fits.set(profile, known);
+		const key = byLevel.includes(true) ? `${keyOf(block)} ${byLevel.join()}` : keyOf(block);
+		const fits = known.get(key) ?? this.fitted(placed, byLevel, profile, memo);
+		known.set(key, fits);
+		return fits;
+	}
+
 	/** How each part of a block fits; nothing stands in for two different exercises of it. */
-	private fitsOf({ block, at, parts, decided }: Placed, profile: FitProfile, planned: Session): PartFit[] {
+	private fitted(
+		{ block, decided }: Placed,
+		byLevel: readonly boolean[],
+		profile: FitProfile,
+		memo: Memo
+	): PartFit[] {
 		const timed = formatOf(block).target !== undefined;
 		const names = new Set(block.parts.map(({ exercise }) => exercise));
 		const standsFor = new Map<string, string>();
 		return block.parts.map((part, p) => {
 			const own = standsFor.get(part.exercise);
 			const taken = own === undefined ? names : new Set([...names].filter((name) => name !== own));
-			const byLevel = planned.blocks[at]?.parts[parts[p] ?? 0]?.kgByLevel !== undefined;
 			const fit = fitPart(
 				part,
-				{ role: block.role, timed, byLevel, taken },
+				{ role: block.role, timed, byLevel: byLevel[p] ?? false, taken },
 				profile,
 				decided[p] ?? {},
 				this.practice
 			);
-			if (fit.kind === 'changed' && fit.part.exercise !== part.exercise) {
+			if (fit.kind !== 'changed') return fit;
+			if (fit.part.exercise !== part.exercise) {
 				names.add(fit.part.exercise);
 				standsFor.set(part.exercise, fit.part.exercise);
 			}
-			return fit;
+			return { ...fit, part: keptOnce(fit.part, memo) };
 		});
 	}
 

@@ -14,14 +14,18 @@ test('a coach goes through those who need her, notes what she did, puts off and 
 	const count = async () =>
 		Number(/^(\d+) people need you/.exec(await page.locator('h1 + p').innerText())?.[1]);
 
-	// Pain comes first, with what was said and what it means.
+	// Whoever is on hold comes first; then pain, with what was said and what it means.
+	const held = await name();
+	await expect(shown.getByText('On hold', { exact: true })).toBeVisible();
+	await page.keyboard.press('n');
+	await expect(shown.getByRole('heading', { level: 2 })).not.toHaveText(held);
 	const first = await name();
 	await expect(shown.getByText('Pain reported', { exact: true })).toBeVisible();
 	await expect(shown.getByText(/“.+”( on day \d+|, beside the plan), /).first()).toBeVisible();
 	await expect(shown.getByText(/Nothing here diagnoses/).first()).toBeVisible();
-	await page.keyboard.press('n');
-	await expect(shown.getByRole('heading', { level: 2 })).not.toHaveText(first);
 	await page.keyboard.press('p');
+	await expect(shown.getByRole('heading', { level: 2 })).toHaveText(held);
+	await page.keyboard.press('n');
 	await expect(shown.getByRole('heading', { level: 2 })).toHaveText(first);
 
 	const before = await count();
@@ -84,7 +88,7 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 	const here = page.url();
 	await field.fill('');
 	await expect(field).toHaveText('');
-	await shown.getByRole('button', { name: 'Send' }).click();
+	await shown.getByRole('button', { name: 'Send, and on to the next' }).click();
 	await expect(shown.getByRole('alert')).toContainText('Write something first');
 	await field.pressSequentially('Leave the step-up out.');
 	await page.keyboard.press('Enter');
@@ -92,7 +96,7 @@ test('a message begun for the reason is sent, read on the phone, answered, and t
 	await field.pressSequentially('No lunges ');
 	await shown.getByRole('button', { name: 'Bold' }).click();
 	await field.pressSequentially('<b>Runa</b>');
-	await shown.getByRole('button', { name: 'Send' }).click();
+	await shown.getByRole('button', { name: 'Send, and on to the next' }).click();
 	await expect(shown.getByRole('heading', { level: 2 })).not.toHaveText('Noor Bastani');
 
 	await me.goto('/me');

@@ -59,9 +59,13 @@ export function fitPart(
 ): PartFit {
 	const exercise = practice.library.find(part.exercise);
 	if (!exercise) return AS_PLANNED;
+	let seconds: number | null = null;
+	/** Of the part as planned; many parts are never compared with another. */
+	const planned = () => (seconds ??= wholeSeconds(part, practice));
 	const wanted: Wanted = { planned: part, from: exercise, byLevel: place.byLevel, timed: place.timed };
 	const take = (to: Exercise): LoadFit | null => {
-		const next = to === exercise ? part : sameTime(substitutePart(part, to, practice), part, place, practice);
+		const next =
+			to === exercise ? part : sameTime(substitutePart(part, to, practice), planned(), place, practice);
 		if (decided.load) return { part: { ...next, kg: part.kg }, to: null, why: null };
 		return loadFor(next, to, wanted, profile);
 	};
@@ -160,10 +164,11 @@ const FINE = { reps: 1, seconds: 5, metres: 5 } as const;
 /**
  * A substitute with as much of it as the planned part has time for: one that is done side by side takes fewer repetitions of
  * each, not twice the time.
+ *
+ * @param before seconds of the part as planned
  */
-function sameTime(next: Part, planned: Part, { timed }: Place, practice: Practice): Part {
+function sameTime(next: Part, before: number, { timed }: Place, practice: Practice): Part {
 	if (timed) return next;
-	const before = wholeSeconds(planned, practice);
 	const after = wholeSeconds(next, practice);
 	if (after <= before * LONGER) return next;
 	const change = next.perSide ? practice.timing.sideChange : 0;

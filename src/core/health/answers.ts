@@ -32,30 +32,18 @@ export const BALANCES = ['steady', 'unsure'] as const;
  * memory. Operation, advice and eating: common practice, no source.
  */
 export const SCREEN_QUESTIONS = [
-	{
-		key: 'disease',
-		asks: 'Has a doctor ever told you that you have a heart or blood vessel disease, diabetes or a kidney disease?'
-	},
-	{
-		key: 'chest',
-		asks: 'Do you get pain or pressure in the chest, neck, jaw or arm, at rest or when you move?'
-	},
+	{ key: 'disease', asks: 'Heart, blood vessel or kidney disease, or diabetes?' },
+	{ key: 'pressure', asks: 'High blood pressure?' },
+	{ key: 'medication', asks: 'Prescribed medicine for a long-term condition?' },
+	{ key: 'bone', asks: 'Osteoporosis, arthritis or another condition that training could make worse?' },
+	{ key: 'eating', asks: 'An eating disorder, now or before?' },
+	{ key: 'operation', asks: 'In the last six months, an operation or a serious injury?' },
+	{ key: 'chest', asks: 'Do you get pain or pressure in the chest, neck, jaw or arm, at rest or moving?' },
 	{ key: 'breath', asks: 'Are you short of breath at rest, lying down, or with light effort?' },
 	{ key: 'faint', asks: 'In the last year, have you fainted or felt dizzy enough to hold on to something?' },
 	{ key: 'heartbeat', asks: 'Do you notice your heart racing or skipping without a reason?' },
 	{ key: 'swelling', asks: 'Do your ankles swell, or do your calves hurt when you walk?' },
-	{ key: 'pressure', asks: 'Has a doctor ever told you that your blood pressure is high?' },
-	{ key: 'medication', asks: 'Do you take prescribed medicine for a long-term condition?' },
-	{
-		key: 'bone',
-		asks: 'Do you have a bone, joint or muscle condition that training could make worse, such as osteoporosis or arthritis?'
-	},
-	{ key: 'eating', asks: 'Do you have an eating disorder, or did you have one before?' },
-	{ key: 'operation', asks: 'Have you had an operation or a serious injury in the last six months?' },
-	{
-		key: 'told',
-		asks: 'Has a doctor told you to hold back from training, or to train only with supervision?'
-	}
+	{ key: 'told', asks: 'Has a doctor told you to hold back, or to train only with supervision?' }
 ] as const;
 export type ScreenKey = (typeof SCREEN_QUESTIONS)[number]['key'];
 export const SCREEN_KEYS = SCREEN_QUESTIONS.map(({ key }) => key);

@@ -6,16 +6,16 @@
 
 	let { body = $bindable(), faults }: { body: Answers['body']; faults: Record<string, string> } = $props();
 
-	const HOW: readonly { value: Soreness | ''; label: string }[] = [
-		{ value: '', label: 'fine' },
-		{ value: 'before', label: 'in the past' },
+	const HOW: readonly { value: Soreness; label: string }[] = [
 		{ value: 'now', label: 'hurts now' },
-		{ value: 'sharp', label: 'sharp, or getting worse' }
+		{ value: 'sharp', label: 'sharp, or getting worse' },
+		{ value: 'before', label: 'in the past' }
 	];
-	const howIs = (place: SorePlace) => body.hurts.find((one) => one.place === place)?.how ?? '';
-	function set(place: SorePlace, how: string) {
-		const rest = body.hurts.filter((one) => one.place !== place);
-		body.hurts = how === '' ? rest : [...rest, { place, how: how as Soreness }];
+	const howIs = (place: SorePlace) => body.hurts.find((one) => one.place === place)?.how;
+	function set(place: SorePlace, how: Soreness | null) {
+		if (how === null) body.hurts = body.hurts.filter((one) => one.place !== place);
+		else if (howIs(place)) body.hurts = body.hurts.map((one) => (one.place === place ? { place, how } : one));
+		else body.hurts = [...body.hurts, { place, how }];
 	}
 
 	/** One of the two alone has weeks. */
@@ -35,23 +35,38 @@
 />
 <fieldset>
 	<legend class="font-head mb-1 text-lg font-bold">Any pain, now or before?</legend>
-	<ul class="panel divide-base-300 divide-y px-3">
+	<div class="flex flex-wrap gap-2">
 		{#each SORE_PLACES as place (place)}
-			<li class="flex min-h-14 items-center justify-between gap-3">
-				<label for="hurts-{place}" class="font-semibold"
-					><span class="first-letter:uppercase inline-block">{areaText(place)}</span></label
-				>
-				<select
-					id="hurts-{place}"
-					class="select min-h-11 w-48"
-					value={howIs(place)}
-					onchange={(event) => set(place, event.currentTarget.value)}
-				>
-					{#each HOW as { value, label } (value)}<option {value}>{label}</option>{/each}
-				</select>
-			</li>
+			<button
+				type="button"
+				class={[
+					'min-h-11 rounded border px-3 font-semibold',
+					howIs(place) ? 'bg-primary text-primary-content border-primary' : 'bg-base-100 border-base-300'
+				]}
+				aria-pressed={howIs(place) !== undefined}
+				onclick={() => set(place, howIs(place) ? null : 'now')}>{areaText(place)}</button
+			>
 		{/each}
-	</ul>
+	</div>
+	{#if body.hurts.length > 0}
+		<ul class="panel divide-base-300 mt-2 divide-y px-3">
+			{#each body.hurts as { place, how } (place)}
+				<li class="flex min-h-14 items-center justify-between gap-3">
+					<label for="hurts-{place}" class="font-semibold"
+						><span class="first-letter:uppercase inline-block">{areaText(place)}</span></label
+					>
+					<select
+						id="hurts-{place}"
+						class="select min-h-11 w-48"
+						value={how}
+						onchange={(event) => set(place, event.currentTarget.value as Soreness)}
+					>
+						{#each HOW as { value, label } (value)}<option {value}>{label}</option>{/each}
+					</select>
+				</li>
+			{/each}
+		</ul>
+	{/if}
 	{#if faults.hurts}<p class="field-fault" role="alert">{faults.hurts}</p>{/if}
 	<input
 		class="input mt-2 min-h-12 w-full text-[17px]"

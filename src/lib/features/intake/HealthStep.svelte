@@ -8,8 +8,7 @@
 </script>
 
 <p class="quiet text-[15px]">
-	A yes does not keep you out. It means that somebody qualified says yes first. Only your coach and you see
-	this.
+	A yes does not keep you out: somebody qualified agrees first. Only you and your coach see this.
 </p>
 {#each SCREEN_QUESTIONS as { key, asks } (key)}
 	<Choice

@@ -103,7 +103,7 @@
 </script>
 
 <p class="quiet text-[15px]">
-	Tap what you can use at home. A chair, a wall, a table and something soft to lie on are taken to be there.
+	Tap what you can use at home. A chair, a wall, a table and something soft to lie on are assumed.
 </p>
 <div class="flex flex-wrap gap-2">
 	{#each THINGS as { item, label } (item)}

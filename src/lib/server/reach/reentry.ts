@@ -2,6 +2,7 @@
 import { reentryOf, type ReentryStep } from '$core/adapt';
 import { daysBetween, dateIn } from '$core/calendar';
 import { checkinTimes } from '$core/day';
+import { holdAt } from '$core/health';
 import type { OwnedChallenge } from '../challenge/challenge';
 import { planOf } from '../plan/plan-days';
 import { rollRow, type RollRow } from '../attendance/roll';
@@ -20,6 +21,8 @@ export interface Reentry {
  * @param asOf epoch milliseconds
  */
 export function reentryFor({ person, days }: Pick<RollRow, 'person' | 'days'>, asOf: number): Reentry | null {
+	// Nothing is released to somebody on hold, so there is nothing to ease them into.
+	if (holdAt(person.holds, asOf)) return null;
 	const times = checkinTimes(person.strip)
 		.filter((at) => at <= asOf)
 		.sort((a, b) => b - a);

@@ -312,7 +312,7 @@ describe('a session for others', () => {
 		expect(stuck).toEqual([]);
 		expect(seen.blocks.map(({ parts }) => parts[0]?.exercise)).toEqual([
 			'Pulse squat',
-			'Seated towel row',
+			'Table row',
 			'Bottle curl'
 		]);
 	});

@@ -24,8 +24,9 @@
 		(answer?.typed as Partial<ExerciseInput> | undefined) ?? start ?? {}
 	);
 	let form = $state<HTMLFormElement>();
+	// What was refused may name a movement that there is none of.
 	// svelte-ignore state_referenced_locally
-	let pattern = $state<Pattern>(value.pattern ?? 'squat');
+	let pattern = $state<Pattern>(PATTERNS.find((one) => one === value.pattern) ?? 'squat');
 
 	/** The form as it is filled in now. */
 	function sketch(): Sketch {

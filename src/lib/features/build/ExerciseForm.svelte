@@ -25,7 +25,6 @@
 	);
 	let form = $state<HTMLFormElement>();
 	// What was refused may name a movement that there is none of.
-	// svelte-ignore state_referenced_locally
 	let pattern = $state<Pattern>(PATTERNS.find((one) => one === value.pattern) ?? 'squat');
 
 	/** The form as it is filled in now. */

@@ -7,7 +7,7 @@ import { attendanceOf } from '$core/attendance';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { normal, quantile, seededRandom } from '$core/stats';
 import { compareNeed, REASON_KINDS, triage, type Reason } from '$core/triage';
-import { HOUR, opens, somebody, type Told } from '../support/triage-people';
+import { HOUR, NOTHING_TOLD, opens, somebody, type Told } from '../support/triage-people';
 
 const GROUPS = 40;
 const PEOPLE = 60;
@@ -57,12 +57,7 @@ const asOf = ({ letters, told }: Imagined, day: number): Reason[] => {
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
 	return triage(
 		{
-			stopped: null,
-			followUp: null,
-			losing: null,
-			undecided: null,
-			review: null,
-			effortMost: null,
+			...NOTHING_TOLD,
 			...facts,
 			attendance
 		},

@@ -22,6 +22,16 @@ const STATES: Record<string, DayState> = {
 /** What somebody told with a check-in; `hours` after the day had opened. */
 export type Told = Partial<Omit<CheckinSeen, 'day'>> & { hours?: number };
 
+/** Of somebody about whom nothing is on record but their days. */
+export const NOTHING_TOLD = {
+	stopped: null,
+	followUp: null,
+	losing: null,
+	undecided: null,
+	review: null,
+	effortMost: null
+} as const;
+
 /**
  * Somebody by their days, as one letter each: d done, p half of it, n said not to be done, m missed, e excused, r rest,
  * o open, a ahead. Checks in two hours after a day opens, with effort 7.

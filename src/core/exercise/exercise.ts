@@ -1,5 +1,5 @@
 /** What is known of an exercise, and the words it is told in. Seconds, metres and kilograms throughout. */
-import type { DemandInput, Demands, Joint } from './demands';
+import { JOINTS, type DemandInput, type Demands } from './demands';
 
 /** Seconds down, held at the bottom, up, held at the top. */
 export type Tempo = readonly [down: number, bottom: number, up: number, top: number];
@@ -115,19 +115,7 @@ export interface Need {
 }
 
 /** What a caution can be about: a sore joint, a pregnancy after the first trimester, weeks after birth, poor balance, a weak pelvic floor. */
-export const CONCERNS = [
-	'neck',
-	'shoulder',
-	'elbow',
-	'wrist',
-	'back',
-	'hip',
-	'knee',
-	'ankle',
-	'later pregnancy',
-	'after birth',
-	'balance'
-] as const satisfies readonly (Joint | 'later pregnancy' | 'after birth' | 'balance')[];
+export const CONCERNS = [...JOINTS, 'later pregnancy', 'after birth', 'balance'] as const;
 export type Concern = (typeof CONCERNS)[number];
 
 /** A caution of an exercise, and whom it concerns. */

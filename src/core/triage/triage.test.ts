@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DAY, HOUR, opens, somebody, type Told } from '../../../tests/support/triage-people';
+import { DAY, HOUR, NOTHING_TOLD, opens, somebody, type Told } from '../../../tests/support/triage-people';
 import { attendanceOf } from '../attendance';
 import { DEFAULT_HOUSE } from '../practice';
 import { compareNeed, isAnswered, triage, type Reason, type ReasonKind } from './index';
@@ -18,12 +18,7 @@ function reasonsOf(
 	const attendance = attendanceOf(facts.days, { strip: facts.strip, extras: [] }, now);
 	return triage(
 		{
-			stopped: null,
-			followUp: null,
-			losing: null,
-			undecided: null,
-			review: null,
-			effortMost: null,
+			...NOTHING_TOLD,
 			...facts,
 			attendance
 		},

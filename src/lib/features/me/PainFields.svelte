@@ -24,6 +24,13 @@
 	const LEVELS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 </script>
 
+{#snippet tap(name: string, value: string | number, label: string, isOn: boolean, choose: () => void)}
+	<label
+		class={['btn min-h-12 px-1 text-base font-normal tabular-nums', isOn ? 'btn-primary' : 'btn-outline']}
+		><input type="radio" class="sr-only" {name} {value} checked={isOn} onchange={choose} />{label}</label
+	>
+{/snippet}
+
 <div>
 	<label class="flex min-h-12 items-center gap-3 text-lg"
 		><input type="checkbox" class="checkbox" bind:checked={hurting} /> Something hurts</label
@@ -43,19 +50,7 @@
 					<legend>Where</legend>
 					<div class="mt-1 grid grid-cols-3 gap-2">
 						{#each BODY_AREAS as area (area)}
-							<label
-								class={[
-									'btn min-h-12 px-1 text-base font-normal',
-									pain.area === area ? 'btn-primary' : 'btn-outline'
-								]}
-								><input
-									type="radio"
-									class="sr-only"
-									name="painArea"
-									value={area}
-									bind:group={pain.area}
-								/>{areaText(area)}</label
-							>
+							{@render tap('painArea', area, areaText(area), pain.area === area, () => (pain.area = area))}
 						{/each}
 					</div>
 				</fieldset>
@@ -63,19 +58,13 @@
 					<legend>How much, of 10</legend>
 					<div class="mt-1 grid grid-cols-5 gap-2">
 						{#each LEVELS as level (level)}
-							<label
-								class={[
-									'btn min-h-12 px-0 text-lg font-normal tabular-nums',
-									pain.intensity === level ? 'btn-primary' : 'btn-outline'
-								]}
-								><input
-									type="radio"
-									class="sr-only"
-									name="painIntensity"
-									value={level}
-									bind:group={pain.intensity}
-								/>{level}</label
-							>
+							{@render tap(
+								'painIntensity',
+								level,
+								String(level),
+								pain.intensity === level,
+								() => (pain.intensity = level)
+							)}
 						{/each}
 					</div>
 				</fieldset>

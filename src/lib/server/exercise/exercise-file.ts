@@ -3,6 +3,7 @@ import { ValidationError } from 'yup';
 import {
 	EXERCISE_LIMITS,
 	needText,
+	JOINTS,
 	RATED,
 	readNeed,
 	STANDARD,
@@ -17,14 +18,7 @@ import { readAs } from '$contracts/read';
 type RatedColumn = Exclude<Rated, 'trunkPressure'> | 'trunk pressure';
 const columnOf = (field: Rated): RatedColumn => (field === 'trunkPressure' ? 'trunk pressure' : field);
 const DEMAND_COLUMNS = [
-	'neck',
-	'shoulder',
-	'elbow',
-	'wrist',
-	'back',
-	'hip',
-	'knee',
-	'ankle',
+	...JOINTS,
 	'trunk pressure',
 	'arms',
 	'balance',

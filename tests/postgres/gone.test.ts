@@ -1,43 +1,11 @@
-import { createServer, connect, type Server, type Socket } from 'node:net';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, expect, it } from 'vitest';
 import pg from 'pg';
+import { openPostgres } from '$lib/server/db/postgres';
+import { Relay } from '../support/relay';
 import { startServer, type RunningServer } from '../support/server';
-
-/** A relay before the database that can be cut and mended. */
-class Relay {
-	private server: Server | null = null;
-	private readonly sockets = new Set<Socket>();
-	port = 0;
-
-	constructor(private readonly to: { host: string; port: number }) {}
-
-	open(): Promise<void> {
-		this.server = createServer((socket) => {
-			const onward = connect(this.to.port, this.to.host);
-			for (const end of [socket, onward]) {
-				this.sockets.add(end);
-				end.on('error', () => end.destroy());
-			}
-			socket.pipe(onward).pipe(socket);
-		});
-		return new Promise((resolve) =>
-			this.server?.listen(this.port, '127.0.0.1', () => {
-				const address = this.server?.address();
-				if (typeof address === 'object' && address) this.port = address.port;
-				resolve();
-			})
-		);
-	}
-
-	async cut(): Promise<void> {
-		for (const socket of this.sockets) socket.destroy();
-		this.sockets.clear();
-		await new Promise((resolve) => this.server?.close(resolve));
-	}
-}
 
 let app: RunningServer | null = null;
 let relay: Relay;
@@ -78,3 +46,22 @@ it('the database goes and comes back: 503 with a message meanwhile, then all is 
 	expect(await health()).toBe(200);
 	expect((await fetch(`${app.url}/sign-in`)).status).toBe(200);
 }, 60_000);
+
+it('a connection lost between two statements of a transaction fails that transaction alone', async () => {
+	const server = new URL(process.env.TEST_DATABASE_URL ?? '');
+	const own = new Relay({ host: server.hostname, port: Number(server.port) });
+	await own.open();
+	server.port = String(own.port);
+	const database = openPostgres(server.href);
+	const transaction = database.transaction(async ({ query }) => {
+		await query('select 1');
+		await own.cut();
+		await new Promise((resolve) => setImmediate(resolve));
+		await query('select 2');
+	});
+	await expect(transaction).rejects.toThrow(/connection/i);
+	await own.open();
+	expect(await database.query('select 3 as three')).toEqual([{ three: 3 }]);
+	await database.close();
+	await own.cut();
+});

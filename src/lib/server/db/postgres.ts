@@ -32,16 +32,21 @@ export function openPostgres(connectionString: string): Database {
 		...queriesOf(pool),
 		async transaction(work) {
 			const client = await pool.connect();
+			let lost = false;
+			// The pool does not watch a client that is checked out: an unheard error would end the process.
+			const onLost = () => (lost = true);
+			client.on('error', onLost);
 			try {
 				await client.query('begin');
 				const result = await work(queriesOf(client));
 				await client.query('commit');
 				return result;
 			} catch (error) {
-				await client.query('rollback').catch(() => undefined);
+				if (!lost) await client.query('rollback').catch(() => (lost = true));
 				throw error;
 			} finally {
-				client.release();
+				client.removeListener('error', onLost);
+				client.release(lost);
 			}
 		},
 		listen: (channel, heard) => listenOn(connectionString, channel, heard),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { courseFrom } from '../../../tests/support/course';
 import { amountWords, callListOf, callWords, nextWork, stepWords } from './calls';
+import { beginningAt } from './course';
 import { ledCourse } from './steps';
 
 const NONE: ReadonlySet<number> = new Set();
@@ -26,7 +27,7 @@ describe('what is called out', () => {
 	});
 	it('says the time that is left', () => {
 		expect(said('circuit 1 round 40/20: plank')[0]).toEqual([
-			'Plank, 40 seconds',
+			'40 seconds of work, 20 seconds of rest. Plank, 40 seconds',
 			'Halfway',
 			'Ten seconds',
 			'Three, two, one'
@@ -38,6 +39,32 @@ describe('what is called out', () => {
 		expect(nextWork(course, 0, new Set([1, 2]))).toBeNull();
 		const [, rest] = said('circuit 1 round 40/20: plank + squat + push-up', new Set([1, 2]));
 		expect(rest?.[0]).toBe('Rest. That was the last one');
+	});
+	it.each([
+		['emom 12 min: 8 squat', '12 minutes, every minute. Squat, 8 reps'],
+		['amrap 10 min: 8 squat', '10 minutes, as many rounds as possible. Squat, 8 reps'],
+		[
+			'for time 3 rounds, limit 8 min: 10 squat',
+			'3 rounds for time, limit 8 minutes. 3 rounds: Squat, 10 reps'
+		],
+		['circuit 2 rounds 30/0: plank', '2 rounds, 30 seconds of work, no rest. Plank, 30 seconds'],
+		[
+			'superset 3 rounds, rest 15 inside, 90 after: 8 squat + 8 push-up',
+			'3 rounds of 2 exercises. Squat, 8 reps'
+		],
+		['3 x 8 squat', 'Squat, 8 reps']
+	])('says the rule of a block before it begins: %s', (text, words) => {
+		expect(said(text)[0]?.[0]).toBe(words);
+		const course = beginningAt(courseFrom(text), 0);
+		const call = (at: number, cue: number) => callWords(course, at, course.steps[at]!.cues[cue]!, NONE);
+		// Said in the lead-in, it is not said again as the work begins.
+		expect(call(0, 0)).toBe(`Next: ${words}`);
+		expect(
+			call(
+				1,
+				course.steps[1]!.cues.findIndex(({ kind }) => kind === 'start')
+			)
+		).toBe(words.slice(words.indexOf('. ') < 0 ? 0 : words.indexOf('. ') + 2));
 	});
 	it('says all of a minute, and the rounds that are against the clock', () => {
 		const of = (text: string) => {
@@ -67,8 +94,8 @@ describe('the list of calls', () => {
 		const calls = block?.calls ?? [];
 		expect(calls.map(({ at }) => at)).toEqual([...calls.map(({ at }) => at)].sort((a, b) => a - b));
 		expect(calls.some(({ say }) => say.includes('Halfway') || say.includes('Ten seconds'))).toBe(false);
-		const starts = calls.filter(({ say }) => /^(Plank|Squat), 30 seconds$/.test(say));
-		expect(starts.map(({ at, say }) => [at, say.slice(0, 5)])).toEqual([
+		const starts = calls.filter(({ say }) => /(Plank|Squat), 30 seconds$/.test(say) && !say.includes('Next'));
+		expect(starts.map(({ at, say }) => [at, /Plank|Squat/.exec(say)?.[0]])).toEqual([
 			[0, 'Plank'],
 			[45, 'Squat'],
 			[90, 'Plank'],

@@ -27,12 +27,39 @@ export function stepWords(course: Course, step: Step): string {
 	return tasks.map((task) => taskWords(course, task, true)).join('; ');
 }
 
+/** Place of the next work from a step on, or null if none is left. */
+function nextWorkAt({ steps }: Course, from: number, leftOut: ReadonlySet<number>): number | null {
+	const found = steps.findIndex((step, i) => i > from && step.tasks.length > 0 && !isLeftOut(step, leftOut));
+	return found < 0 ? null : found;
+}
+
 /** The next work from a step on, that step left out; null: none is left. */
 export function nextWork(course: Course, from: number, leftOut: ReadonlySet<number>): Step | null {
+	const at = nextWorkAt(course, from, leftOut);
+	return at === null ? null : (course.steps[at] ?? null);
+}
+
+/** The rule of the block that begins with a step, or null if none begins there or it has no rule. */
+function ruleBegunAt({ steps, blocks }: Course, at: number): string | null {
+	const step = steps[at];
+	if (!step || steps.slice(0, at).some(({ block, tasks }) => block === step.block && tasks.length > 0))
+		return null;
+	return blocks[step.block]?.called ?? null;
+}
+
+/** Whether the work of a step was called before it began. */
+function wasCalled({ steps }: Course, at: number): boolean {
+	const before = steps[at - 1];
 	return (
-		course.steps.slice(from + 1).find((step) => step.tasks.length > 0 && !isLeftOut(step, leftOut)) ?? null
+		before !== undefined && before.tasks.length === 0 && before.cues.some(({ kind }) => kind === 'next-up')
 	);
 }
+
+/** A step with the rule of its block, where that begins: `12 minutes, every minute. Squat, 8 reps`. */
+const withRule = (course: Course, at: number, rule: string | null): string => {
+	const step = course.steps[at];
+	return [rule, step ? stepWords(course, step) : ''].filter(Boolean).join('. ');
+};
 
 /** The words of a call; empty where a sound says it. */
 export function callWords(
@@ -44,11 +71,13 @@ export function callWords(
 	const step = course.steps[at];
 	if (!step) return '';
 	const next = () => {
-		const work = nextWork(course, at, leftOut);
-		return work ? `Next: ${stepWords(course, work)}` : 'That was the last one';
+		const work = nextWorkAt(course, at, leftOut);
+		return work === null
+			? 'That was the last one'
+			: `Next: ${withRule(course, work, ruleBegunAt(course, work))}`;
 	};
 	const words: Record<CueKind, () => string> = {
-		start: () => stepWords(course, step),
+		start: () => withRule(course, at, wasCalled(course, at) ? null : ruleBegunAt(course, at)),
 		halfway: () => 'Halfway',
 		'ten-left': () => 'Ten seconds',
 		'three-two-one': () => 'Three, two, one',

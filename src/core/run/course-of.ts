@@ -140,6 +140,7 @@ export function courseOf(
 			summary: readIn(formatOf(block).summary(block, practice), who.units),
 			setup: block.setup?.text ?? null,
 			dayPart: block.dayPart ?? null,
+			called: formatOf(block).called?.(block) ?? null,
 			rate: formatOf(block).rate?.(block) ?? null
 		})),
 		exercises: parts.flatMap(({ part, saysHowMuch }, i) => {

@@ -98,6 +98,8 @@ export interface CourseBlock {
 	summary: string;
 	setup: string | null;
 	dayPart: string | null;
+	/** Its rule as it is said aloud before it begins; null: its exercises say all of it. */
+	called: string | null;
 	/** Heart rates that it asks for, beats a minute; null: none. */
 	rate: { low: number; high: number } | null;
 }
@@ -119,6 +121,29 @@ export const unitsOf = ({ target }: Pick<PrescribedExercise, 'target'>): CourseE
 /** Whether nothing is left of a step of which something is to be done. */
 export const isLeftOut = ({ tasks }: Step, leftOut: ReadonlySet<number>): boolean =>
 	tasks.length > 0 && tasks.every(({ exercise }) => leftOut.has(exercise));
+
+/** Seconds between the start and the first exercise: time to put the phone down (common practice, no source). */
+const LEAD_IN = 10;
+
+/** A course from one of its steps on, with a lead-in where that is work: no exercise begins at the tap that starts it. */
+export function beginningAt(course: Course, from: number): Course {
+	const steps = course.steps.slice(from);
+	const [first] = steps;
+	if (first?.kind !== 'work') return { ...course, steps };
+	const leadIn: Step = {
+		...first,
+		kind: 'setup',
+		ends: 'time',
+		seconds: LEAD_IN,
+		tasks: [],
+		counting: null,
+		cues: [
+			{ kind: 'next-up', at: 0, from: 'beginning' },
+			{ kind: 'three-two-one', at: 3, from: 'end' }
+		]
+	};
+	return { ...course, steps: [leadIn, ...steps] };
+}
 
 /** A course in which another side goes first: the weaker one does, and the other does no more. */
 export function withFirstSide(course: Course, first: 'left' | 'right'): Course {

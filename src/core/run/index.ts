@@ -1,5 +1,6 @@
 export { amountWords, callListOf, callWords, nextWork, stepWords } from './calls';
 export {
+	beginningAt,
 	BODY_AREAS,
 	unitsOf,
 	withFirstSide,
@@ -11,4 +12,5 @@ export {
 export { courseOf, insteadOf } from './course-of';
 export { ledCourse } from './steps';
 export { formsInUse, runLogOf, type RunLog, type Score } from './log';
-export { callsBetween, momentOf, nextChange, rebased, type Act, type Heard, type Moment } from './moment';
+export { answerAbsence, AWAY, clockShift, openAbsence, rebased, withAbsence, type Absence } from './absence';
+export { callsBetween, momentOf, nextChange, type Act, type Heard, type Moment } from './moment';

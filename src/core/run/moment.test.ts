@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { courseFrom } from '../../../tests/support/course';
-import { callsBetween, momentOf, nextChange, rebased, type Act } from './moment';
+import { beginningAt } from './course';
+import { callsBetween, momentOf, nextChange, type Act } from './moment';
 
 const T = Date.UTC(2026, 4, 13, 6, 0, 0);
 const s = (seconds: number) => T + seconds * 1000;
@@ -85,8 +86,14 @@ describe('a session that goes by the clock', () => {
 			step: 0
 		});
 	});
-	it('begins where it is asked to', () => {
-		expect(momentOf(CIRCUIT, [{ do: 'start', at: T, from: 4 }], s(1))).toMatchObject({ step: 4, gone: 1 });
+	it('begins where it is asked to, ten seconds after the start', () => {
+		const course = beginningAt(CIRCUIT, 4);
+		expect(momentOf(course, [start], s(9))).toMatchObject({ step: 0, left: 1 });
+		expect(course.steps[0]).toMatchObject({ kind: 'setup', tasks: [] });
+		expect(momentOf(course, [start], s(11))).toMatchObject({ step: 1, gone: 1 });
+		expect(course.steps[1]).toEqual(CIRCUIT.steps[4]);
+		// A rest is lead-in enough.
+		expect(beginningAt(CIRCUIT, 1).steps).toEqual(CIRCUIT.steps.slice(1));
 	});
 });
 
@@ -260,15 +267,6 @@ describe('what is called', () => {
 			}),
 			{ numRuns: 20 }
 		);
-	});
-});
-
-describe('a clock that was set back', () => {
-	it('takes what was done back with it', () => {
-		const acts: Act[] = [start, { do: 'pause', at: s(40) }];
-		expect(rebased(acts, s(50), s(60))).toEqual(acts);
-		const back = rebased(acts, s(50), s(50 - 86_400));
-		expect(momentOf(CIRCUIT, back, s(50 - 86_400))).toMatchObject({ phase: 'paused', step: 1, gone: 10 });
 	});
 });
 

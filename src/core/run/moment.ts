@@ -8,9 +8,9 @@ import type { Counted } from './count-reps';
 /** What somebody did, and when: epoch milliseconds, the earlier first. */
 export type Act = { at: number } & (Move | Told);
 
-/** What moves somebody on. `start`: from which step on, and how many times as fast, to rehearse. */
+/** What moves somebody on. `speed`: how many times as fast, to rehearse. */
 type Move =
-	| { do: 'start'; from?: number; speed?: number }
+	| { do: 'start'; speed?: number }
 	| { do: 'pause' }
 	| { do: 'resume' }
 	/** The step is over; what it asks for was done, as far as its time went where it is one of time. */
@@ -30,6 +30,11 @@ type Move =
 
 /** What somebody tells beside the clock; it changes nothing of where they are. */
 type Told =
+	/**
+	 * The page was closed, hidden or asleep from `at` until `to`. What the clock passed meanwhile counts only if the person says
+	 * that they did it; `did` is null until they have answered.
+	 */
+	| { do: 'away'; to: number; did: boolean | null }
 	/** How a set went, where it was not as asked. */
 	| ({ do: 'log'; exercise: number; set: number; kg: number | null; effort: number | null } & Counted)
 	/** Another form of an exercise from here on; null: the one asked for again. */
@@ -91,6 +96,8 @@ class Player {
 	private speed = 1;
 	/** Seconds of the step up to which its calls have been heard. */
 	private heard = -1;
+	/** Stretches in which nobody was seen and that are not vouched for, in epoch milliseconds. */
+	private readonly unseen: { from: number; to: number }[] = [];
 	readonly outcomes = new Map<number, Outcome>();
 	readonly leftOut = new Set<number>();
 
@@ -116,8 +123,25 @@ class Player {
 			const gone = this.goneAt(to);
 			this.call(step, Math.min(gone, end), end);
 			if (gone < end) return;
-			this.leaveStep('done', this.began + (end / this.speed) * 1000);
+			const endedAt = this.began + (end / this.speed) * 1000;
+			this.leaveStep(this.wasSeen(this.began, endedAt) ? 'done' : 'skipped', endedAt);
 		}
+	}
+
+	/** Whether a step that ended by the clock counts: it ended before eyes, and no more than half of it passed unseen. */
+	private wasSeen(from: number, to: number): boolean {
+		return (
+			!this.unseen.some((gap) => to > gap.from && to <= gap.to) &&
+			this.unseenWithin(from, to) * 2 <= to - from
+		);
+	}
+
+	/** Milliseconds of a stretch in which nobody was seen. */
+	private unseenWithin(from: number, to: number): number {
+		return this.unseen.reduce(
+			(sum, gap) => sum + Math.max(0, Math.min(gap.to, to) - Math.max(gap.from, from)),
+			0
+		);
 	}
 
 	/** Tells the calls of a step that lie between those told before and a time within it. */
@@ -164,12 +188,16 @@ class Player {
 
 	/** Takes over something that was done; what makes no sense at that moment changes nothing. */
 	take(act: Act): void {
+		if (act.do === 'away') {
+			if (act.did !== true && this.phase === 'going') this.unseen.push({ from: act.at, to: act.to });
+			return;
+		}
 		if (act.do === 'start') {
 			if (this.phase !== 'ready') return;
 			this.phase = 'going';
 			this.speed = act.speed ?? 1;
 			this.started = act.at;
-			this.enter(this.nextStep(act.from ?? 0), act.at);
+			this.enter(this.nextStep(0), act.at);
 			return;
 		}
 		if (act.do === 'resume') {
@@ -258,7 +286,11 @@ class Player {
 			gone,
 			left: this.phase === 'over' ? null : left,
 			counted: this.counted,
-			elapsed: this.phase === 'ready' ? 0 : ((until - this.started - this.pauses) / 1000) * this.speed,
+			elapsed:
+				this.phase === 'ready'
+					? 0
+					: ((until - this.started - this.pauses - this.unseenWithin(this.started, until)) / 1000) *
+						this.speed,
 			remaining: this.phase === 'over' ? 0 : later + (left ?? Math.max(0, end - gone)),
 			outcomes: this.outcomes,
 			leftOut: this.leftOut
@@ -316,13 +348,4 @@ export function nextChange(course: Course, acts: readonly Act[], now: number): n
 	const end = moment.left === null ? null : now + (moment.left / speed) * 1000;
 	const found = [call?.at ?? null, end].filter((at): at is number => at !== null);
 	return found.length > 0 ? Math.min(...found) : null;
-}
-
-/**
- * What was done, by a clock that was set back meanwhile: what lies ahead of it moves back with it.
- *
- * @param seen the last instant that the device was known to show
- */
-export function rebased(acts: readonly Act[], seen: number, now: number): Act[] {
-	return now >= seen ? [...acts] : acts.map((act) => ({ ...act, at: act.at - (seen - now) }));
 }

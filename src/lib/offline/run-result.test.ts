@@ -14,7 +14,7 @@ const kept = (acts: Act[], more: Partial<KeptRun> = {}): KeptRun => ({
 	versionId: 'v',
 	course: courseFrom('3 x 8 goblet squat @ 12 kg, rest 60'),
 	acts,
-	seen: T,
+	seen: Math.max(T, ...acts.map(({ at: done }) => done)),
 	first: 'left',
 	...more
 });

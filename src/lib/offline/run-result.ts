@@ -1,27 +1,50 @@
 /** The result of a session that was led on this device, as it is sent. */
 import type { HeartSummary } from '$core/heart';
-import { runLogOf, withFirstSide, type RunLog } from '$core/run';
+import {
+	openAbsence,
+	rebased,
+	runLogOf,
+	withAbsence,
+	withFirstSide,
+	type Absence,
+	type RunLog
+} from '$core/run';
 import type { readCheckinForm } from './check-in-form';
 import type { KeptRun } from './store';
 
 export interface DoneRun {
 	kept: KeptRun;
 	log: RunLog;
+	/** What the clock passed while nobody was seen, which does not count before the person has answered. */
+	absence: Absence | null;
 	/** What a strap told of it. */
 	heart: HeartSummary | null;
 }
 
 type Input = ReturnType<typeof readCheckinForm>;
 
-/** What was done of a session that is kept, up to now, with what a strap told of it; null where it was never begun. */
+/**
+ * What was done of a session that is kept, up to now; null where it was never begun.
+ *
+ * @param heart what a strap told of it
+ * @param offset milliseconds by which the server's clock is ahead of the device's, or null if it was not reached
+ */
 export function doneRun(
 	kept: KeptRun | undefined,
 	now: number,
-	heart: HeartSummary | null = null
+	heart: HeartSummary | null = null,
+	offset: number | null = null
 ): DoneRun | null {
 	if (!kept || kept.acts.length === 0) return null;
-	const log = runLogOf(withFirstSide(kept.course, kept.first), kept.acts, now);
-	return { kept, log, heart };
+	const { acts, seen, ...rest } = rebased(kept, now, offset);
+	const course = withFirstSide(kept.course, kept.first);
+	const all = withAbsence(course, acts, seen, now);
+	return {
+		kept: { ...rest, seen, acts: all },
+		log: runLogOf(course, all, now),
+		absence: openAbsence(course, all, now),
+		heart
+	};
 }
 
 /** What hurt, as the field for it has it. */

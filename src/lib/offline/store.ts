@@ -13,8 +13,10 @@ export interface KeptRun {
 	versionId: string;
 	course: Course;
 	acts: Act[];
-	/** The last instant at which the page was open. Epoch milliseconds by the device. */
+	/** The last instant at which the page was open and in sight. Epoch milliseconds by the device. */
 	seen: number;
+	/** Milliseconds by which the server's clock was ahead of the device's; null or missing if it was not reached. */
+	offset?: number | null;
 	first: 'left' | 'right';
 }
 

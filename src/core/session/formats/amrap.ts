@@ -4,7 +4,7 @@ import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
 import { lapSeconds } from '../timeline';
 import type { Format } from './format';
-import { timeWords } from './grammar';
+import { spokenTime, timeWords } from './grammar';
 
 /** A fixed time, as many rounds as possible in it. */
 export interface Amrap extends BlockBase {
@@ -80,6 +80,8 @@ export const amrap: Format<Amrap> = {
 		const rounds = expectedRounds(block, practice);
 		return `${timeWords(block.length)} · about ${rounds < 10 ? rounds.toFixed(1) : Math.round(rounds)} rounds expected`;
 	},
+
+	called: ({ length }) => `${spokenTime(length)}, as many rounds as possible`,
 
 	ownTime: true,
 	read(said, parts) {

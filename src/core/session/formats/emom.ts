@@ -6,6 +6,7 @@ import { LIMITS, type BlockBase } from '../parts';
 import { lapSeconds } from '../timeline';
 
 import { checkGroups, groupIndexes, groupsLine, partsOfGroup } from './groups';
+import { spokenTime } from './grammar';
 import type { Format, FormatFinding } from './format';
 
 /**
@@ -145,6 +146,9 @@ export const emom: Format<Emom> = {
 	summary: (block) =>
 		`${block.starts} ${block.every === 60 ? 'minutes' : `× every ${clockText(block.every)}`}` +
 		(block.groups.length > 1 ? ` · ${block.groups.length} groups in turn` : ''),
+
+	called: ({ starts, every }) =>
+		`${spokenTime(starts * every)}, every ${every === 60 ? 'minute' : spokenTime(every)}`,
 
 	ownTime: true,
 	claims: (line) => line.has('every'),

@@ -4,7 +4,7 @@ import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
 import { lapSeconds } from '../timeline';
 import type { Format } from './format';
-import { roundsWords, timeWords } from './grammar';
+import { roundsWords, spokenTime, timeWords } from './grammar';
 
 /** A fixed amount of work, as fast as it can be done well, under a time limit. The limit is the block's length. */
 export interface ForTime extends BlockBase {
@@ -77,6 +77,8 @@ export const forTime: Format<ForTime> = {
 
 	summary: (block, practice) =>
 		`${roundsWords(block.rounds)} · limit ${clockText(block.limit)}, expected ${clockText(expectedFinish(block, practice))}`,
+
+	called: ({ rounds, limit }) => `${roundsWords(rounds)} for time, limit ${spokenTime(limit)}`,
 
 	claims: (line) => line.has('limit') || line.ladder,
 	read(said, parts) {

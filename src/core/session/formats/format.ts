@@ -180,6 +180,8 @@ export interface Format<B extends FormatBlock> {
 
 	/** The numbers of the block in words, as shown beside its title: `3 rounds · rest 30 inside, 90 after`. */
 	summary(block: B, practice: Practice): string;
+	/** The rule of the block as it is said aloud before it begins; left out: its exercises say all of it. */
+	called?(block: B): string;
 	/** The mark before an exercise: A1 in a superset; left out: its number, or that of its group. */
 	mark?(block: B, part: number): string;
 	/** What is said of an exercise at its place, such as the rest that its minute leaves. */

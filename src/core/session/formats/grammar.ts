@@ -18,5 +18,11 @@ function toSeconds(text: string, unit?: string): number {
 export const timeWords = (seconds: number): string =>
 	seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`;
 
+/** A time as it is said aloud: `12 minutes`, `1 minute`, `90 seconds`. */
+export function spokenTime(seconds: number): string {
+	const [number, unit] = seconds % 60 === 0 ? [seconds / 60, 'minute'] : [seconds, 'second'];
+	return `${number} ${unit}${number === 1 ? '' : 's'}`;
+}
+
 /** `1 round`, `3 rounds`. */
 export const roundsWords = (rounds: number): string => `${rounds} ${rounds === 1 ? 'round' : 'rounds'}`;

@@ -1,5 +1,6 @@
 import { clockText } from '../clock-text';
 import { LIMITS, type BlockBase } from '../parts';
+import { spokenTime } from './grammar';
 import type { Format } from './format';
 import { isLocomotion } from './locomotion';
 
@@ -51,6 +52,9 @@ export const hardIntervals: Format<HardIntervals> = {
 	target: (block, part) => ({ kind: 'seconds', seconds: block.parts[0] === part ? block.hard : block.easy }),
 	summary: (block) =>
 		`${block.times} × ${block.hard} s hard, ${block.easy} s easy · ${clockText(block.times * block.hard)} hard in all`,
+
+	called: ({ times, hard, easy }) =>
+		`${times === 1 ? 'once' : `${times} times`} ${spokenTime(hard)} hard, ${spokenTime(easy)} easy`,
 
 	claims: (line) =>
 		line.has('slot') && (line.hard || line.items.every(({ exercise }) => exercise && isLocomotion(exercise))),

@@ -52,6 +52,10 @@ export const readInTurn = (
 export const inTurnSummary = (block: InTurn): string =>
 	`${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`;
 
+/** The rule as it is said aloud: `3 rounds of 2 exercises`. */
+export const inTurnCalled = ({ rounds, parts }: InTurn): string =>
+	`${roundsWords(rounds)} of ${parts.length} ${parts.length === 1 ? 'exercise' : 'exercises'}`;
+
 /** The same as a line, as far as the exercises. */
 export const inTurnLine = (block: InTurn, part: (part: Part) => string): string =>
 	`${roundsWords(block.rounds)}, rest ${block.restInside} inside, ${block.restAfter} after: ` +

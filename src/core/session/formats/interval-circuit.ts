@@ -1,6 +1,6 @@
 import { LIMITS, type BlockBase, type Part, type Role } from '../parts';
 import type { Format } from './format';
-import { roundsWords } from './grammar';
+import { roundsWords, spokenTime } from './grammar';
 
 /**
  * Every exercise for `work` seconds with `rest` between, `rounds` times. The round rest takes the place of
@@ -108,6 +108,9 @@ export const intervalCircuit: Format<Circuit> = {
 	summary: (block) =>
 		`${roundsWords(block.rounds)} · ${block.work} s on, ${block.rest} s off` +
 		(block.roundRest === null ? '' : ` · ${block.roundRest} between rounds`),
+
+	called: ({ rounds, work, rest }) =>
+		`${rounds > 1 ? `${roundsWords(rounds)}, ` : ''}${spokenTime(work)} of work, ${rest === 0 ? 'no rest' : `${spokenTime(rest)} of rest`}`,
 
 	claims: (line) => line.has('slot'),
 	read(said, parts) {

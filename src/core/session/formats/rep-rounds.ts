@@ -1,6 +1,14 @@
 import { LIMITS } from '../parts';
 import type { Format } from './format';
-import { inTurnFields, inTurnLine, inTurnSummary, readInTurn, writeInTurn, type InTurn } from './in-turn';
+import {
+	inTurnCalled,
+	inTurnFields,
+	inTurnLine,
+	inTurnSummary,
+	readInTurn,
+	writeInTurn,
+	type InTurn
+} from './in-turn';
 
 /** Any number of exercises by repetitions, one after the other, with a rest after each round. */
 export interface RepRounds extends InTurn {
@@ -30,6 +38,7 @@ export const repRounds: Format<RepRounds> = {
 	timesDone: (block) => block.rounds,
 	withRestInside: (block, seconds) => ({ ...block, restInside: seconds }),
 	summary: inTurnSummary,
+	called: inTurnCalled,
 
 	claims: ({ items }) => items.length > 1,
 	read(said, parts) {

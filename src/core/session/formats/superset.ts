@@ -1,6 +1,14 @@
 import type { Part, Role } from '../parts';
 import type { Format } from './format';
-import { inTurnFields, inTurnLine, inTurnSummary, readInTurn, writeInTurn, type InTurn } from './in-turn';
+import {
+	inTurnCalled,
+	inTurnFields,
+	inTurnLine,
+	inTurnSummary,
+	readInTurn,
+	writeInTurn,
+	type InTurn
+} from './in-turn';
 
 /** Two or three exercises back to back, a short rest inside, a longer one after the last. */
 export interface Superset extends InTurn {
@@ -38,6 +46,8 @@ export const superset: Format<Superset> = {
 	asPair: ({ rounds, restInside, restAfter }) => ({ rounds, restInside, restAfter }),
 	mark: (_block, part) => `A${part + 1}`,
 	summary: (block) => `${block.parts.length === 3 ? 'tri-set · ' : ''}${inTurnSummary(block)}`,
+
+	called: inTurnCalled,
 
 	claims: ({ labelled, items }) => labelled && items.length <= 3,
 	read(said, parts) {

@@ -1,14 +1,23 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import type { Course, RunLog } from '$core/run';
+	import type { Absence, Course, RunLog } from '$core/run';
 	import { amountWords } from '$core/run';
 	import { clockText } from '$core/session';
+	import RunAbsence from './RunAbsence.svelte';
 	import { scoreWords } from '$lib/features/me/said';
 	import { counted } from '$lib/format';
 
 	/** What was done, once it is over. */
-	let { course, log, day, children }: { course: Course; log: RunLog; day: number; children?: Snippet } =
-		$props();
+	interface Props {
+		course: Course;
+		log: RunLog;
+		day: number;
+		/** What the clock passed while nobody was seen; null: nothing that is still open. */
+		absence: Absence | null;
+		onanswer: (answer: 'did' | 'did-not' | 'back') => void;
+		children?: Snippet;
+	}
+	let { course, log, day, absence, onanswer, children }: Props = $props();
 	const done = $derived(log.sets.filter(({ amount }) => amount > 0));
 	const asked = $derived(course.exercises.reduce((sum, { sets }) => sum + sets, 0));
 	const exercises = $derived(
@@ -41,6 +50,7 @@
 		</h1>
 		<p class="text-xl">{clockText(log.seconds)} · {done.length} of {counted(asked, 'set')}</p>
 	</div>
+	{#if absence && absence.sets > 0}<RunAbsence {absence} canGoBack={absence.isLast} {onanswer} />{/if}
 	{#each log.scores as score (`${score.block}.${score.pass}`)}
 		<p class="remark text-xl">
 			{course.blocks.find((_, i) =>

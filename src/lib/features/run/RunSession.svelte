@@ -7,6 +7,7 @@
 	import { formsInUse } from '$core/run';
 	import { clockText } from '$core/session';
 	import { minutesText } from '$lib/format';
+	import RunAbsence from './RunAbsence.svelte';
 	import type { Deed, Runner } from './runner.svelte';
 	import type { HeartMonitor } from '$lib/heart/monitor.svelte';
 	import HeartNow from './HeartNow.svelte';
@@ -27,13 +28,18 @@
 		units: Units;
 		sounds: SoundSettings;
 		onsounds: (sounds: SoundSettings) => void;
+		/** Whether the browser keeps the page silent until it is touched. */
+		silent: boolean;
+		onsilent: () => void;
 	}
-	let { runner, monitor, onheart, units, sounds, onsounds }: Props = $props();
+	let { runner, monitor, onheart, units, sounds, onsounds, silent, onsilent }: Props = $props();
 	const { course } = $derived(runner);
 	const moment = $derived(runner.moment);
 	const step = $derived(runner.step);
 	const paused = $derived(moment.phase === 'paused');
 	let more = $state(false);
+	/** Whether the clock stands only because the sheet is open. */
+	let heldByMore = $state(false);
 
 	const used = $derived(formsInUse(runner.acts));
 	/** The sets that were done last, to be noted while resting. */
@@ -62,6 +68,15 @@
 	const go = (...deeds: Deed[]) => deeds.forEach((deed) => runner.do(deed));
 	const toggle = () => runner.do({ do: paused ? 'resume' : 'pause' });
 	const end = () => runner.do({ do: 'done' });
+	function openMore() {
+		heldByMore = moment.phase === 'going';
+		if (heldByMore) runner.do({ do: 'pause' });
+		more = true;
+	}
+	function closeMore() {
+		more = false;
+		if (heldByMore) runner.do({ do: 'resume' });
+	}
 
 	function onkeydown(event: KeyboardEvent) {
 		const { target } = event;
@@ -95,17 +110,15 @@
 				class="btn btn-outline min-h-11"
 				onclick={onheart}>Connect the strap again</button
 			>{/if}
-		{#if runner.away}
-			<div class="remark remark-attention bg-base-100 p-2" role="alert">
-				<p>You were away for {minutesText(runner.away.for / 1000)}, and the clock went on.</p>
-				<div class="mt-1 flex gap-2">
-					<button class="btn btn-primary min-h-11" onclick={() => runner.backToWhereILeft()}
-						>Go back to where I was</button
-					>
-					<button class="btn btn-ghost min-h-11" onclick={() => (runner.away = null)}>I did it</button>
-				</div>
-			</div>
-		{/if}
+		{#if runner.absence && runner.absence.sets > 0}<RunAbsence
+				absence={runner.absence}
+				canGoBack={runner.absence.isLast}
+				onanswer={(answer) => runner.answer(answer)}
+			/>{/if}
+		{#if silent}<div class="remark bg-base-100 flex items-center justify-between gap-3 p-2" role="status">
+				<p>The sound is off until you touch the screen.</p>
+				<button class="btn btn-primary min-h-11" onclick={onsilent}>Continue</button>
+			</div>{/if}
 		{#if runner.unkept}<p class="remark remark-attention" role="alert">
 				This device has no room to keep your session. Leave this page open until you have checked in.
 			</p>{/if}
@@ -155,7 +168,7 @@
 					<button class="btn btn-primary min-h-16 text-xl" onclick={end}>Go</button>
 				</div>
 			{/if}
-			<button class="btn btn-ghost min-h-16 p-0" aria-label="More" onclick={() => (more = true)}
+			<button class="btn btn-ghost min-h-16 p-0" aria-label="More" onclick={openMore}
 				><Ellipsis size={28} aria-hidden="true" /></button
 			>
 		</div>
@@ -167,6 +180,6 @@
 			{sounds}
 			{onsounds}
 			ondeed={go}
-			onclose={() => (more = false)}
+			onclose={closeMore}
 		/>{/if}
 </div>

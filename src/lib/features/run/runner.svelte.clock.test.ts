@@ -11,19 +11,33 @@ const SETS = courseFrom('3 x 8 squat, rest 60');
 beforeEach(() => vi.useFakeTimers({ now: T }));
 afterEach(() => vi.useRealTimers());
 
-function caller(paces = false) {
-	const heard: [number, string][] = [];
-	const tell = (what: string) => heard.push([(Date.now() - T) / 1000, what]);
-	const made: Caller = {
-		say: tell,
-		hush: () => {},
-		tone: (kind, wait = 0) => heard.push([(Date.now() - T) / 1000 + wait, kind]),
-		buzz: () => {},
-		paces
+/** Keeps when each call is heard, in seconds from `T`; what is taken back before its time is not. */
+function caller(paces = false, sounds = true) {
+	const planned: [number, string][] = [];
+	const at = (wait: number) => (Date.now() - T) / 1000 + wait;
+	const retract = () => {
+		const now = at(0);
+		for (let i = planned.length - 1; i >= 0; i--) if (planned[i]![0] > now) planned.splice(i, 1);
 	};
-	return { heard, made };
+	const made: Caller = {
+		say: (words, wait = 0) => void planned.push([at(wait), words]),
+		hush: retract,
+		retract,
+		tone: (kind, wait = 0) => void (sounds && planned.push([at(wait), kind])),
+		buzz: () => {},
+		paces,
+		sounds
+	};
+	return { heard: planned, made };
 }
-function begun(course = CIRCUIT, more: Partial<KeptRun> = {}) {
+const isTone = (what: string) => /^(?:short|long|low)$/.test(what);
+const rounded = (heard: readonly [number, string][]) =>
+	heard.map(([at, what]) => [Math.round(at * 1000) / 1000, what]);
+function begun(
+	course = CIRCUIT,
+	more: Partial<KeptRun> = {},
+	{ sounds = true, offset = null as number | null } = {}
+) {
 	const store = passingStore();
 	const run: KeptRun = {
 		key: 'k',
@@ -36,8 +50,8 @@ function begun(course = CIRCUIT, more: Partial<KeptRun> = {}) {
 		first: 'left',
 		...more
 	};
-	const { heard, made } = caller();
-	const runner = new Runner(run, store, new DeviceClock(), made);
+	const { heard, made } = caller(false, sounds);
+	const runner = new Runner(run, store, new DeviceClock(), made, offset);
 	runner.run();
 	return { runner, store, heard };
 }
@@ -48,19 +62,87 @@ describe('a session under way', () => {
 		await vi.advanceTimersByTimeAsync(1037);
 		runner.do({ do: 'start' });
 		await vi.advanceTimersByTimeAsync(46_000);
-		expect(heard.filter(([, what]) => !/short|long/.test(what))).toEqual([
-			[1.037, 'Plank, 30 seconds'],
+		expect(heard.filter(([, what]) => !isTone(what))).toEqual([
+			[1.037, '3 rounds, 30 seconds of work, 15 seconds of rest. Plank, 30 seconds'],
 			[16.037, 'Halfway'],
 			[21.037, 'Ten seconds'],
 			[31.037, 'Rest. Next: Squat, 30 seconds'],
 			[46.037, 'Squat, 30 seconds']
 		]);
-		// Three short ones and a long one at the end, kept by the sound system.
-		expect(heard.filter(([at, what]) => /short|long/.test(what) && at > 27 && at < 32)).toEqual([
+		// The sound system keeps their time: three short ones before the end, a low one as the rest begins, a long one for work.
+		expect(rounded(heard.filter(([at, what]) => isTone(what) && at < 47))).toEqual([
+			[1.037, 'long'],
+			[16.037, 'short'],
+			[21.037, 'short'],
+			[21.237, 'short'],
 			[28.037, 'short'],
 			[29.037, 'short'],
 			[30.037, 'short'],
-			[31.037, 'long']
+			[31.037, 'low'],
+			[43.037, 'short'],
+			[44.037, 'short'],
+			[45.037, 'short'],
+			[46.037, 'long']
+		]);
+		runner.stop();
+	});
+
+	it('says the countdown where tones are off', async () => {
+		const { runner, heard } = begun(CIRCUIT, {}, { sounds: false });
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(31_000);
+		expect(rounded(heard.filter(([at]) => at > 25 && at < 29.5))).toEqual([
+			[27, 'Three'],
+			[28, 'Two'],
+			[29, 'One']
+		]);
+		expect(heard.some(([, what]) => isTone(what))).toBe(false);
+		runner.stop();
+	});
+
+	it.each(['pause', 'skip', 'back', 'finish'] as const)(
+		'takes back the tones that were planned: %s',
+		async (deed) => {
+			const { runner, heard } = begun();
+			runner.do({ do: 'start' });
+			await vi.advanceTimersByTimeAsync(27_500);
+			runner.do({ do: deed });
+			await vi.advanceTimersByTimeAsync(deed === 'pause' || deed === 'finish' ? 60_000 : 3000);
+			// Of the countdown from 27 s on the first tone was heard.
+			expect(rounded(heard.filter(([at, what]) => what === 'short' && at > 25 && at < 31))).toEqual([
+				[27, 'short']
+			]);
+			runner.stop();
+		}
+	);
+
+	it('plans the tones of a countdown anew where the end is put off', async () => {
+		const { runner, heard } = begun();
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(42_500);
+		runner.do({ do: 'longer', seconds: 15 });
+		await vi.advanceTimersByTimeAsync(18_000);
+		expect(rounded(heard.filter(([at, what]) => isTone(what) && at > 40))).toEqual([
+			[42, 'short'],
+			[57, 'short'],
+			[58, 'short'],
+			[59, 'short'],
+			[60, 'long']
+		]);
+		runner.stop();
+	});
+
+	it('goes on counting down while a set is noted', async () => {
+		const { runner, heard } = begun();
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(42_500);
+		runner.do({ do: 'log', exercise: 0, set: 1, amount: 20, kg: null, effort: 7 });
+		await vi.advanceTimersByTimeAsync(2000);
+		expect(rounded(heard.filter(([at, what]) => isTone(what) && at > 41))).toEqual([
+			[42, 'short'],
+			[43, 'short'],
+			[44, 'short'],
+			[45, 'long']
 		]);
 		runner.stop();
 	});
@@ -70,7 +152,9 @@ describe('a session under way', () => {
 		runner.do({ do: 'start' });
 		// In one go: 36,000 turns of the event loop take minutes where others keep it busy.
 		vi.advanceTimersByTime(3_600_000);
-		const starts = heard.filter(([, what]) => what === 'Plank, 60 seconds').map(([at]) => at);
+		const starts = heard
+			.filter(([, what]) => /(?:^|\. )Plank, 60 seconds$/.test(what) && !what.startsWith('Rest'))
+			.map(([at]) => at);
 		expect(starts).toHaveLength(40);
 		starts.forEach((at, i) => expect(Math.abs(at - i * 90)).toBeLessThan(0.05));
 		runner.stop();
@@ -85,7 +169,7 @@ describe('a session under way', () => {
 		const kept = await store.run('k');
 		const again = begun(CIRCUIT, kept).runner;
 		expect(again.moment).toMatchObject({ phase: 'going', step: 2, gone: 5 });
-		expect(again.away).toBeNull();
+		expect(again.absence).toBeNull();
 		again.stop();
 	});
 
@@ -106,13 +190,84 @@ describe('a session under way', () => {
 		await vi.advanceTimersByTimeAsync(100_000);
 		const again = begun(CIRCUIT, await store.run('k')).runner;
 		expect(again.moment.step).toBe(5);
-		expect(again.away?.for).toBeGreaterThan(90_000);
-		again.backToWhereILeft();
-		expect(again.away).toBeNull();
+		expect(again.absence).toMatchObject({ sets: 3, isLast: true });
+		again.answer('back');
+		expect(again.absence).toBeNull();
 		expect(again.moment).toMatchObject({ phase: 'going', step: 0 });
 		expect(again.moment.gone).toBeGreaterThanOrEqual(15);
 		expect(again.moment.gone).toBeLessThanOrEqual(20);
 		again.stop();
+	});
+
+	it('counts nothing that passed while the page was closed, also after the end', async () => {
+		const { runner, store } = begun();
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(50_000);
+		runner.stop();
+		await vi.advanceTimersByTimeAsync(3_600_000);
+		const again = begun(CIRCUIT, await store.run('k')).runner;
+		expect(again.moment.phase).toBe('over');
+		expect(again.absence).toMatchObject({ sets: 5 });
+		expect(again.log.sets.filter(({ amount }) => amount > 0)).toHaveLength(1);
+		again.answer('did');
+		expect(again.log.done).toBe('all');
+		again.stop();
+	});
+
+	it('asks about what passed while the page was out of sight', async () => {
+		const { runner, store } = begun();
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(20_000);
+		runner.hidden();
+		await vi.advanceTimersByTimeAsync(200_000);
+		// What the device keeps says so too: the page may be thrown away.
+		expect((await store.run('k'))?.seen).toBe(T + 20_000);
+		await runner.woken(() => Promise.resolve(null));
+		expect(runner.absence).toMatchObject({ from: T + 20_000, sets: 5 });
+		expect(runner.log.done).toBe('none');
+		runner.stop();
+	});
+
+	it('asks nothing of somebody who looks at something else for a minute', async () => {
+		const { runner } = begun();
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(20_000);
+		runner.hidden();
+		await vi.advanceTimersByTimeAsync(60_000);
+		await runner.woken(() => Promise.resolve(null));
+		expect(runner.absence).toBeNull();
+		runner.stop();
+	});
+
+	it('asks about what passed while the device slept with the page in sight', () => {
+		const { runner } = begun();
+		runner.do({ do: 'start' });
+		vi.advanceTimersByTime(20_000);
+		// No timer fires in a sleep.
+		vi.setSystemTime(T + 400_000);
+		const ticks = vi.spyOn(performance, 'now').mockReturnValue(performance.now() + 380_000);
+		vi.advanceTimersByTime(200);
+		expect(runner.absence).toMatchObject({ sets: 6 });
+		expect(runner.log.done).toBe('none');
+		ticks.mockRestore();
+		runner.stop();
+	});
+
+	it('takes a clock that was put on for what it is, if the server says so', async () => {
+		const { runner, store } = begun(CIRCUIT, {}, { offset: 0 });
+		runner.do({ do: 'start' });
+		await vi.advanceTimersByTimeAsync(20_000);
+		runner.stop();
+		await vi.advanceTimersByTimeAsync(5000);
+		vi.setSystemTime(Date.now() + 3_600_000);
+		const kept = await store.run('k');
+		const told = begun(CIRCUIT, kept, { offset: -3_600_000 }).runner;
+		expect(told.absence).toBeNull();
+		expect(told.moment).toMatchObject({ step: 0, gone: 25 });
+		told.stop();
+		const alone = begun(CIRCUIT, kept).runner;
+		expect(alone.absence).toMatchObject({ sets: 6 });
+		alone.stop();
 	});
 
 	it('does not ask where nothing went on: one set waits for whoever does it', async () => {
@@ -122,7 +277,7 @@ describe('a session under way', () => {
 		runner.stop();
 		await vi.advanceTimersByTimeAsync(7_200_000);
 		const again = begun(SETS, await store.run('k')).runner;
-		expect(again.away).toBeNull();
+		expect(again.absence).toBeNull();
 		expect(again.moment.step).toBe(0);
 		again.stop();
 	});
@@ -134,7 +289,7 @@ describe('a session under way', () => {
 		runner.stop();
 		await vi.advanceTimersByTimeAsync(62_500);
 		runner.run();
-		runner.woken();
+		await runner.woken(() => Promise.resolve(null));
 		expect(heard.filter(([, what]) => what.includes('Halfway'))).toEqual([]);
 		runner.stop();
 	});
@@ -192,7 +347,7 @@ describe('a session under way', () => {
 		// Three seconds down, one below, one up.
 		expect(
 			heard
-				.filter(([, what]) => what === 'short' || what === 'long')
+				.filter(([at, what]) => isTone(what) && at > 0)
 				.map(([at, what]) => [Math.round(at * 1000), what])
 		).toEqual([
 			[5000, 'short'],

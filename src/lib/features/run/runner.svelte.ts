@@ -1,11 +1,16 @@
 /** A session that is under way on this device: what was done, where that leads, and what is called out. */
 import {
+	answerAbsence,
+	AWAY,
 	callsBetween,
 	callWords,
+	clockShift,
 	momentOf,
 	nextChange,
+	openAbsence,
 	rebased,
 	runLogOf,
+	withAbsence,
 	withFirstSide,
 	type Act,
 	type Course,
@@ -16,27 +21,42 @@ import type { DeviceStore, KeptRun } from '$lib/offline/store';
 
 /** What calls are made with. */
 export interface Caller {
-	say(words: string): void;
+	/** @param wait seconds from now */
+	say(words: string, wait?: number): void;
+	/** Ends what is being said, and takes back what has not begun. */
 	hush(): void;
-	tone(kind: 'short' | 'long', wait?: number): void;
+	/** Takes back tones and words that have not begun. */
+	retract(): void;
+	/** @param wait seconds from now */
+	tone(kind: ToneKind, wait?: number): void;
 	buzz(pattern: number | number[]): void;
 	/** Whether repetitions are ticked at their tempo. */
 	readonly paces: boolean;
+	/** Whether tones sound; without them the countdown is spoken. */
+	readonly sounds: boolean;
+}
+export type ToneKind = 'short' | 'long' | 'low';
+
+/** The clock that a session goes by. */
+interface Clock {
+	now(): number;
+	ahead(): number;
+	woken(shift?: number): void;
 }
 
 /** Milliseconds after which a call has lost its sense: the page was asleep. */
 const STALE = 1500;
-/** Milliseconds out of sight from which somebody is asked where they were. */
-const AWAY = 90_000;
 /** Milliseconds between two times at which the device notes that the page is open. */
 const NOTE_EVERY = 5000;
 /** A second tap within this time was meant for the step before: milliseconds. */
 const SLIP = 350;
-
-/** Seconds ahead for which a tick is handed to the sound system. */
-const AHEAD = 0.25;
+/** Seconds ahead for which tones are handed to the sound system, which keeps the time also where the page is busy. */
+const AHEAD = 1.5;
 /** Less than any clock tells apart: milliseconds. */
 const INSTANT = 0.001;
+
+/** What is told beside the clock, which goes on as it did. */
+const BESIDE: ReadonlySet<Act['do']> = new Set(['log', 'swap', 'hurts', 'away']);
 
 /** What is done, without the time at which it is. */
 export type Deed = Act extends infer One ? (One extends Act ? Omit<One, 'at'> : never) : never;
@@ -48,15 +68,19 @@ export class Runner {
 	now = $state(0);
 	/** The last call in words, for who reads or listens with other means. */
 	called = $state('');
-	/** Since when somebody was away, where the clock went on without them. */
-	away = $state<{ from: number; for: number } | null>(null);
 	/** The device has no room, or keeps nothing. */
 	unkept = $state(false);
 	readonly moment = $derived.by(() => momentOf(this.course, this.acts, this.now));
 	readonly step = $derived.by(() => this.course.steps[this.moment.step] ?? null);
 	readonly log = $derived.by(() => runLogOf(this.course, this.acts, this.now));
+	/** What the clock passed while nobody was seen, until the person has said whether they did it. */
+	readonly absence = $derived.by(() => openAbsence(this.course, this.acts, this.now));
 
 	private heardTo: number;
+	/** Up to when tones have been handed to the sound system. */
+	private tonedTo: number;
+	/** Since when the page is out of sight, or null if it is in sight. */
+	private hiddenSince: number | null = null;
 	/** When the next call or change comes about by itself: until then there is nothing to look for. Null: not by itself. */
 	private next: number | null = null;
 	private timer: ReturnType<typeof setTimeout> | null = null;
@@ -66,18 +90,21 @@ export class Runner {
 	/** Repetitions of a step that have been ticked. */
 	private paced = { step: -1, reps: 0 };
 
+	/** @param offset milliseconds by which the server's clock is ahead of the device's now, or null if it was not reached */
 	constructor(
 		private readonly kept: KeptRun,
 		private readonly store: Pick<DeviceStore, 'keepRun'>,
-		private readonly clock: { now(): number; woken(): void },
-		private readonly caller: Caller
+		private readonly clock: Clock,
+		private readonly caller: Caller,
+		private offset: number | null = null
 	) {
 		const now = clock.now();
 		this.course = withFirstSide(kept.course, kept.first);
-		this.acts = rebased(kept.acts, kept.seen, now);
+		const { acts, seen } = rebased(kept, now, offset);
+		this.offset ??= kept.offset ?? null;
 		this.now = now;
-		this.heardTo = now;
-		if (this.acts.length > 0) this.ask(kept.seen, now);
+		this.heardTo = this.tonedTo = now;
+		this.acts = withAbsence(this.course, acts, seen, now);
 	}
 
 	/** Goes on with the clock until `stop`. */
@@ -103,29 +130,42 @@ export class Runner {
 		this.caller.hush();
 	}
 
-	/** The page is seen again. */
-	woken(): void {
-		const before = this.now;
-		this.clock.woken();
-		const now = this.clock.now();
-		this.ask(before, now);
+	/** The page is out of sight: what the clock passes from here on is asked about. */
+	hidden(): void {
+		if (this.hiddenSince !== null) return;
+		this.wake();
+		this.hiddenSince = this.now;
+		if (this.acts.length > 0) void this.note();
+	}
+
+	/**
+	 * The page is seen again.
+	 * @param ask asks for the offset of the server's clock: where the device's own has jumped, it tells a sleep from a changed clock
+	 */
+	async woken(ask: () => Promise<number | null>): Promise<void> {
+		const from = this.hiddenSince ?? this.now;
+		let shift = 0;
+		if (this.clock.ahead() > AWAY) {
+			const told = await ask();
+			shift = clockShift(this.offset, told);
+			this.offset ??= told;
+		}
+		this.clock.woken(shift);
+		this.hiddenSince = null;
+		this.missed(from);
 		this.wake(true);
 	}
 
-	/** Asks where somebody was, if the session went on without them. */
-	private ask(from: number, now: number): void {
-		const then = momentOf(this.course, this.acts, from);
-		if (now - from < AWAY || then.phase !== 'going') return;
-		if (momentOf(this.course, this.acts, now).step === then.step) return;
-		this.away = { from, for: now - from };
+	/** Notes a stretch without anybody, if the clock passed something in it. */
+	private missed(from: number): void {
+		const acts = withAbsence(this.course, this.acts, from, this.clock.now());
+		if (acts.length > this.acts.length) this.acts = acts;
 	}
 
-	/** Goes back to where somebody was when they left, as if they had paused there. */
-	backToWhereILeft(): void {
-		if (!this.away) return;
-		const { from } = this.away;
-		this.away = null;
-		this.acts = [...this.acts, { do: 'pause', at: from }, { do: 'resume', at: this.clock.now() }];
+	/** Takes the answer to what was asked about an absence. */
+	answer(answer: 'did' | 'did-not' | 'back'): void {
+		this.acts = answerAbsence(this.acts, answer, this.clock.now());
+		if (answer === 'back') this.caller.hush();
 		this.changed();
 	}
 
@@ -136,11 +176,15 @@ export class Runner {
 		if (moves && at - this.lastMove < SLIP) return;
 		if (moves) this.lastMove = at;
 		this.wake();
-		this.away = null;
+		const { step } = this.moment;
 		this.acts = [...this.acts, { ...deed, at }];
-		// What a step calls as it begins comes about at this very instant.
-		this.heardTo = at - INSTANT;
-		if (deed.do === 'pause' || moves || deed.do === 'finish') this.caller.hush();
+		// What a step calls as it begins comes about at this very instant; what was planned for later may not.
+		if (deed.do === 'count' ? this.moment.step !== step : !BESIDE.has(deed.do)) {
+			this.heardTo = this.tonedTo = at - INSTANT;
+			if (deed.do === 'start' || deed.do === 'resume' || deed.do === 'longer') this.caller.retract();
+			else this.caller.hush();
+			this.paced = { step: -1, reps: 0 };
+		}
 		this.changed();
 	}
 
@@ -152,15 +196,39 @@ export class Runner {
 	/** Looks at the clock, and calls out what has come about since it was last looked at. */
 	private wake(look = false): void {
 		const now = this.clock.now();
+		// A page in sight that stood still: the device slept.
+		if (this.hiddenSince === null && this.ticking !== null && now - this.now >= AWAY) this.missed(this.now);
 		this.now = now;
+		if (look || (this.next !== null && now >= this.next - AHEAD * 1000)) this.sound(now);
 		if (look || (this.next !== null && now >= this.next)) {
 			const calls = callsBetween(this.course, this.acts, this.heardTo, now);
 			this.heardTo = now;
-			for (const one of calls) if (now - one.at < STALE) this.call(one, now);
+			for (const one of calls) if (now - one.at < STALE) this.call(one);
 			this.wait();
 		}
 		if (this.caller.paces) this.pace();
-		if (now - this.noted > NOTE_EVERY) void this.note();
+		if (now - this.noted > NOTE_EVERY && this.acts.length > 0) void this.note();
+	}
+
+	/** Hands the tones of the next calls to the sound system. */
+	private sound(now: number): void {
+		const to = now + AHEAD * 1000;
+		if (to - this.tonedTo < INSTANT) return;
+		const speed = this.acts.find((act) => act.do === 'start')?.speed ?? 1;
+		for (const { step, cue, at } of callsBetween(this.course, this.acts, this.tonedTo, to)) {
+			const kind = this.course.steps[step]?.cues[cue]?.kind;
+			const wait = (at - now) / 1000;
+			if (!kind || wait < -STALE / 1000) continue;
+			if (kind !== 'three-two-one')
+				TONES[kind].forEach((tone, i) => this.caller.tone(tone, wait + i * BETWEEN_TONES));
+			else
+				COUNT.forEach((word, i) => {
+					const then = wait + i / speed;
+					if (this.caller.sounds) this.caller.tone('short', then);
+					else this.caller.say(word, then);
+				});
+		}
+		this.tonedTo = to;
 	}
 
 	/** Ticks at the end of each repetition, so far ahead that the sound system keeps the time. */
@@ -188,33 +256,47 @@ export class Runner {
 		this.timer = setTimeout(() => this.wake(true), Math.max(0, Math.min(next - this.clock.now(), 2 ** 30)));
 	}
 
-	private call({ step, cue, at }: Heard, now: number): void {
+	private call({ step, cue }: Heard): void {
 		const found = this.course.steps[step]?.cues[cue];
 		if (!found) return;
 		const words = callWords(this.course, step, found, this.moment.leftOut);
 		this.called = words;
 		this.caller.buzz(BUZZ[found.kind]);
-		if (found.kind === 'three-two-one') {
-			const speed = this.acts.find((act) => act.do === 'start')?.speed ?? 1;
-			for (const second of [0, 1, 2, 3])
-				this.caller.tone(second === 3 ? 'long' : 'short', (at - now) / 1000 + second / speed);
-			return;
-		}
-		if (found.kind === 'ten-left' || found.kind === 'halfway') this.caller.tone('short');
-		this.caller.say(words);
+		if (found.kind !== 'three-two-one') this.caller.say(words);
 	}
 
 	/** Keeps what was done on the device. */
 	private async note(): Promise<void> {
 		this.noted = this.now;
 		try {
-			await this.store.keepRun({ ...this.kept, acts: [...this.acts], seen: this.now });
+			await this.store.keepRun({
+				...this.kept,
+				acts: [...this.acts],
+				seen: this.hiddenSince ?? this.now,
+				offset: this.offset
+			});
 			this.unkept = false;
 		} catch {
 			this.unkept = true;
 		}
 	}
 }
+
+const COUNT = ['Three', 'Two', 'One'];
+/** Seconds between the beginnings of two tones of a call. */
+const BETWEEN_TONES = 0.2;
+
+/** Tones of a call; those of the countdown are a second apart. */
+const TONES: Record<Exclude<CueKind, 'three-two-one'>, ToneKind[]> = {
+	start: ['long'],
+	halfway: ['short'],
+	'ten-left': ['short', 'short'],
+	'change-side': ['low', 'short'],
+	'next-up': ['low'],
+	round: ['long', 'short'],
+	'last-round': ['long', 'long'],
+	water: ['low', 'low']
+};
 
 const BUZZ: Record<CueKind, number | number[]> = {
 	start: 300,

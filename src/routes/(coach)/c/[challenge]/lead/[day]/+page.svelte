@@ -68,7 +68,7 @@
 	});
 
 	function act(deed: Parameters<Runner['do']>[0]) {
-		sounds.unlock();
+		void sounds.unlock();
 		runner.do(deed);
 		tell({ acts: [...runner.acts] });
 	}

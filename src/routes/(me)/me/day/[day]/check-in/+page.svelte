@@ -6,7 +6,10 @@
 	import { amountsText, howText, unitOf } from '$core/session/amount';
 	import { readIn } from '$core/kit/units';
 	import { askedOf } from '$core/session/prescription';
+	import { answerAbsence } from '$core/run';
 	import { clockText } from '$core/session';
+	import { serverOffset } from '$lib/features/run/device-clock';
+	import RunAbsence from '$lib/features/run/RunAbsence.svelte';
 	import { readCheckinForm } from '$lib/offline/check-in-form';
 	import { summaryOf } from '$core/heart';
 	import { readHeart } from '$lib/heart/monitor.svelte';
@@ -77,14 +80,32 @@
 		if (!page.url.searchParams.has('run')) return;
 		const key = runKey(data.enrolment, day.day, again);
 		const heart = readHeart(localStorage);
-		run = doneRun(await store.run(key), Date.now(), heart && summaryOf(await store.beats(key), heart));
+		take(
+			doneRun(
+				await store.run(key),
+				Date.now(),
+				heart && summaryOf(await store.beats(key), heart),
+				await serverOffset()
+			)
+		);
 		if (!run) return;
-		done = run.log.done;
 		if (run.log.hurts.length > 0) {
 			hurting = true;
 			hurts = hurtsText(run.log);
 		}
 	});
+	function take(found: DoneRun | null) {
+		run = found;
+		if (found) done = found.log.done;
+	}
+	/** Sets that the clock passed while nobody was seen count on a yes; the answer is kept with the session. */
+	async function answer(said: 'did' | 'did-not' | 'back') {
+		if (!run) return;
+		const acts = answerAbsence(run.kept.acts, said, Date.now());
+		const { store } = await deviceQueue.open(data.enrolment);
+		await store.keepRun({ ...run.kept, acts, seen: Date.now() });
+		take(doneRun({ ...run.kept, acts, seen: Date.now() }, Date.now(), run.heart));
+	}
 	async function send(form: FormData) {
 		const input = readCheckinForm(form, day.day);
 		const id = run?.kept.id ?? input.id ?? crypto.randomUUID();
@@ -165,6 +186,12 @@
 			<input type="hidden" name="id" value={data.id} />
 			<input type="hidden" name="versionId" value={day.session.versionId} />
 			{#if before}<input type="hidden" name="replaces" value={before.id} />{/if}
+
+			{#if run?.absence && run.absence.sets > 0}<RunAbsence
+					absence={run.absence}
+					canGoBack={false}
+					onanswer={(said) => void answer(said)}
+				/>{/if}
 
 			<HowMuch bind:done />
 

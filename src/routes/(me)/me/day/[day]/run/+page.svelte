@@ -1,9 +1,10 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { page } from '$app/state';
-	import { DeviceClock } from '$lib/features/run/device-clock';
+	import { DeviceClock, serverOffset } from '$lib/features/run/device-clock';
 	import { Runner } from '$lib/features/run/runner.svelte';
 	import type { Beat } from '$core/heart';
+	import { beginningAt } from '$core/run';
 	import { HeartMonitor, keepHeart, readHeart, type HeartSettings } from '$lib/heart/monitor.svelte';
 	import { bluetoothStrap, standInStrap } from '$lib/heart/straps';
 	import HeartFields from '$lib/features/run/HeartFields.svelte';
@@ -33,18 +34,20 @@
 	const key = $derived(runKey(data.enrolment, data.day, again));
 	const phase = $derived(runner?.moment.phase ?? 'ready');
 
+	/** Milliseconds by which the server's clock is ahead, as far as it was reached since the page was opened. */
+	let offset: number | null = null;
 	function make(kept: KeptRun, keeping: DeviceStore) {
 		runner?.stop();
-		runner = new Runner(kept, keeping, new DeviceClock(), sounds);
+		runner = new Runner(kept, keeping, new DeviceClock(), sounds, offset);
 		first = kept.first;
 		runner.run();
 	}
-	const fresh = (): KeptRun => ({
+	const fresh = (from: number): KeptRun => ({
 		key,
 		id: crypto.randomUUID(),
 		day: data.day,
 		versionId: data.versionId,
-		course: data.course,
+		course: beginningAt(data.course, from),
 		acts: [],
 		seen: Date.now(),
 		first
@@ -68,7 +71,11 @@
 		if (!hold) return;
 		const kept = await store.run(key);
 		// What somebody has begun goes on as they began it, whatever was changed in the plan meanwhile.
-		if (kept && kept.acts.length > 0) make(kept, store);
+		if (kept && kept.acts.length > 0) {
+			offset = await serverOffset();
+			make(kept, store);
+			silent = sounds.isLocked;
+		}
 		const beats = await store.beats(key);
 		if (heart && beats.length > 0) monitor ??= new HeartMonitor(heart, beats, Date.now);
 	}
@@ -85,8 +92,11 @@
 			if (gone) hold?.();
 		});
 		const seen = () => {
-			if (document.visibilityState === 'visible') runner?.woken();
+			if (document.visibilityState === 'hidden') return runner?.hidden();
+			void runner?.woken(serverOffset);
+			silent = sounds.isLocked;
 		};
+		void serverOffset().then((told) => (offset ??= told));
 		document.addEventListener('visibilitychange', seen);
 		const hidden = () => telling.leave();
 		window.addEventListener('pagehide', hidden);
@@ -105,12 +115,18 @@
 		if (phase === 'going' || phase === 'paused') return keepAwake();
 	});
 
-	function start(from: number) {
+	/** Whether the browser keeps the page silent until it is touched, as after a reload. */
+	let silent = $state(false);
+	async function unlock() {
+		await sounds.unlock();
+		if (silent) silent = sounds.isLocked;
+	}
+	async function start(from: number) {
 		if (!store) return;
-		sounds.unlock();
-		make(fresh(), store);
+		await unlock();
+		make(fresh(from), store);
 		const speed = data.demo ? Number(page.url.searchParams.get('speed') ?? 1) : 1;
-		runner?.do({ do: 'start', from, ...(speed > 1 && { speed }) });
+		runner?.do({ do: 'start', ...(speed > 1 && { speed }) });
 	}
 	/** How hard the work of now is for a simulated heart. */
 	const effort = (): number => {
@@ -179,6 +195,7 @@
 	);
 </script>
 
+<svelte:window onpointerdown={() => silent && void unlock()} onkeydown={() => silent && void unlock()} />
 <svelte:head><title>Day {data.day}, {data.course.name}</title></svelte:head>
 {#if elsewhere}
 	<main class="flex flex-col gap-4">
@@ -201,11 +218,19 @@
 			units={data.units}
 			sounds={settings}
 			onsounds={change}
+			{silent}
+			onsilent={() => void unlock()}
 		/>
 	</main>
 {:else if runner && phase === 'over'}
 	<main>
-		<RunOver course={runner.course} log={runner.log} day={data.day}>
+		<RunOver
+			course={runner.course}
+			log={runner.log}
+			day={data.day}
+			absence={runner.absence}
+			onanswer={(answer) => runner?.answer(answer)}
+		>
 			{#if data.rateIsGuide}<HeartSummary
 					beats={monitor?.beats ?? []}
 					who={heart}

@@ -11,6 +11,12 @@ declare global {
 	namespace App {
 		interface Error {
 			message: string;
+			/** There was no connection. */
+			offline?: true;
+		}
+		interface PageState {
+			/** Section of the questions that is shown. */
+			intakeStep?: number;
 		}
 		interface PageData {
 			/** Pages that a participant's device should keep. */

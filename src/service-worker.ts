@@ -5,13 +5,15 @@
  * without a connection. Whatever can be fetched is fetched; what is kept is for when it cannot.
  */
 import { build, files, version } from '$service-worker';
+import { forgetPerson, PAGES } from '$lib/offline/forget';
 import { isKept, isRefreshed, isWhole, keptAs, linkedIn } from '$lib/offline/pages';
 
 const worker = globalThis as unknown as ServiceWorkerGlobalScope;
 
-/** Of this version, and of this person. */
+/** Of this version; pages are of the person. */
 const ASSETS = `assets ${version}`;
-const PAGES = 'pages';
+/** What is shown in place of a page that is not kept. */
+const OFFLINE = '/offline';
 /** Milliseconds after which what is kept is shown in place of an answer that does not come. */
 const PATIENCE = 4000;
 
@@ -23,7 +25,10 @@ worker.addEventListener('install', (event) => {
 	event.waitUntil(
 		caches
 			.open(ASSETS)
-			.then((cache) => cache.addAll(FIRST))
+			.then(async (cache) => {
+				await cache.addAll(FIRST);
+				await keepOffline(cache);
+			})
 			.then(() => worker.skipWaiting())
 	);
 });
@@ -45,10 +50,55 @@ async function asset(request: Request): Promise<Response> {
 	return response;
 }
 
+/** Keeps the page that says what can be opened without a connection, with what it is made of. */
+async function keepOffline(cache: Cache): Promise<void> {
+	const html = await fetch(OFFLINE);
+	if (!html.ok) return;
+	const at = new URL(OFFLINE, worker.location.origin).href;
+	const linked = linkedIn(await html.clone().text(), html.headers.get('link'), at);
+	await cache.put(at, html);
+	await cache.addAll(linked.filter((path) => BUILT.has(path) && !FIRST.includes(path)));
+}
+
+/** A page that is not kept: without a connection the reader is told what is. */
+async function other(request: Request): Promise<Response> {
+	try {
+		const response = await fetch(request);
+		await forgetUnknown(request, response);
+		return response;
+	} catch (cause) {
+		return sayOffline(request, cause);
+	}
+}
+
+/** Leads a reader without a connection to what is kept; anything else than a page fails as it would. */
+function sayOffline({ mode, url }: Request, cause: unknown): Response {
+	const { pathname, search, origin } = new URL(url);
+	if (mode !== 'navigate') throw cause;
+	// Its own address: what it is made of is named in relation to it.
+	return Response.redirect(`${origin}${OFFLINE}?to=${encodeURIComponent(pathname + search)}`);
+}
+
+async function offlinePage(request: Request): Promise<Response> {
+	const kept = await (await caches.open(ASSETS)).match(request, { ignoreSearch: true });
+	return kept ?? fetch(request);
+}
+
+/** Whether an answer says that the server does not know the person on this device any more. */
+const isUnknown = (request: Request, { status, redirected, url }: Response): boolean =>
+	status === 401 ||
+	(redirected && new URL(url).pathname === '/sign-in' && new URL(request.url).pathname !== '/');
+
+async function forgetUnknown(request: Request, response: Response): Promise<void> {
+	if (/^\/(?:me|api\/me)(?:\/|$)/.test(new URL(request.url).pathname) && isUnknown(request, response))
+		await forgetPerson();
+}
+
 async function page(request: Request): Promise<Response> {
 	const cache = await caches.open(PAGES);
 	const url = new URL(request.url);
 	const fresh = fetch(request).then(async (response) => {
+		await forgetUnknown(request, response);
 		if (response.ok && !response.redirected && isRefreshed(url.pathname) && isWhole(url))
 			await cache.put(keptAs(url), response.clone());
 		return response;
@@ -63,7 +113,7 @@ async function page(request: Request): Promise<Response> {
 	} catch (cause) {
 		const known = await cache.match(keptAs(url));
 		if (known) return known;
-		throw cause;
+		return sayOffline(request, cause);
 	}
 }
 
@@ -71,11 +121,12 @@ worker.addEventListener('fetch', (event) => {
 	const { request } = event;
 	const url = new URL(request.url);
 	if (url.origin !== worker.location.origin) return;
-	if (request.method === 'POST' && url.pathname === '/me' && url.search.startsWith('?/leave'))
-		event.waitUntil(caches.delete(PAGES));
 	if (request.method !== 'GET') return;
 	if (BUILT.has(url.pathname)) event.respondWith(asset(request));
+	else if (url.pathname === OFFLINE) event.respondWith(offlinePage(request));
 	else if (isKept(url.pathname)) event.respondWith(page(request));
+	else if (request.mode === 'navigate' || /^\/(?:me|api\/me)\//.test(url.pathname))
+		event.respondWith(other(request));
 });
 
 /** Fetches pages with all that they are made of, before anybody opens them. */

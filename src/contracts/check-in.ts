@@ -3,7 +3,7 @@ import { BANDS, type Band } from '$core/heart';
 import { BODY_AREAS } from '$core/run';
 import { LIMITS } from '$core/session';
 import { PAIN_KINDS, SORE_AREAS, SORE_KEYS, type PainKind, type SoreArea } from '$core/wellbeing';
-import { words } from './values';
+import { instant, words } from './values';
 
 const whole = (min: number, max: number, what: string) =>
 	number()
@@ -26,16 +26,6 @@ const kilograms = () =>
 		.typeError('kilograms are a number')
 		.moreThan(0, 'a load is above 0 kg')
 		.max(500, 'at most 500 kg')
-		.nullable()
-		.default(null);
-
-/** An instant by the clock of the device, in milliseconds since 1970. */
-const instant = (what: string) =>
-	number()
-		.typeError(`${what} is an instant in milliseconds`)
-		.integer(`${what} is in whole milliseconds`)
-		.min(0, `${what} is not before 1970`)
-		.max(8.64e15, `${what} is an instant in milliseconds`)
 		.nullable()
 		.default(null);
 

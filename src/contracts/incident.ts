@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { STOP_SIGN_KEYS } from '$core/health';
-import { date, words } from './values';
+import { date, instant, words } from './values';
 
 /**
  * What can be decided: about a stop sign `cleared` alone. About pain: back to normal, something else in place of an
@@ -36,7 +36,12 @@ export const followUpSchema = object({
 export const stopSchema = object({
 	id: string().uuid('the id of a report is a UUID').required('a report carries its own id'),
 	sign: string().oneOf(STOP_SIGN_KEYS, 'say which sign it was').required('say which sign it was'),
-	note: words(1000)
+	note: words(1000),
+	/** The enrolment it is about; left out: the one that is signed in. */
+	enrolment: string().nullable().default(null),
+	/** When it was and when it is sent, by the device. Epoch milliseconds. */
+	stoppedAt: instant('the time of stopping'),
+	sentAt: instant('the time of sending')
 });
 
 /** Pain, or a sign at which somebody stopped, with what was decided. Instants are epoch milliseconds. */

@@ -99,3 +99,13 @@ export const words = (max: number) =>
 		.nullable()
 		.transform((text: string) => text || null)
 		.default(null);
+
+/** An instant by the clock of the device, in milliseconds since 1970. */
+export const instant = (what: string) =>
+	number()
+		.typeError(`${what} is an instant in milliseconds`)
+		.integer(`${what} is in whole milliseconds`)
+		.min(0, `${what} is not before 1970`)
+		.max(8.64e15, `${what} is an instant in milliseconds`)
+		.nullable()
+		.default(null);

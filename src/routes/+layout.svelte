@@ -2,11 +2,18 @@
 	import '@fontsource-variable/atkinson-hyperlegible-mono';
 	import '@fontsource-variable/atkinson-hyperlegible-next';
 	import '@fontsource-variable/bricolage-grotesque';
+	import { onMount, tick } from 'svelte';
 	import { navigating } from '$app/state';
+	import { restoreTyped } from '$lib/ui/typed-early';
 	import '../app.css';
 	import type { LayoutProps } from './$types';
 
 	let { children }: LayoutProps = $props();
+
+	onMount(async () => {
+		await tick();
+		restoreTyped();
+	});
 
 	/** A page that is there at once shows nothing; one that takes its time says that it is coming. */
 	let slow = $state(false);

@@ -1,6 +1,6 @@
 /** A session on a phone that is left, reopened, silenced and slowed down. */
 import type { Course } from '../../src/core/run';
-import { expect, openLink, ready, test, type DemoSignIn } from './support';
+import { asCoach, expect, openLink, openPlace, ready, test, type DemoSignIn } from './support';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 
 const PHONE = { width: 390, height: 844 };
@@ -167,5 +167,142 @@ test('each call of a session sounds within 50 ms of its time, with a core busy',
 	const missed = planned.filter((at) => at < until && !tones.some((tone) => Math.abs(tone - at) <= 50));
 	expect(planned.filter((at) => at < until).length).toBeGreaterThan(8);
 	expect(missed).toEqual([]);
+	await context.close();
+});
+
+/** Waits until a page is kept on the device. */
+const onDevice = (page: Page, path: string): Promise<void> =>
+	page.evaluate(async (wanted) => {
+		await navigator.serviceWorker.ready;
+		for (let i = 0; i < 200; i++) {
+			const kept = await (await caches.open('pages')).match(location.origin + wanted);
+			if (kept && navigator.serviceWorker.controller) return;
+			await new Promise((next) => setTimeout(next, 100));
+		}
+		throw new Error(`${wanted} was not kept`);
+	}, path);
+
+test('without a connection somebody who had to stop finds help, and the coach is told afterwards', async ({
+	browser,
+	demo,
+	site,
+	page,
+	complaints
+}) => {
+	await asCoach(page, demo);
+	await openPlace(page, 'People');
+	await page.getByRole('link', { name: 'Emre Toksöz' }).click();
+	await ready(page);
+	await page.getByRole('button', { name: 'Create a new link' }).click();
+	const link = await page.getByLabel('Copy the link').first().inputValue();
+	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
+	const phone = await context.newPage();
+	await openLink(phone, link);
+	await ready(phone);
+	await onDevice(phone, '/me/stop');
+	await phone.reload();
+	await ready(phone);
+	await context.setOffline(true);
+	await phone.getByRole('link', { name: 'I had to stop: tell my coach' }).click();
+	await expect(phone.getByRole('link', { name: 'Call 112' })).toBeVisible();
+	await phone.getByText('chest', { exact: false }).first().click();
+	await phone.getByRole('button', { name: 'Tell my coach' }).click();
+	await expect(phone.getByRole('heading', { name: 'Kept on this device' })).toBeVisible();
+	await context.setOffline(false);
+	await phone.goto('/me');
+	await expect(phone.getByText('Don’t train for now')).toBeVisible({ timeout: 20_000 });
+	expect(complaints.splice(0).every((text) => text.includes('ERR_INTERNET_DISCONNECTED'))).toBe(true);
+	await context.close();
+});
+
+test('without a connection every link leads to its page or to one that says what is there', async ({
+	browser,
+	demo,
+	site,
+	complaints
+}) => {
+	const { context, phone } = await phoneOf(browser, site, demo, 'Aroha Pene');
+	await onDevice(phone, '/me/stop');
+	await phone.reload();
+	await ready(phone);
+	const links = await phone
+		.locator('a[href^="/"]')
+		.evaluateAll((all) => [...new Set(all.map((link) => link.getAttribute('href') ?? ''))]);
+	expect(links.length).toBeGreaterThan(8);
+	await context.setOffline(true);
+	for (const href of links) {
+		await phone.goto('/me');
+		await ready(phone);
+		// As a tap goes, and as an address is opened.
+		await phone.locator(`a[href="${href}"]`).first().click();
+		await expect(phone.getByRole('heading', { level: 1 }).first()).toBeVisible();
+		await expect(phone.getByText(/Something went wrong|Internal Error/)).toHaveCount(0);
+		await phone.goto(href);
+		await expect(phone.getByRole('heading', { level: 1 }).first()).toBeVisible();
+		await expect(phone.getByText(/Something went wrong|Internal Error/)).toHaveCount(0);
+	}
+	await phone.goto('/me/history');
+	await expect(phone.getByRole('heading', { name: 'You’re offline' })).toBeVisible();
+	await phone.getByRole('link', { name: 'Today' }).click();
+	await phone.waitForURL('**/me');
+	await context.setOffline(false);
+	expect(
+		complaints.splice(0).filter((text) => !/ERR_INTERNET_DISCONNECTED|Failed to fetch/.test(text))
+	).toEqual([]);
+	await context.close();
+});
+
+/** What this device keeps of a person: pages, databases and settings. */
+const keptOf = (page: Page) =>
+	page.evaluate(async () => ({
+		pages: (await caches.has('pages')) ? (await (await caches.open('pages')).keys()).length : 0,
+		databases: (await indexedDB.databases()).map(({ name }) => name),
+		settings: Object.keys(localStorage)
+	}));
+
+test('who signs out, or is not known any more, leaves nothing on the phone', async ({
+	browser,
+	demo,
+	site
+}) => {
+	const { context, phone } = await phoneOf(browser, site, demo, 'Aroha Pene');
+	await onDevice(phone, '/me/stop');
+	await phone.evaluate(() => localStorage.setItem('cadrex.sounds', '{}'));
+	expect((await keptOf(phone)).databases).toContain('cadrex');
+	await phone.getByRole('button', { name: 'Sign out' }).click();
+	await phone.waitForURL('**/sign-in');
+	await expect.poll(() => keptOf(phone)).toEqual({ pages: 0, databases: [], settings: [] });
+
+	// The same where the session ended elsewhere.
+	await openLink(phone, `/join/${demo.links['Aroha Pene']}`);
+	await ready(phone);
+	await onDevice(phone, '/me/stop');
+	await context.clearCookies();
+	await phone.evaluate(() => fetch('/api/me/days/24'));
+	await expect.poll(async () => (await keptOf(phone)).pages).toBe(0);
+	await context.close();
+});
+
+test('what is typed before the scripts of a page run is still there afterwards', async ({
+	browser,
+	demo,
+	site
+}) => {
+	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
+	const phone = await context.newPage();
+	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
+	let letGo = () => {};
+	const line = new Promise<void>((resolve) => (letGo = resolve));
+	await phone.route('**/_app/**/*.js', async (route) => {
+		await line;
+		await route.continue();
+	});
+	await phone.goto('/me/day/24/check-in', { waitUntil: 'commit' });
+	await phone.getByLabel('Note to your coach').fill('slow line');
+	await phone.locator('input[name="sleepHours"]').fill('7');
+	letGo();
+	await ready(phone);
+	await expect(phone.getByLabel('Note to your coach')).toHaveValue('slow line');
+	await expect(phone.locator('input[name="sleepHours"]')).toHaveValue('7');
 	await context.close();
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isKept, isRefreshed, isWhole, keptAs, linkedIn } from './pages';
+import { isKept, isRefreshed, isWhole, keptAs, keptPages, linkedIn } from './pages';
 
 describe('pages on a device', () => {
 	it('are those that somebody needs without a connection', () => {
@@ -61,5 +61,29 @@ describe('pages on a device', () => {
 			'/_app/b.js'
 		]);
 		expect(linkedIn('<a href="https://[">', null, 'https://cadrex.example/me')).toEqual([]);
+	});
+});
+
+describe('the pages that can be opened without a connection', () => {
+	it('have names, today first, without data and what is no page of a person', () => {
+		const at = (path: string) => `https://hut.example${path}`;
+		expect(
+			keptPages(
+				[
+					'/me/stop',
+					'/me/day/24/run',
+					'/me',
+					'/me/__data.json',
+					'/me/owner',
+					'/me/day/23/check-in',
+					'/me/day/24/run?again'
+				].map(at)
+			)
+		).toEqual([
+			{ path: '/me', name: 'Today' },
+			{ path: '/me/day/24/run', name: 'Session of day 24' },
+			{ path: '/me/day/23/check-in', name: 'Check-in for day 23' },
+			{ path: '/me/stop', name: 'I had to stop' }
+		]);
 	});
 });

@@ -1,7 +1,7 @@
 /** Which pages a device keeps, and under which name. */
 
-/** Today, a day, the session that is led, the check-in, the shelf: what somebody needs where there is no connection. */
-const REFRESHED = /^\/me(?:\/day\/\d+(?:\/(?:run|check-in))?|\/shelf)?(?:\/__data\.json)?$/;
+/** Today, a day, the session that is led, the check-in, the shelf, a warning sign: what is needed without a connection. */
+const REFRESHED = /^\/me(?:\/day\/\d+(?:\/(?:run|check-in))?|\/shelf|\/stop)?(?:\/__data\.json)?$/;
 /** The questions before the start, as long as nothing was answered: answers are kept by nobody but the server. */
 const QUESTIONS = /^\/me\/intake(?:\/__data\.json)?$/;
 
@@ -41,4 +41,34 @@ export function linkedIn(html: string, header: string | null, page: string): str
 		if (url?.origin === origin) paths.add(url.pathname);
 	}
 	return [...paths];
+}
+
+/** What a kept page is called, by its path. */
+const NAMES: readonly (readonly [RegExp, (day: string) => string])[] = [
+	[/^\/me$/, () => 'Today'],
+	[/^\/me\/day\/(\d+)\/run$/, (day) => `Session of day ${day}`],
+	[/^\/me\/day\/(\d+)\/check-in$/, (day) => `Check-in for day ${day}`],
+	[/^\/me\/day\/(\d+)$/, (day) => `Day ${day}`],
+	[/^\/me\/shelf$/, () => 'Extra sessions'],
+	[/^\/me\/stop$/, () => 'I had to stop'],
+	[/^\/me\/intake$/, () => 'Questions before you start']
+];
+
+export interface KeptPage {
+	path: string;
+	name: string;
+}
+
+/** The pages among kept addresses that a person can open without a connection, today first. */
+export function keptPages(addresses: readonly string[]): KeptPage[] {
+	const found = addresses.flatMap((address): (KeptPage & { rank: number })[] => {
+		const { pathname, search } = new URL(address);
+		if (search) return [];
+		return NAMES.flatMap(([path, name], rank) => {
+			const match = path.exec(pathname);
+			return match ? [{ path: pathname, name: name(match[1] ?? ''), rank }] : [];
+		});
+	});
+	found.sort((a, b) => a.rank - b.rank || (a.path < b.path ? -1 : 1));
+	return found.map(({ path, name }) => ({ path, name }));
 }

@@ -8,7 +8,8 @@ afterEach(() => vi.unstubAllGlobals());
 const answering = (status: number, body: object = {}) =>
 	vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify(body), { status })));
 const offline = () => vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
-const send = (queue: DeviceQueue) => queue.send('mine', 'a', 3, { done: 'all' });
+const send = (queue: DeviceQueue) =>
+	queue.send('mine', { id: 'a', kind: 'check-in', day: 3, body: { done: 'all' } });
 const store = passingStore();
 const queue = () => new DeviceQueue(() => Promise.resolve(store));
 

@@ -1,14 +1,14 @@
 /** The queue of this device as pages see it: what waits, and what was refused. */
 import { deviceStore, passingStore, type DeviceStore } from './store';
-import { oneAtATime, SendQueue, sendTo, type Left } from './queue';
+import { oneAtATime, SendQueue, sendTo, type Left, type ToSend } from './queue';
 
-const URL = '/api/me/checkins';
+const URLS = { 'check-in': '/api/me/checkins', stop: '/api/me/stops' };
 /** Milliseconds until the second try while something waits; each wait after it is twice as long, up to the longest. */
 const SOON = 2000;
 const LONGEST = 20_000;
 
 const queueOn = (store: DeviceStore, enrolment: string): SendQueue =>
-	new SendQueue(store, enrolment, sendTo(URL), oneAtATime, () => Date.now());
+	new SendQueue(store, enrolment, sendTo(URLS), oneAtATime, () => Date.now());
 
 /** What came of a result that a page sends. */
 export interface Sent {
@@ -48,13 +48,14 @@ export class DeviceQueue {
 		return { store, queue };
 	}
 
-	/** Keeps a result and tries to send it. */
-	async send(enrolment: string, id: string, day: number, body: Record<string, unknown>): Promise<Sent> {
+	/** Keeps something and tries to send it. */
+	async send(enrolment: string, what: ToSend): Promise<Sent> {
 		const { queue } = await this.open(enrolment);
+		const { id } = what;
 		try {
-			await queue.add(id, day, body);
+			await queue.add(what);
 		} catch {
-			return this.sendAtOnce(enrolment, id, day, body);
+			return this.sendAtOnce(enrolment, what);
 		}
 		this.inHand.push(id);
 		try {
@@ -69,14 +70,9 @@ export class DeviceQueue {
 	}
 
 	/** Without room to keep it: it is sent now, or stays with whoever typed it. */
-	private async sendAtOnce(
-		enrolment: string,
-		id: string,
-		day: number,
-		body: Record<string, unknown>
-	): Promise<Sent> {
+	private async sendAtOnce(enrolment: string, what: ToSend): Promise<Sent> {
 		const passing = queueOn(passingStore(), enrolment);
-		await passing.add(id, day, body);
+		await passing.add(what);
 		const { waiting, refused } = await passing.flush();
 		return { refused: refused[0]?.refused ?? (waiting.length > 0 ? NO_ROOM : null), kept: false };
 	}

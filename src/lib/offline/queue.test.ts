@@ -3,6 +3,13 @@ import { seededRandom } from '$core/stats';
 import { SendQueue, sendTo, type Answer, type Send } from './queue';
 import { passingStore } from './store';
 
+const URLS = { 'check-in': '/api', stop: '/api/stop' };
+const result = (id: string, day: number, body: Record<string, unknown>) => ({
+	id,
+	kind: 'check-in' as const,
+	day,
+	body
+});
 const alone = (work: () => Promise<void>) => work();
 
 function queueWith(send: Send, store = passingStore(), enrolment = 'mine') {
@@ -13,7 +20,7 @@ const answers = (...list: Answer[]): { send: Send; sent: Record<string, unknown>
 	const sent: Record<string, unknown>[] = [];
 	return {
 		sent,
-		send: (body) => {
+		send: (_kind, body) => {
 			sent.push(body);
 			return Promise.resolve(list.shift() ?? null);
 		}
@@ -24,26 +31,37 @@ describe('the queue of a device', () => {
 	it('sends in order, with the time of sending, and is empty then', async () => {
 		const { send, sent } = answers({ taken: true }, { taken: true });
 		const { queue } = queueWith(send);
-		await queue.add('b', 1, { done: 'all' });
-		await queue.add('a', 2, { done: 'part' });
+		await queue.add(result('b', 1, { done: 'all' }));
+		await queue.add(result('a', 2, { done: 'part' }));
 		expect(await queue.flush()).toEqual({ waiting: [], refused: [] });
 		expect(sent).toEqual([
 			{ id: 'b', done: 'all', enrolment: 'mine', sentAt: 1002 },
 			{ id: 'a', done: 'part', enrolment: 'mine', sentAt: 1003 }
 		]);
 	});
+	it('sends a warning sign before everything else, whatever the server says of a result', async () => {
+		const kinds: string[] = [];
+		const { queue } = queueWith((kind) => {
+			kinds.push(kind);
+			return Promise.resolve(kind === 'stop' ? { taken: true } : null);
+		});
+		await queue.add(result('a', 1, {}));
+		await queue.add({ id: 'b', kind: 'stop', day: null, body: { sign: 'chest' } });
+		expect((await queue.flush()).waiting.map(({ id }) => id)).toEqual(['a']);
+		expect(kinds).toEqual(['stop', 'check-in']);
+	});
 	it('keeps everything that has had no answer, and what comes after it', async () => {
 		const { send, sent } = answers({ taken: true }, null);
 		const { queue } = queueWith(send);
-		for (const id of ['a', 'b', 'c']) await queue.add(id, 1, {});
+		for (const id of ['a', 'b', 'c']) await queue.add(result(id, 1, {}));
 		expect((await queue.flush()).waiting.map(({ id }) => id)).toEqual(['b', 'c']);
 		expect(sent).toHaveLength(2);
 	});
 	it('keeps what was refused with the words for it, and goes on with the next', async () => {
 		const { send } = answers({ taken: false, message: 'This day closed.' }, { taken: true }, { taken: true });
 		const { queue } = queueWith(send);
-		await queue.add('a', 1, {});
-		await queue.add('b', 2, {});
+		await queue.add(result('a', 1, {}));
+		await queue.add(result('b', 2, {}));
 		const left = await queue.flush();
 		expect(left.waiting).toEqual([]);
 		expect(left.refused).toMatchObject([{ id: 'a', refused: 'This day closed.' }]);
@@ -58,8 +76,8 @@ describe('the queue of a device', () => {
 			{ taken: true }
 		);
 		const { queue } = queueWith(send);
-		await queue.add('a', 1, {});
-		await queue.add('b', 2, {});
+		await queue.add(result('a', 1, {}));
+		await queue.add(result('b', 2, {}));
 		// It may add to what comes before it: the one behind waits its turn.
 		for (let i = 1; i < 5; i++) expect((await queue.flush()).waiting.map(({ id }) => id)).toEqual(['a', 'b']);
 		expect(await queue.flush()).toMatchObject({ waiting: [], refused: [{ id: 'a', refused: 'It failed.' }] });
@@ -69,7 +87,7 @@ describe('the queue of a device', () => {
 	it('is one’s own, also where somebody else uses the device', async () => {
 		const { send, sent } = answers({ taken: true });
 		const { queue, store } = queueWith(send);
-		await queue.add('a', 1, {});
+		await queue.add(result('a', 1, {}));
 		const other = queueWith(send, store, 'theirs').queue;
 		expect(await other.flush()).toEqual({ waiting: [], refused: [] });
 		expect(sent).toEqual([]);
@@ -77,13 +95,13 @@ describe('the queue of a device', () => {
 	it('tries once more when it is asked to while a try goes on: the connection may be back since', async () => {
 		let heard: (answer: Answer) => void = () => undefined;
 		const sent: unknown[] = [];
-		const { queue } = queueWith((body) => {
+		const { queue } = queueWith((_kind, body) => {
 			sent.push(body.id);
 			return sent.length === 1
 				? new Promise((resolve) => (heard = resolve))
 				: Promise.resolve({ taken: true });
 		});
-		await queue.add('a', 1, {});
+		await queue.add(result('a', 1, {}));
 		const first = queue.flush();
 		await vi.waitUntil(() => sent.length === 1);
 		const second = queue.flush();
@@ -95,17 +113,17 @@ describe('the queue of a device', () => {
 		expect(sent).toEqual(['a', 'a']);
 	});
 	it('sends what is kept while a try goes on', async () => {
-		const { queue } = queueWith(async (body) => {
-			if (body.id === 'a') await queue.add('b', 1, {}).then(() => void queue.flush());
+		const { queue } = queueWith(async (_kind, body) => {
+			if (body.id === 'a') await queue.add(result('b', 1, {})).then(() => void queue.flush());
 			return { taken: true };
 		});
-		await queue.add('a', 1, {});
+		await queue.add(result('a', 1, {}));
 		expect(await queue.flush()).toEqual({ waiting: [], refused: [] });
 	});
 	it('sends each once though it is asked to from several sides at once', async () => {
 		const { send, sent } = answers(...Array.from({ length: 9 }, (): Answer => ({ taken: true })));
 		const { queue } = queueWith(send);
-		for (const id of ['a', 'b', 'c']) await queue.add(id, 1, {});
+		for (const id of ['a', 'b', 'c']) await queue.add(result(id, 1, {}));
 		await Promise.all([queue.flush(), queue.flush(), queue.flush()]);
 		expect(sent.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
 	});
@@ -113,7 +131,7 @@ describe('the queue of a device', () => {
 		const chance = seededRandom('a shed without signal');
 		const taken: string[] = [];
 		const known = new Set<string>();
-		const send: Send = (body) => {
+		const send: Send = (_kind, body) => {
 			const drop = chance();
 			if (drop < 0.15) return Promise.resolve(null);
 			const id = String(body.id);
@@ -123,7 +141,7 @@ describe('the queue of a device', () => {
 		};
 		const { queue } = queueWith(send);
 		const ids = Array.from({ length: 2000 }, (_, i) => `r${i}`);
-		for (const id of ids) await queue.add(id, 1, {});
+		for (const id of ids) await queue.add(result(id, 1, {}));
 		let rounds = 0;
 		while ((await queue.flush()).waiting.length > 0) expect(++rounds).toBeLessThan(2000);
 		expect(taken).toEqual(ids);
@@ -134,7 +152,7 @@ describe('sending', () => {
 	const answered = async (status: number, body: unknown = {}): Promise<Answer> => {
 		vi.stubGlobal('fetch', () => Promise.resolve(Response.json(body, { status })));
 		try {
-			return await sendTo('/api')({});
+			return await sendTo(URLS)('check-in', {});
 		} finally {
 			vi.unstubAllGlobals();
 		}
@@ -149,7 +167,7 @@ describe('sending', () => {
 	});
 	it('has no answer without a connection', async () => {
 		vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
-		expect(await sendTo('/api')({})).toBeNull();
+		expect(await sendTo(URLS)('check-in', {})).toBeNull();
 		vi.unstubAllGlobals();
 	});
 });

@@ -1,13 +1,17 @@
 /** Sends what a device keeps, in order, each once: the server knows each by its id and takes it a second time as the first. */
-import type { DeviceStore, Queued } from './store';
+import { forgetPerson } from './forget';
+import type { DeviceStore, Queued, QueuedKind } from './store';
 
 /** What came of sending one; `failed`: it is not known why; null: there was no connection, or the server had no time. */
 export type Answer = { taken: true } | { taken: false; message: string; failed?: true } | null;
 
-export type Send = (body: Record<string, unknown>) => Promise<Answer>;
+export type Send = (kind: QueuedKind, body: Record<string, unknown>) => Promise<Answer>;
 
 /** Runs work while no other page of this device does the same. */
 export type Alone = (work: () => Promise<void>) => Promise<void>;
+
+/** What a page hands over to be sent. */
+export type ToSend = Pick<Queued, 'id' | 'kind' | 'day' | 'body'>;
 
 /** What a flush left behind. */
 export interface Left {
@@ -32,10 +36,11 @@ export class SendQueue {
 		private readonly now: () => number
 	) {}
 
-	/** Keeps a result; it is not lost from then on. @throws where the device has no room for it */
-	add(id: string, day: number, body: Record<string, unknown>): Promise<void> {
+	/** Keeps something to be sent; it is not lost from then on. @throws where the device has no room for it */
+	add({ id, kind, day, body }: ToSend): Promise<void> {
 		return this.store.keepQueued({
 			id,
+			kind,
 			enrolment: this.enrolment,
 			day,
 			body,
@@ -75,7 +80,7 @@ export class SendQueue {
 	private async sendAll(): Promise<Left> {
 		await this.alone(async () => {
 			for (const one of (await this.left()).waiting) {
-				const answer = await this.send({
+				const answer = await this.send(one.kind, {
 					...one.body,
 					id: one.id,
 					enrolment: this.enrolment,
@@ -110,12 +115,12 @@ export class SendQueue {
 const asTyped = (_: string, value: unknown): unknown =>
 	typeof value === 'number' && !Number.isFinite(value) ? String(value) : value;
 
-/** Sends as JSON; too often, no time and not signed in are no answers. */
+/** Sends as JSON, each kind to its address; too often, no time, not signed in and another person’s are no answers. */
 export const sendTo =
-	(url: string): Send =>
-	async (body) => {
+	(urls: Record<QueuedKind, string>): Send =>
+	async (kind, body) => {
 		try {
-			const response = await fetch(url, {
+			const response = await fetch(urls[kind], {
 				method: 'POST',
 				headers: { 'content-type': 'application/json' },
 				body: JSON.stringify(body, asTyped)
@@ -127,7 +132,9 @@ export const sendTo =
 					failed: true,
 					message: 'The server failed on it. It is kept here: send it again later, or tell your coach.'
 				};
-			if (response.status > 500 || [401, 408, 429].includes(response.status)) return null;
+			// Signed out elsewhere, or deleted: nothing of the person stays on this device.
+			if (response.status === 401) await forgetPerson();
+			if (response.status > 500 || [401, 403, 408, 429].includes(response.status)) return null;
 			const { message } = (await response.json()) as { message?: unknown };
 			return {
 				taken: false,

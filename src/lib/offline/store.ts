@@ -1,4 +1,5 @@
 /** What a participant's device keeps: sessions under way, and results that are waiting to be sent. */
+import { DATABASE } from './forget';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Beat } from '$core/heart';
 import type { Act, Course } from '$core/run';
@@ -20,12 +21,17 @@ export interface KeptRun {
 	first: 'left' | 'right';
 }
 
-/** A result that is waiting. */
+/** What can wait on a device: the result of a day, or that somebody had to stop at a warning sign. */
+export type QueuedKind = 'check-in' | 'stop';
+
+/** Something that is waiting to be sent. */
 export interface Queued {
 	id: string;
+	kind: QueuedKind;
 	/** Whose it is: another person on this device sends their own. */
 	enrolment: string;
-	day: number;
+	/** Null for what is about no day. */
+	day: number | null;
 	body: Record<string, unknown>;
 	/** Epoch milliseconds by the device. */
 	madeAt: number;
@@ -44,7 +50,7 @@ export interface DeviceStore {
 	/** Heart rates of a run; none: nothing was recorded. */
 	beats(key: string): Promise<Beat[]>;
 	keepBeats(key: string, beats: Beat[]): Promise<void>;
-	/** The first to come first. */
+	/** Warning signs before results, the first to come first. */
 	queued(): Promise<Queued[]>;
 	keepQueued(one: Queued): Promise<void>;
 	dropQueued(id: string): Promise<void>;
@@ -62,8 +68,11 @@ interface Schema extends DBSchema {
 	hearts: { key: string; value: Beat[] };
 }
 
+/** Nothing waits behind a result while a warning sign is to be told. */
+const rank = ({ kind }: Queued): number => (kind === 'stop' ? 0 : 1);
+
 const inOrder = (all: Queued[]): Queued[] =>
-	all.sort((a, b) => a.madeAt - b.madeAt || (a.id < b.id ? -1 : 1));
+	all.sort((a, b) => rank(a) - rank(b) || a.madeAt - b.madeAt || (a.id < b.id ? -1 : 1));
 
 function lastingStore(db: IDBPDatabase<Schema>): DeviceStore {
 	return {
@@ -76,8 +85,15 @@ function lastingStore(db: IDBPDatabase<Schema>): DeviceStore {
 		},
 		beats: async (key) => (await db.get('hearts', key)) ?? [],
 		keepBeats: async (key, beats) => void (await db.put('hearts', beats, key)),
-		// One that was kept by an older application has no tries.
-		queued: async () => inOrder((await db.getAll('queue')).map((one) => ({ ...one, tries: one.tries ?? 0 }))),
+		// One that was kept by an older application has neither tries nor a kind.
+		queued: async () =>
+			inOrder(
+				(await db.getAll('queue')).map((one) => ({
+					...one,
+					kind: one.kind ?? 'check-in',
+					tries: one.tries ?? 0
+				}))
+			),
 		keepQueued: async (one) => void (await db.put('queue', one)),
 		dropQueued: (id) => db.delete('queue', id)
 	};
@@ -105,7 +121,7 @@ export function passingStore(): DeviceStore {
 /** The store of this device; one that lasts only as long as the page where it has none, or refuses it. */
 export async function deviceStore(): Promise<DeviceStore> {
 	try {
-		const db = await openDB<Schema>('cadrex', 2, {
+		const db = await openDB<Schema>(DATABASE, 2, {
 			upgrade(made, from) {
 				if (from < 1) {
 					made.createObjectStore('runs', { keyPath: 'key' });

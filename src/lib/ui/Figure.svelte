@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
 	import { figureMarkup, type Figure } from '$core/figures';
 
 	/** A jointed figure at its end, at a moment, or slowly going from start to end and back. */
@@ -18,20 +17,30 @@
 	let moment = $state<number | null>(null);
 	const drawn = $derived(figureMarkup(figure, moment ?? at));
 
-	onMount(() => {
-		const still = matchMedia('(prefers-reduced-motion: reduce)');
-		let frame = 0;
-		const step = (now: number) => {
-			if (moving && !still.matches) moment = 0.5 - 0.5 * Math.cos((2 * Math.PI * now) / ROUND);
-			else if (moment !== null) moment = null;
+	let svg = $state<SVGSVGElement>();
+	/** Whether any of it is on the screen. */
+	let inSight = $state(false);
+	$effect(() => {
+		if (!moving || !svg) return;
+		const watch = new IntersectionObserver((entries) => (inSight = entries.at(-1)?.isIntersecting ?? false));
+		watch.observe(svg);
+		return () => watch.disconnect();
+	});
+	$effect(() => {
+		if (!moving || !inSight || matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+		let frame = requestAnimationFrame(function step(now) {
+			moment = 0.5 - 0.5 * Math.cos((2 * Math.PI * now) / ROUND);
 			frame = requestAnimationFrame(step);
+		});
+		return () => {
+			cancelAnimationFrame(frame);
+			moment = null;
 		};
-		if (moving) frame = requestAnimationFrame(step);
-		return () => cancelAnimationFrame(frame);
 	});
 </script>
 
 <svg
+	bind:this={svg}
 	viewBox={drawn.viewBox}
 	class={['figure', className]}
 	role={label ? 'img' : undefined}
@@ -46,9 +55,11 @@
 </svg>
 
 <style>
+	/* What moves in it repaints nothing around it. */
 	.figure {
 		display: block;
 		overflow: hidden;
+		contain: layout paint;
 	}
 	.figure :global(polyline) {
 		fill: none;

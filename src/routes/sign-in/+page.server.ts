@@ -31,6 +31,7 @@ const NOTICES: Record<string, string> = {
 export const load: PageServerLoad = async ({ locals, url }) => {
 	if (await locals.visitor.coach()) redirect(303, '/challenges');
 	return {
+		isParticipant: (await locals.visitor.person()) !== null,
 		form: await superValidate(yup(schema)),
 		firstStart: !(await anyCoach(locals.app)),
 		notice: NOTICES[url.searchParams.get('notice') ?? ''] ?? null

@@ -1,12 +1,18 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
 	import Brand from '$lib/ui/Brand.svelte';
+	import { forgetPerson } from '$lib/offline/forget';
 	import Field from '$lib/ui/Field.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form: answer }: PageProps = $props();
 	// svelte-ignore state_referenced_locally
 	const { form, errors, enhance, submitting } = superForm(data.form, { resetForm: false });
+	// A participant who signed out, was deleted or is not known any more ends here.
+	onMount(() => {
+		if (!data.isParticipant) void forgetPerson();
+	});
 </script>
 
 <svelte:head><title>Sign in · Cadrex</title></svelte:head>

@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { onMount, tick } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
+	import { pushState } from '$app/navigation';
+	import { page } from '$app/state';
 	import { CONSENT, INTAKE_SECTIONS } from '$core/people';
 	import BodyStep from './BodyStep.svelte';
 	import HealthStep from './HealthStep.svelte';
@@ -36,6 +38,7 @@
 	let form = $state.raw<IntakeForm | null>(null);
 	let deviceZone = $state<string | null>(null);
 	let heading = $state<HTMLElement | null>(null);
+	let kitStep = $state<ReturnType<typeof KitStep> | null>(null);
 
 	onMount(() => {
 		if (!forName) deviceZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -48,6 +51,7 @@
 			() => crypto.randomUUID(),
 			forName === null
 		);
+		first = made.step;
 		form = made;
 		const online = () => void made.send();
 		window.addEventListener('online', online);
@@ -58,7 +62,43 @@
 			clearInterval(again);
 		};
 	});
-	async function move(work: Promise<void> | void) {
+	// Each change is kept: a page that is closed or thrown away loses nothing that was typed.
+	$effect(() => {
+		if (!form || form.screening || form.waiting) return;
+		$state.snapshot(form.answers);
+		form.keep();
+	});
+	/** The phone's own way back goes one section back; each section is a place in the history of the page. */
+	const shown = $derived(page.state.intakeStep ?? null);
+	$effect(() => {
+		if (!form) return;
+		const step = shown ?? first;
+		untrack(() => {
+			if (form && step < form.step) {
+				form.back(step);
+				void move();
+			}
+		});
+	});
+	/** Where the questions began when the page was opened. */
+	let first = $state(0);
+	async function next() {
+		if (!form) return;
+		const before = form.step;
+		const done = form.next();
+		if (form.step > before) pushState('', { intakeStep: form.step });
+		await move(done);
+	}
+	function back() {
+		if (!form) return;
+		if (form.step > first) history.back();
+		else {
+			form.back();
+			first = form.step;
+			void move();
+		}
+	}
+	async function move(work?: Promise<void>) {
 		await work;
 		await tick();
 		heading?.focus();
@@ -102,7 +142,8 @@
 		novalidate
 		onsubmit={(event) => {
 			event.preventDefault();
-			if (form) void move(form.next());
+			if (kitStep?.asksAboutWeight()) return;
+			void next();
 		}}
 	>
 		{#if form.section === 'you'}
@@ -110,7 +151,12 @@
 		{:else if form.section === 'training'}
 			<TrainingStep bind:training={form.answers.training} faults={form.faults} />
 		{:else if form.section === 'kit'}
-			<KitStep bind:kit={form.answers.kit} units={form.answers.you.units} faults={form.faults} />
+			<KitStep
+				bind:this={kitStep}
+				bind:kit={form.answers.kit}
+				units={form.answers.you.units}
+				faults={form.faults}
+			/>
 		{:else if form.section === 'body'}
 			<BodyStep bind:body={form.answers.body} faults={form.faults} />
 		{:else if form.section === 'health'}
@@ -133,10 +179,8 @@
 				No connection at the moment. Your answers are kept on this device; go on.
 			</p>{/if}
 		<div class="flex gap-3">
-			{#if form.step > 0}<button
-					type="button"
-					class="btn btn-ghost min-h-14 text-lg"
-					onclick={() => form && void move(form.back())}>Back</button
+			{#if form.step > 0}<button type="button" class="btn btn-ghost min-h-14 text-lg" onclick={back}
+					>Back</button
 				>{/if}
 			<button class="btn btn-primary min-h-14 flex-1 text-lg">{form.step === last ? 'Send' : 'Next'}</button>
 		</div>

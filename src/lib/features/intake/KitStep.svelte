@@ -87,7 +87,18 @@
 				: 'Say how heavy it is.';
 		if (!made) return;
 		change([...kit.owned, made]);
+		leaveOut();
+	}
+	/** Whether a weight was typed and not added; the person is asked what to do with it. */
+	let pending = $state(false);
+	export function asksAboutWeight(): boolean {
+		const typed = [weight, from, to, step].some((value) => value !== null);
+		pending = typed && !pending;
+		return pending;
+	}
+	function leaveOut() {
 		weight = from = to = step = null;
+		pending = false;
 	}
 	const weighed = $derived(
 		kit.owned.map((one, i) => ({ one, i })).filter(({ one }) => one.kind !== 'item' && one.kind !== 'band')
@@ -175,6 +186,13 @@
 			>
 		{/if}
 		<button type="button" class="btn btn-outline min-h-12 self-start" onclick={add}>Add it</button>
+		{#if pending}<div class="remark remark-attention" role="alert">
+				<p>You typed a weight but haven’t added it.</p>
+				<div class="mt-1 flex flex-wrap gap-2">
+					<button type="button" class="btn btn-primary min-h-11" onclick={add}>Add it</button>
+					<button type="button" class="btn btn-outline min-h-11" onclick={leaveOut}>Leave it out</button>
+				</div>
+			</div>{/if}
 		{#if asks}<p class="field-fault" role="alert">{asks}</p>{/if}
 		{#if problem}<p class="field-fault" role="alert">{problem}</p>{/if}
 	</div>

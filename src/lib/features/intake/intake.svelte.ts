@@ -148,7 +148,8 @@ export class IntakeForm {
 		}
 	}
 
-	private keep(): void {
+	/** Keeps all answers on the device as they are now. */
+	keep(): void {
 		const kept: Kept = {
 			answers: $state.snapshot(this.answers),
 			step: this.step,
@@ -181,9 +182,11 @@ export class IntakeForm {
 		this.offline = sent === null;
 	}
 
-	back(): void {
+	/** Goes back, by one section if none is said. */
+	back(to = this.step - 1): void {
 		this.faults = {};
-		this.step = Math.max(0, this.step - 1);
+		this.step = Math.max(0, to);
+		this.keep();
 	}
 
 	/** Gives everything for sending; what finds no connection waits on the device. */

@@ -6,18 +6,26 @@
 
 	/** Results that wait on this device, or that were not taken. */
 	let { enrolment }: { enrolment: string } = $props();
-	const { waiting, refused } = $derived(deviceQueue.left);
+	const { waiting: all, refused } = $derived(deviceQueue.left);
+	const waiting = $derived(all.filter(({ kind }) => kind === 'check-in'));
+	const stopped = $derived(all.some(({ kind }) => kind === 'stop'));
 	const days = $derived(
 		new Intl.ListFormat('en').format([...new Set(waiting.map(({ day }) => `day ${day}`))])
 	);
 	onMount(() => deviceQueue.watch(enrolment, () => void invalidateAll()));
 </script>
 
+{#if stopped}
+	<p class="remark remark-safety mb-3" role="status">
+		<b>You had to stop, and your coach doesn’t know yet.</b> It is sent as soon as there is a connection.
+		Don’t train until a doctor or midwife has looked at it.
+		<a class="link-quiet" href="/me/stop">If you need help now</a>
+	</p>
+{/if}
 {#if waiting.length > 0}
 	<p class="remark remark-attention mb-3" role="status">
-		<b>{counted(waiting.length, 'result')} waiting on this device</b> ({days}). Sent by {waiting.length === 1
-			? 'itself'
-			: 'themselves'} as soon as there is a connection, and counted from when you did {waiting.length === 1
+		<b>{counted(waiting.length, 'result')} waiting on this device</b> ({days}). Sent as soon as there is a
+		connection, and counted from when you did {waiting.length === 1
 			? 'it'
 			: 'them'}.{#if !deviceQueue.lasting}
 			This device keeps nothing: leave this page open.{/if}
@@ -25,7 +33,12 @@
 {/if}
 {#each refused as one (one.id)}
 	<div class="remark remark-attention mb-3" role="alert">
-		<p><b>Your result of day {one.day} was not taken.</b> {one.refused}</p>
+		<p>
+			<b
+				>{one.kind === 'stop' ? 'Your report that you had to stop' : `Your result of day ${one.day}`} was not taken.</b
+			>
+			{one.refused}
+		</p>
 		<div class="mt-1 flex gap-3">
 			<button class="btn btn-outline btn-sm min-h-11" onclick={() => deviceQueue.again(enrolment, one.id)}
 				>Send again</button

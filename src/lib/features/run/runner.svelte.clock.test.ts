@@ -346,9 +346,7 @@ describe('a session under way', () => {
 		await vi.advanceTimersByTimeAsync(60_000);
 		// Three seconds down, one below, one up.
 		expect(
-			heard
-				.filter(([at, what]) => isTone(what) && at > 0)
-				.map(([at, what]) => [Math.round(at * 1000), what])
+			heard.filter(([at, what]) => isTone(what) && at > 0).map(([at, what]) => [Math.round(at * 1000), what])
 		).toEqual([
 			[5000, 'short'],
 			[10_000, 'short'],

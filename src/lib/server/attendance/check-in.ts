@@ -332,8 +332,8 @@ export async function checkIn(context: Context, person: Person, raw: unknown): P
 	const input = validate(checkinSchema, raw);
 	if (input.enrolment !== null && input.enrolment !== person.enrolmentId)
 		throw new Refusal(
-			401,
-			'This result is somebody else’s. It is sent when that person is back on this device.'
+			403,
+			'This result is another person’s. It is sent when that person is back on this device.'
 		);
 	if (input.again) return { id: input.id, standing: 'on time', ...(await takeAgain(context, person, input)) };
 	for (let tries = 0; tries < TRIES; tries++) {

@@ -2,6 +2,7 @@
 import { decisionSchema, followUpSchema, stopSchema, type Incident } from '$contracts/incident';
 import { dateIn, dayInZone } from '$core/calendar';
 import { adviseOn, readPain, STOP_SIGN_WORDS, type PainAdvice, type PainReport } from '$core/health';
+import { instantOfDevice } from '$core/day';
 import type { ReasonKind } from '$core/triage';
 import type { Person } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
@@ -48,6 +49,8 @@ export const adviceAbout = (incident: Incident, all: readonly Incident[]): PainA
 /** Reports of one person in a day. */
 const MOST_A_DAY = 20;
 const DAY_MS = 86_400_000;
+/** A report that waited longer on a device is dated to this long ago: milliseconds. */
+const LONGEST_WAIT = 7 * DAY_MS;
 
 /**
  * Somebody had to stop at a warning sign: nothing is released to them from now on until a coach has on record that somebody
@@ -58,8 +61,14 @@ export async function reportStop(
 	{ enrolmentId, participantId }: Person,
 	raw: unknown
 ): Promise<void> {
-	const { id, sign, note } = validate(stopSchema, raw);
+	const { id, sign, note, enrolment, stoppedAt, sentAt } = validate(stopSchema, raw);
+	if (enrolment !== null && enrolment !== enrolmentId)
+		throw new Refusal(
+			403,
+			'This report is another person’s. It is sent when that person is back on this device.'
+		);
 	const now = clock.now();
+	const at = Math.max(now - LONGEST_WAIT, stoppedAt === null ? now : instantOfDevice(stoppedAt, sentAt, now));
 	await db.transaction(async (tx) => {
 		await tx.query('select 1 from enrolment where id = $1 for update', [enrolmentId]);
 		const [known] = await tx.query<{ own: boolean }>(
@@ -76,7 +85,7 @@ export async function reportStop(
 			throw new Refusal(409, 'Your coach has been told. If you need help now, call your emergency number.');
 		await tx.query(
 			`insert into incident (id, enrolment_id, kind, said, at) values ($1, $2, 'stop sign', $3, $4)`,
-			[id, enrolmentId, note ? `${STOP_SIGN_WORDS[sign]}: ${note}` : STOP_SIGN_WORDS[sign], instant(now)]
+			[id, enrolmentId, note ? `${STOP_SIGN_WORDS[sign]}: ${note}` : STOP_SIGN_WORDS[sign], instant(at)]
 		);
 		await projectHolds(tx, [participantId], now);
 	});

@@ -17,6 +17,7 @@ import type { Actions, PageServerLoad } from './$types';
 /** Today, the last days that may still be done, and the questions as long as nobody has answered them. */
 const keptPages = (days: readonly number[], answered: boolean): string[] => [
 	'/me',
+	'/me/stop',
 	...days.slice(-4).flatMap((day) => [`/me/day/${day}/run`, `/me/day/${day}/check-in`]),
 	...(answered ? [] : ['/me/intake'])
 ];

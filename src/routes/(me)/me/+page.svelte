@@ -6,6 +6,7 @@
 	import MyStrip from '$lib/features/me/MyStrip.svelte';
 	import SessionList from '$lib/features/me/SessionList.svelte';
 	import StopSigns from '$lib/features/me/StopSigns.svelte';
+	import { deviceQueue } from '$lib/offline/queue.svelte';
 	import { KIND_TEXT } from '$lib/ui/marks';
 	import { counted, dayAndTimeIn, longDayText, percent } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -15,6 +16,9 @@
 	const checkedIn = $derived(day?.checkin ?? null);
 	const left = $derived(day ? data.total - day.day : data.total);
 	const place = $derived(data.place);
+	/** Signing out takes what waits on the device with it: the person is told first. */
+	const unsent = $derived(deviceQueue.left.waiting.length);
+	let leaving = $state(false);
 	const refusedPoll = $derived(form && 'poll' in form ? form.poll : null);
 </script>
 
@@ -229,8 +233,25 @@
 			>Your answers</a
 		>
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/data">My data</a>
-		<form method="post" action="?/leave">
-			<button class="quiet min-h-11 px-3 text-sm underline">Sign out</button>
+		<form
+			method="post"
+			action="?/leave"
+			onsubmit={(event) => {
+				if (unsent === 0 || leaving) return;
+				event.preventDefault();
+				leaving = true;
+			}}
+		>
+			<button class="quiet min-h-11 px-3 text-sm underline">{leaving ? 'Sign out anyway' : 'Sign out'}</button
+			>
 		</form>
 	</div>
+	{#if leaving}<p class="remark remark-attention" role="alert">
+			{counted(unsent, 'result')}
+			{unsent === 1 ? 'hasn’t' : 'haven’t'} been sent yet. Signing out removes everything from this device, and
+			{unsent === 1 ? 'it is' : 'they are'} lost.
+			<button class="link-quiet inline-flex min-h-11 items-center" onclick={() => (leaving = false)}
+				>Stay signed in</button
+			>
+		</p>{/if}
 </main>

@@ -1,4 +1,3 @@
-import { STOP_SIGN_WORDS } from '$core/health';
 import { reportStop } from '$lib/server/health/incidents';
 import { carryOn } from '$lib/server/post/letters';
 import { formText } from '$lib/server/web/form-text';
@@ -6,10 +5,7 @@ import { orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals }) => ({
-	id: locals.app.ids.uuid(),
-	signs: Object.entries(STOP_SIGN_WORDS)
-});
+export const load: PageServerLoad = ({ locals }) => ({ id: locals.app.ids.uuid() });
 
 export const actions: Actions = {
 	default: async ({ request, locals }) => {

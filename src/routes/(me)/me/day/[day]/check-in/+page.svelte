@@ -113,7 +113,7 @@
 			...(run ? withRun(input, run, before !== null) : { ...input, doneAt: Date.now() }),
 			again
 		};
-		const sent = await deviceQueue.send(data.enrolment, id, day.day, body);
+		const sent = await deviceQueue.send(data.enrolment, { id, kind: 'check-in', day: day.day, body });
 		if (sent.refused !== null) {
 			refused = sent.refused;
 			return;

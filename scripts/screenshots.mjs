@@ -182,7 +182,7 @@ await sideBySide('body', [well, measures, photographs, await oren.picture()]);
 
 await phone.go('/me/day/22/run');
 const before = await phone.picture();
-await phone.page.getByText('Take a strap along').click();
+await phone.page.getByText('Use a heart-rate strap').click();
 await phone.page.getByLabel('Your age').fill('34');
 await phone.page.getByLabel('At rest, if known').fill('58');
 await phone.page.getByRole('button', { name: /Simulated strap/ }).click();

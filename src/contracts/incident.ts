@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { STOP_SIGN_KEYS } from '$core/health';
-import { date, instant, words } from './values';
+import { date, instant, name, words } from './values';
 
 /**
  * What can be decided: about a stop sign `cleared` alone. About pain: back to normal, something else in place of an
@@ -42,6 +42,15 @@ export const stopSchema = object({
 	/** When it was and when it is sent, by the device. Epoch milliseconds. */
 	stoppedAt: instant('the time of stopping'),
 	sentAt: instant('the time of sending')
+});
+
+/** A person says that somebody qualified has said yes. */
+export const okSchema = object({
+	/** Of the message that tells the coach. */
+	id: string().uuid('the id of a message is a UUID').required('a message carries its own id'),
+	who: name(120, 'say who gave the OK'),
+	on: date('choose a day of the calendar', 'say when it was'),
+	note: words(1000)
 });
 
 /** Pain, or a sign at which somebody stopped, with what was decided. Instants are epoch milliseconds. */

@@ -9,6 +9,7 @@ import {
 	placeOf,
 	signed,
 	timeIn,
+	untilText,
 	hoursText
 } from './format';
 
@@ -23,6 +24,12 @@ it('writes times as the clocks of a zone show them', () => {
 	expect(timeIn('Asia/Kathmandu', INSTANT)).toBe('05:15');
 	expect(dayAndTimeIn('Pacific/Auckland', INSTANT)).toBe('Thu 26 Nov 12:30');
 	expect(timeIn('UTC', Date.parse('2026-11-25T00:00:00Z'))).toBe('00:00');
+});
+
+it('says the end of a day as the night before midnight', () => {
+	// Midnight at the end of Friday 27 November in Oslo.
+	expect(untilText('Europe/Oslo', Date.parse('2026-11-27T23:00:00Z'))).toBe('Friday night');
+	expect(untilText('Europe/Oslo', Date.parse('2026-11-27T22:00:00Z'))).toBe('Fri 27 Nov 23:00');
 });
 
 it('names the place of a zone', () => {

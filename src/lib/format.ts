@@ -31,6 +31,15 @@ export const timeIn = (zone: string, instant: number): string => written(zone, T
 export const dayAndTimeIn = (zone: string, instant: number): string =>
 	`${written(zone, SHORT, instant)} ${timeIn(zone, instant)}`;
 
+const WEEKDAY_NAME: Intl.DateTimeFormatOptions = { weekday: 'long' };
+const MINUTE_MS = 60_000;
+
+/** The end of a stretch as one says it: `Friday night` for midnight, otherwise `Sat 16 May 14:30`. */
+export const untilText = (zone: string, instant: number): string =>
+	timeIn(zone, instant) === '00:00'
+		? `${written(zone, WEEKDAY_NAME, instant - MINUTE_MS)} night`
+		: dayAndTimeIn(zone, instant);
+
 /** The place that a zone is named after: `Oslo` of `Europe/Oslo`. */
 export const placeOf = (zone: string): string => (zone.split('/').at(-1) ?? zone).replaceAll('_', ' ');
 

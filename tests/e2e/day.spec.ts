@@ -74,7 +74,7 @@ test('a session from the shelf is put there, taken, seen by the coach, and taken
 	const phone = await context.newPage();
 	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
 	await ready(phone);
-	await phone.getByRole('link', { name: 'The shelf' }).click();
+	await phone.getByRole('link', { name: 'Extra sessions' }).click();
 	await ready(phone);
 	await phone.getByRole('link', { name: /Steady valley/ }).click();
 	await ready(phone);

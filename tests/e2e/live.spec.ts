@@ -68,7 +68,7 @@ test('a coach sees who trains as it happens, what hurts at once, and who is done
 	await phone.getByLabel('In reps, seconds or metres').selectOption('s');
 	await phone.getByRole('button', { name: 'Send' }).click();
 	await phone.waitForURL('**/result');
-	await expect(phone.getByRole('heading', { level: 1 })).toHaveText('Day 22 is in');
+	await expect(phone.getByRole('heading', { level: 1 })).toHaveText('Day 22 saved');
 	await noBarriers(phone, 'the result of a day');
 	await expect(state(/^Done, /)).toContainText('Noor Bastani');
 
@@ -118,7 +118,7 @@ test('a strap goes along, shows its band, and what it told is kept as a file', a
 	const phone = await phoneOf(browser, site, demo, 'Aroha Pene');
 	await phone.goto('/me/day/23/run?again=yes&speed=20');
 	await ready(phone);
-	await phone.getByText('Take a strap along').click();
+	await phone.getByText('Use a heart-rate strap').click();
 	await phone.getByLabel('Your age').fill('12');
 	await phone.getByRole('button', { name: /Simulated strap/ }).click();
 	await expect(phone.getByRole('alert')).toContainText('from 18 to 100');

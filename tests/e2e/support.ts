@@ -250,7 +250,7 @@ export async function answerQuestions(
 		page.getByRole('group', { name: legend }).getByText(label, { exact: true }).click();
 	await expect(page.getByRole('heading', { name: 'You', exact: true })).toBeVisible();
 	await next();
-	await choose('Where do you stand?', level);
+	await choose('How much training have you done?', level);
 	await choose('Training with weights', 'Sometimes');
 	await choose(/three days a week/, 'Yes');
 	await choose('Minutes you have', '30');
@@ -261,7 +261,7 @@ export async function answerQuestions(
 	await expect(page.getByText(`dumbbell ${dumbbells} kg`)).toBeVisible();
 	await next();
 	await choose('How old are you?', '18 to 39');
-	await choose('How do you train?', 'standing');
+	await choose('Can you exercise standing?', 'Yes');
 	await choose('Your balance', 'steady');
 	await choose('Down to the floor', 'easy');
 	await choose('Pregnancy and birth', 'neither');

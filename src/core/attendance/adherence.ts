@@ -38,6 +38,30 @@ function rated(credit: number, due: number): Adherence {
 export const madeUp = ({ credit, due }: Adherence, extra: number): Adherence =>
 	rated(Math.max(credit, Math.min(due, credit + extra)), due);
 
+/** How many due days were done, in whole days, as a person counts them. */
+export interface DayTally {
+	due: number;
+	/** All of the work. */
+	done: number;
+	/** Some of it. */
+	partly: number;
+	/** Days’ worth of missing work that sessions beside the plan make up for, to a tenth. */
+	madeUp: number;
+}
+
+/** @param extra credit of what was done beside the plan, in days */
+export function dayTally(days: readonly Pick<DayResult, 'state' | 'credit'>[], extra: number): DayTally {
+	const due = days.filter(({ state }) => isDue(state));
+	const done = due.filter(({ state }) => state === 'done' || state === 'late').length;
+	const missing = due.reduce((sum, { credit }) => sum + Math.max(0, 1 - credit), 0);
+	return {
+		due: due.length,
+		done,
+		partly: due.filter(({ state }) => state === 'partial').length,
+		madeUp: Math.round(10 * Math.min(missing, extra)) / 10
+	};
+}
+
 /** The adherence of several people together. */
 export const together = (all: readonly Adherence[]): Adherence =>
 	rated(

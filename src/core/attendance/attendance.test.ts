@@ -4,7 +4,7 @@ import { DAY_STATES } from '../day/day-state';
 import { personDay, type DayResult, type DayState } from '../day';
 import { PRACTICE } from '../../../tests/support/practice';
 import { wilson } from '../stats';
-import { adherence, together } from './adherence';
+import { adherence, dayTally, together } from './adherence';
 import { extrasOf, type ExtraEntry } from './extras';
 import { packDays, unpackDays } from './day-code';
 import { foldAttendance, type AttendanceRecords } from './fold';
@@ -54,6 +54,32 @@ describe('adherence', () => {
 				expect(adherence([...days, day('done', 1)]).rate ?? 0).toBeGreaterThanOrEqual(before - 1e-12);
 			})
 		);
+	});
+});
+
+describe('the days as a person counts them', () => {
+	const day = (state: 'done' | 'late' | 'partial' | 'missed' | 'excused' | 'rest', credit: number) => ({
+		state,
+		credit
+	});
+	it('says what was done, and what was made up apart from it', () => {
+		const days = [...Array.from({ length: 15 }, () => day('done', 1)), day('missed', 0), day('missed', 0)];
+		expect(dayTally([...days, day('excused', 0), day('rest', 0)], 2)).toEqual({
+			due: 17,
+			done: 15,
+			partly: 0,
+			madeUp: 2
+		});
+	});
+	it('makes up for no more than is missing', () => {
+		expect(dayTally([day('done', 1), day('partial', 0.4)], 3)).toEqual({
+			due: 2,
+			done: 1,
+			partly: 1,
+			madeUp: 0.6
+		});
+		expect(dayTally([day('done', 1)], 3).madeUp).toBe(0);
+		expect(dayTally([], 3)).toEqual({ due: 0, done: 0, partly: 0, madeUp: 0 });
 	});
 });
 

@@ -112,7 +112,7 @@ export function cuesSaidTo(exercise: Exercise, house: HouseRules, limits: readon
 }
 
 const COUNT_WORDS = {
-	'the lower of two': 'When two counts differ, the lower one stands.',
+	'the lower of two': 'Unsure of a rep? Count the lower number.',
 	'clean ones only': 'Only clean repetitions count.'
 };
 

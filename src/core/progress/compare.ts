@@ -1,6 +1,6 @@
 /** Two times of the same, side by side. */
 import { gainOf } from './gains';
-import { performanceKey, performancesOf, type DoneDay, type Performance } from './done-day';
+import { taskKey, performancesOf, type DoneDay, type Performance } from './done-day';
 
 export interface Compared extends Pick<Performance, 'exercise' | 'unit' | 'perSide' | 'means'> {
 	before: Performance | null;
@@ -11,8 +11,8 @@ export interface Compared extends Pick<Performance, 'exercise' | 'unit' | 'perSi
 
 /** Exercises of both days, in the order of the later one; what only the earlier one has follows. */
 export function comparedDays(before: DoneDay, now: DoneDay): Compared[] {
-	const then = new Map(performancesOf(before).map((one) => [performanceKey(one), one]));
-	const today = new Map(performancesOf(now).map((one) => [performanceKey(one), one]));
+	const then = new Map(performancesOf(before).map((one) => [taskKey(one), one]));
+	const today = new Map(performancesOf(now).map((one) => [taskKey(one), one]));
 	return [...new Set([...today.keys(), ...then.keys()])].flatMap((key) => {
 		const [a, b] = [then.get(key) ?? null, today.get(key) ?? null];
 		const one = b ?? a;

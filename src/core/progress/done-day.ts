@@ -26,6 +26,9 @@ export interface SetDone {
 	kg: number | null;
 }
 
+/** `test`: on a test day; `free`: as much as possible in a time; `set`: so many as were asked for. */
+export type Task = 'test' | 'free' | 'set';
+
 /** What was done of one exercise in a day. */
 export interface Performance {
 	exercise: string;
@@ -33,6 +36,8 @@ export interface Performance {
 	perSide: boolean;
 	/** What makes it another thing to do beside the kilograms: how many weights, which band; null: nothing. */
 	means: string | null;
+	/** What kind of task it was: only the same kinds say which was better. */
+	task: Task;
 	/** In order; none of them empty. */
 	sets: SetDone[];
 	/** The heaviest, of those the one with most. */
@@ -44,8 +49,17 @@ export interface Performance {
 type Told = Omit<Performance, 'top' | 'total'>;
 
 /** What tells performances apart that can not be compared. */
-export const performanceKey = ({ exercise, unit, perSide, means }: Omit<Told, 'sets'>): string =>
+export const performanceKey = ({
+	exercise,
+	unit,
+	perSide,
+	means
+}: Pick<Told, 'exercise' | 'unit' | 'perSide' | 'means'>): string =>
 	`${exercise}|${unit}|${perSide}|${means ?? ''}`;
+
+/** What tells performances apart of which neither can be called better. */
+export const taskKey = (one: Pick<Told, 'exercise' | 'unit' | 'perSide' | 'means' | 'task'>): string =>
+	`${performanceKey(one)}|${one.task}`;
 
 /** Whether one set is above another: heavier, or as heavy with more. */
 export const isAbove = (one: SetDone, other: SetDone): boolean =>
@@ -55,7 +69,11 @@ export const isAbove = (one: SetDone, other: SetDone): boolean =>
  * What was done of each exercise, in the order of the session: sets of the same exercise together, wherever they stand; those
  * done in another form under the name of that form. Empty sets are none, and warming up is no performance.
  */
-export function performancesOf({ asked, sets }: Pick<DoneDay, 'asked' | 'sets'>): Performance[] {
+export function performancesOf({
+	asked,
+	sets,
+	test
+}: Pick<DoneDay, 'asked' | 'sets' | 'test'>): Performance[] {
 	const found = new Map<string, Told>();
 	for (const exercise of asked.filter(({ around }) => !around))
 		for (const set of sets) {
@@ -68,9 +86,10 @@ export function performancesOf({ asked, sets }: Pick<DoneDay, 'asked' | 'sets'>)
 				perSide: exercise.perSide,
 				// Another form has no load that was asked for.
 				means: set.used ? null : means,
+				task: test ? 'test' : exercise.free ? 'free' : 'set',
 				sets: []
 			};
-			const key = performanceKey(one);
+			const key = taskKey(one);
 			const known = found.get(key) ?? one;
 			known.sets.push({ amount: set.amount, kg: set.kg });
 			found.set(key, known);

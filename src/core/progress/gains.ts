@@ -1,7 +1,7 @@
 /** What was better than before. */
 import type { Score } from '../run';
 import { askedOf } from '../session';
-import { performanceKey, performancesOf, type DoneDay, type Performance, type SetDone } from './done-day';
+import { taskKey, performancesOf, type DoneDay, type Performance, type SetDone } from './done-day';
 import { oneRepMax } from './one-rep-max';
 
 /** Something that was better, with both figures. */
@@ -71,7 +71,7 @@ export interface Since {
 }
 
 export interface Gains {
-	/** Against the last time that each exercise was done. */
+	/** Against the last time that each exercise was done as the same kind of task. */
 	last: (Gain & { since: Since })[];
 	/** Against the first test in which it was, where that is not the last time. */
 	first: (Gain & { since: Since })[];
@@ -96,11 +96,11 @@ export function gainsOf(earlier: readonly DoneDay[], now: DoneDay): Gains {
 	const before = earlier.filter(({ at }) => at < now.at).sort((a, b) => b.at - a.at);
 	const known = before.map((day) => ({
 		day,
-		done: new Map(performancesOf(day).map((one) => [performanceKey(one), one]))
+		done: new Map(performancesOf(day).map((one) => [taskKey(one), one]))
 	}));
 	const gains: Gains = { last: [], first: [], scores: [], easier: null, lighterThan: null, compared: 0 };
 	for (const performance of performancesOf(now)) {
-		const key = performanceKey(performance);
+		const key = taskKey(performance);
 		const last = known.find(({ done }) => done.has(key));
 		if (!last) continue;
 		gains.compared += 1;
@@ -137,9 +137,9 @@ const workAsked = ({ asked }: DoneDay): number =>
 
 /** Whether no exercise was done less, or lighter, than before. */
 function isNoLess(before: DoneDay, now: DoneDay): boolean {
-	const done = new Map(performancesOf(now).map((one) => [performanceKey(one), one]));
+	const done = new Map(performancesOf(now).map((one) => [taskKey(one), one]));
 	return performancesOf(before).every((then) => {
-		const today = done.get(performanceKey(then));
+		const today = done.get(taskKey(then));
 		return today !== undefined && today.total >= then.total && (today.top.kg ?? 0) >= (then.top.kg ?? 0);
 	});
 }

@@ -113,6 +113,21 @@ describe('what was better', () => {
 		]);
 		expect(words(hold(1, 40), hold(5, 30))).toEqual([]);
 	});
+	it('is told of the same kind of task alone: a test with a test, a free set with a free set', () => {
+		const most = (day: number, amount: number, more: Partial<DoneDay> = {}) =>
+			done(day, '1 x 8 push-up', more, () => ({ amount }));
+		const free = (day: number, amount: number) => done(day, 'amrap 5 min: 8 push-up', {}, () => ({ amount }));
+		const test = (day: number, amount: number) => most(day, amount, { test: true });
+		// A test to the limit is above any set of a plan, and says nothing of it.
+		expect(words(most(1, 8), test(5, 21))).toEqual([]);
+		expect(words(most(1, 8), free(5, 40))).toEqual([]);
+		expect(words(free(1, 40), test(5, 41))).toEqual([]);
+		expect(words(test(1, 20), test(22, 21)).map(([kind]) => kind)).toEqual(['most']);
+		expect(words(free(1, 40), free(5, 41)).map(([kind]) => kind)).toEqual(['most']);
+		// The last of its kind is found behind days of another kind.
+		expect(gainsOf([test(1, 20), most(8, 10), free(15, 30)], test(22, 22)).last[0]?.since.day).toBe(1);
+		expect(comparedDays(most(1, 8), test(5, 21)).map(({ change }) => change)).toEqual([null, null]);
+	});
 	it('is nothing of warming up', () => {
 		const warm = (seconds: number) =>
 			`Warm-up\n1 x ${seconds} s march on the spot\nMain\n3 x 8 goblet squat @ 12 kg, rest 60`;
@@ -121,12 +136,13 @@ describe('what was better', () => {
 	});
 	it('is told of the last time, and of the first test where that was another', () => {
 		const days = [squats(1, 6, 8, { test: true }), squats(4, 8, 12), squats(15, 7, 12, { test: true })];
-		const gains = gainsOf(days, squats(20, 8, 14));
+		const now = squats(20, 8, 14, { test: true });
+		const gains = gainsOf(days, now);
 		expect(gains.last.map(({ since }) => since.day)).toEqual([15]);
 		expect(gains.first.map(({ since, before }) => [since.day, before])).toEqual([[1, { amount: 6, kg: 8 }]]);
 		expect(gains.compared).toBe(1);
 		// The first test was the last time: once is enough.
-		expect(gainsOf(days.slice(0, 1), squats(20, 8, 14))).toMatchObject({ first: [], compared: 1 });
+		expect(gainsOf(days.slice(0, 1), now)).toMatchObject({ first: [], compared: 1 });
 		// What is later, or the same day itself, is not before it.
 		expect(gainsOf([squats(20, 1, 2), squats(25, 1, 2)], squats(20, 8, 14)).compared).toBe(0);
 	});

@@ -24,6 +24,8 @@ export interface PrescribedExercise {
 	resistance?: Resistance;
 	effort?: { low: number; high: number };
 	sets: number;
+	/** As much as possible in a time: what was done is compared with the same alone. */
+	free?: true;
 }
 
 /** What a session asks for, in the order in which it is done. */
@@ -45,7 +47,8 @@ export function prescriptionOf(session: Session, practice: Practice): Prescribed
 				...(part.weights && { weights: part.weights }),
 				...(part.resistance && { resistance: part.resistance }),
 				...(part.effort && { effort: part.effort }),
-				sets: sets * passesOf(session, b)
+				sets: sets * passesOf(session, b),
+				...(format.clock?.(block).kind === 'time' && { free: true as const })
 			};
 		})
 	);

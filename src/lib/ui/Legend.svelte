@@ -3,7 +3,7 @@
 	import PlateShape from './PlateShape.svelte';
 </script>
 
-<ul class="flex flex-wrap gap-x-6 gap-y-2 text-[13px]" aria-label="What the plates mean">
+<ul class="flex flex-wrap gap-x-6 gap-y-2 text-[13px]" aria-label="What the symbols mean">
 	{#each LEGEND as mark (mark.text)}
 		<li class="quiet flex items-center gap-1.5">
 			<svg

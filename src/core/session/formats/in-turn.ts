@@ -48,9 +48,9 @@ export const readInTurn = (
 	restAfter: said.rest('after', 'between', null) ?? usual.restAfter
 });
 
-/** `3 rounds · rest 30 inside, 90 after`. */
+/** `3 rounds · 30 s between exercises, 90 s after each round`. */
 export const inTurnSummary = (block: InTurn): string =>
-	`${roundsWords(block.rounds)} · rest ${block.restInside} inside, ${block.restAfter} after`;
+	`${roundsWords(block.rounds)} · ${block.restInside} s between exercises, ${block.restAfter} s after each round`;
 
 /** The rule as it is said aloud: `3 rounds of 2 exercises`. */
 export const inTurnCalled = ({ rounds, parts }: InTurn): string =>

@@ -77,13 +77,13 @@
 	/>
 </fieldset>
 <Choice
-	legend="How do you train?"
+	legend="Can you exercise standing?"
 	name="stance"
 	columns={3}
 	options={[
-		{ value: 'freely', label: 'standing' },
-		{ value: 'with a support', label: 'holding on' },
-		{ value: 'seated', label: 'seated' }
+		{ value: 'freely', label: 'Yes' },
+		{ value: 'with a support', label: 'Holding on' },
+		{ value: 'seated', label: 'I sit' }
 	]}
 	bind:value={body.stance}
 	fault={faults.stance}

@@ -14,13 +14,17 @@
 {:else}
 	<div class="remark remark-safety">
 		<p class="text-xl font-semibold">Ask {asked.join(' and ')} first</p>
-		<p>{Their} sessions wait until the coach has recorded that yes.</p>
+		<p>
+			{whose === 'you'
+				? 'Training opens once your coach has noted the OK.'
+				: 'Training opens once you have noted the OK.'}
+		</p>
 	</div>
 	<ul class="panel divide-base-300 divide-y px-3" aria-label="Why">
 		{#each screening.reasons as reason (reason.key)}
 			<li class="py-2">
 				<p class="first-letter:uppercase">{reason.text}</p>
-				<p class="quiet text-sm">ask {reason.ask} · {reason.source}</p>
+				<p class="quiet text-sm">Ask {reason.ask}{whose === 'they' ? ` · ${reason.source}` : ''}</p>
 			</li>
 		{/each}
 	</ul>

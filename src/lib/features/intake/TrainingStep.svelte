@@ -8,7 +8,7 @@
 </script>
 
 <Choice
-	legend="Where do you stand?"
+	legend="How much training have you done?"
 	name="level"
 	options={[
 		{ value: 'beginner', label: 'Beginner', says: 'New to strength training, or back after a long break.' },

@@ -18,7 +18,7 @@
 </script>
 
 <label class="block">
-	<span class="font-head text-lg font-bold">What may the others call you?</span>
+	<span class="font-head text-lg font-bold">Name others will see</span>
 	<input class="input mt-1 min-h-12 w-full text-[17px]" maxlength="40" bind:value={you.displayName} />
 	<span class="quiet text-[15px]">Shown in standings. Your full name stays with your coach.</span>
 	{#if faults.displayName}<span class="field-fault block" role="alert">{faults.displayName}</span>{/if}

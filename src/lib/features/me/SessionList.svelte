@@ -24,15 +24,15 @@
 	const endOf = (block: number) => pieces.find(({ last }) => last === block);
 	const pieceName = (piece: (typeof pieces)[number]) => piece.dayPart ?? `piece ${pieces.indexOf(piece) + 1}`;
 	const done = $derived(pieces.filter((piece) => piece.done).length);
-	const minutes = $derived([outline.lower, outline.upper].map((s) => Math.round(s / 60)));
+	/** The middle of the expected times, minutes. */
+	const about = $derived(Math.round((outline.lower + outline.upper) / 120));
 </script>
 
 <section class="flex flex-col gap-4" aria-label={name}>
 	<div>
 		<h2 class="text-2xl">{name}</h2>
 		<p>
-			<b>{minutes[0] === minutes[1] ? minutes[0] : `${minutes[0]} to ${minutes[1]}`} min</b>
-			<span class="quiet">at {whose ? 'their' : 'your'} own pace, {clockText(outline.work)} of it work</span>
+			<b>About {about} min</b>
 		</p>
 		<p class="quiet text-[15px]">{outline.counting}</p>
 		{#if pieces.length > 1}<p class="mt-1">

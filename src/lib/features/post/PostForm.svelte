@@ -173,7 +173,7 @@
 			{/if}
 		</fieldset>
 		<p class="quiet text-sm">
-			It stands in the app when it goes; the email waits while it is {quiet.from} to {quiet.to} where they are.
+			It appears in the app at once; the email waits while it is {quiet.from} to {quiet.to} where they are.
 		</p>
 		{#each faults as fault (fault)}<p class="field-fault">{fault}</p>{/each}
 		{#if refused}<p class="field-fault" role="alert">{refused}</p>{/if}

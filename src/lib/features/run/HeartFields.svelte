@@ -59,7 +59,8 @@
 		</p>
 	{:else}
 		<details class="panel mt-1 px-3">
-			<summary class="flex min-h-12 cursor-pointer items-center font-semibold">Take a strap along</summary>
+			<summary class="flex min-h-12 cursor-pointer items-center font-semibold">Use a heart-rate strap</summary
+			>
 			<div class="flex flex-col gap-3 pb-3">
 				<div class="grid grid-cols-2 gap-3">
 					<label

@@ -12,7 +12,7 @@
 		['voice', 'Voice'],
 		['tones', 'Tones'],
 		['vibration', 'Vibration'],
-		['pacing', 'Tempo ticks']
+		['pacing', 'Beat for each rep']
 	] as const;
 	const missing = $derived.by(() => {
 		if (!powers) return [];

@@ -60,26 +60,36 @@ export function excusesOf(
 
 export interface Pause {
 	id: string;
+	/** Whether the person took it by themselves. */
+	own: boolean;
 	fromDay: number;
 	/** Null: until it is ended. */
 	toDay: number | null;
 	reason: string;
 }
 
-/** Lets a person pause: days within count for nothing, as far as nothing came in for them. @throws Refusal 400 */
-export async function pause({ db, clock, ids }: Context, person: OwnPerson, raw: unknown): Promise<void> {
+/** Whose days a pause is about. */
+type Pausing = Pick<OwnPerson, 'id' | 'challengeId'>;
+
+/** Lets a person pause: days within count for nothing, as far as nothing came in for them. @param own whether they do so by themselves @throws Refusal 400 */
+export async function pause(
+	{ db, clock, ids }: Context,
+	person: Pausing,
+	raw: unknown,
+	own = false
+): Promise<void> {
 	const { fromDay, toDay, reason } = validate(pauseSchema, raw);
 	return db.transaction(async (tx) => {
 		await tx.query(
-			'insert into pause (id, enrolment_id, from_day, to_day, reason, at) values ($1, $2, $3, $4, $5, $6)',
-			[ids.uuid(), person.id, fromDay, toDay, reason, instant(clock.now())]
+			'insert into pause (id, enrolment_id, from_day, to_day, reason, at, own) values ($1, $2, $3, $4, $5, $6, $7)',
+			[ids.uuid(), person.id, fromDay, toDay, reason, instant(clock.now()), own]
 		);
 		await daysChanged({ clock }, tx, person.challengeId, [person.id]);
 	});
 }
 
 /** Takes a pause back as if it had not been. @throws Refusal 404 */
-export async function removePause({ db, clock }: Context, person: OwnPerson, id: string): Promise<void> {
+export async function removePause({ db, clock }: Context, person: Pausing, id: string): Promise<void> {
 	return db.transaction(async (tx) => {
 		const gone = await tx.query('delete from pause where enrolment_id = $1 and id = $2 returning id', [
 			person.id,
@@ -92,7 +102,7 @@ export async function removePause({ db, clock }: Context, person: OwnPerson, id:
 
 export function pausesOf(db: Queries, enrolmentId: EnrolmentId): Promise<Pause[]> {
 	return db.query(
-		'select id, from_day as "fromDay", to_day as "toDay", reason from pause where enrolment_id = $1 order by from_day',
+		'select id, own, from_day as "fromDay", to_day as "toDay", reason from pause where enrolment_id = $1 order by from_day',
 		[enrolmentId]
 	);
 }

@@ -7,7 +7,7 @@ import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import { filesIn, type Files } from '../platform/files';
 import type { ParticipantId } from '../platform/ids';
-import { noteChange } from './records';
+import { noteChange, type MadeBy } from './records';
 
 export const DOCUMENT_LIMITS = { bytes: 8 * 1024 * 1024, perPerson: 20, name: 120 } as const;
 
@@ -59,12 +59,14 @@ const tidyName = (name: string): string =>
 
 /**
  * Keeps a paper: the file first, so that no row ever speaks of one that is not there.
+ * @param madeBy who adds it
  * @throws Refusal 400 for anything but PDF, JPEG or PNG, 409 for too many, 413 for too large
  */
 export async function addDocument(
 	context: Context & { config: Where },
-	person: OwnPerson,
-	file: { name: string; content: Uint8Array }
+	person: Pick<OwnPerson, 'participantId' | 'name'>,
+	file: { name: string; content: Uint8Array },
+	madeBy: MadeBy = 'coach'
 ): Promise<void> {
 	const { db, clock, ids, config } = context;
 	const { content } = file;
@@ -93,7 +95,7 @@ export async function addDocument(
 			'insert into document (id, participant_id, name, kind, bytes, at) values ($1, $2, $3, $4, $5, $6)',
 			[id, person.participantId, tidyName(file.name), kind, content.length, instant(clock.now())]
 		);
-		await noteChange(tx, person.participantId, 'coach', 'A document was added', clock.now());
+		await noteChange(tx, person.participantId, madeBy, 'A document was added', clock.now());
 	});
 }
 

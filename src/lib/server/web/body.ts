@@ -12,6 +12,8 @@ const LIMITS: readonly (readonly [route: RegExp, bytes: number])[] = [
 	[/^\/(api\/me\/checkins|\(me\)\/me\/day\/)/, 512 * KB],
 	// A photograph or a clip of 30 MB, and what separates it from the fields beside it.
 	[/^\/\(me\)\/me\/(photos|form)$/, 30 * MB + 64 * KB],
+	// A paper of 8 MB, and the fields beside it.
+	[/^\/\(me\)\/me\/ok$/, 8 * MB + 64 * KB],
 	[/^\/\(me\)/, 16 * KB],
 	// A file of 6 MB, the fields beside it and what separates them.
 	[/\/import$/, 6 * MB + 64 * KB],

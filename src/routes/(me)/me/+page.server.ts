@@ -1,10 +1,11 @@
 import { redirect } from '@sveltejs/kit';
-import { adherence, madeUp } from '$core/attendance';
+import { dayTally } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
 import { signOutDevice, switchTo } from '$lib/server/auth/link';
 import { formText } from '$lib/server/web/form-text';
 import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
 import { forReading, nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
+import { holdDetails } from '$lib/server/health/own-hold';
 import { recentPain } from '$lib/server/health/pain';
 import { shelfOn } from '$lib/server/shelf/shelf';
 import { answerPoll, ownPolls } from '$lib/server/challenge/polls';
@@ -55,11 +56,12 @@ export const load: PageServerLoad = async ({ locals }) => {
 			person.suited.answered
 		),
 		over: today === days.length && (days.at(-1)?.window.due ?? 0) <= app.clock.now(),
-		adherence: madeUp(adherence(days), standing.extras.credit),
+		tally: dayTally(days, standing.extras.credit),
 		company: standing.company,
 		others: person.others,
 		/** What keeps sessions from them, and whether the questions are to be answered. */
 		hold: standing.hold?.reason ?? null,
+		holdDetails: standing.hold && (await holdDetails(app, person, standing.hold)),
 		questions: person.suited.answered ? (person.asksAgain ? ('again' as const) : null) : ('first' as const),
 		/** Sessions beside the plan that they may take. */
 		shelf: shelfOn(app, standing).length

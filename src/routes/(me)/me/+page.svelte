@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Empty from '$lib/ui/Empty.svelte';
+	import HoldNotice from '$lib/features/me/HoldNotice.svelte';
 	import PainNotice from '$lib/features/me/PainNotice.svelte';
 	import PollCard from '$lib/features/me/PollCard.svelte';
 	import { doneWords } from '$lib/features/me/said';
@@ -8,7 +9,7 @@
 	import StopSigns from '$lib/features/me/StopSigns.svelte';
 	import { deviceQueue } from '$lib/offline/queue.svelte';
 	import { KIND_TEXT } from '$lib/ui/marks';
-	import { counted, dayAndTimeIn, longDayText, percent } from '$lib/format';
+	import { counted, dayAndTimeIn, longDayText, percent, untilText } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -26,7 +27,7 @@
 <header class="mb-4">
 	<p class="quiet text-sm">{data.challenge.name} · {data.name}</p>
 	{#if day && data.date}
-		<h1 class="text-3xl">Day {day.day}</h1>
+		<h1 class="text-3xl">Day {day.day} <span class="quiet text-xl">of {data.total}</span></h1>
 		<p class="quiet">
 			{longDayText(data.date)} · {KIND_TEXT[day.kind]} · {left === 0
 				? 'the last day'
@@ -51,37 +52,8 @@
 
 <main class="flex flex-col gap-5">
 	<!-- What keeps them from training comes before anything else. -->
-	{#if data.hold === 'stopped'}
-		<section class="remark remark-safety" aria-label="Before you train">
-			<p class="text-xl font-semibold">Don’t train for now</p>
-			<p>
-				You stopped at a warning sign. See a doctor, or a midwife, and tell your coach who said yes: your
-				sessions open once that is recorded. If it comes back, call your emergency number.
-			</p>
-			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/messages">Write to your coach</a>
-		</section>
-	{:else if data.hold === 'pain'}
-		<section class="remark remark-safety" aria-label="Before you train">
-			<p class="text-xl font-semibold">Your coach holds your sessions for now</p>
-			<p>
-				{data.pain?.note ? `Why: ${data.pain.note}. ` : ''}They open again once your coach has talked to you{data
-					.pain?.followUpOn
-					? `, on ${longDayText(data.pain.followUpOn)}`
-					: ''}. If it is sharp or lasts, let a doctor or physiotherapist look at it.
-			</p>
-			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/messages">Write to your coach</a>
-		</section>
-	{:else if data.hold === 'clearance' || data.hold === 'clearance over'}
-		<section class="remark remark-safety" aria-label="Before you train">
-			<p class="text-xl font-semibold">
-				{data.hold === 'clearance' ? 'Ask first, then train' : 'Your clearance has run out'}
-			</p>
-			<p>
-				Your answers ask for a yes first: from a doctor or midwife or, under 18, from a parent. Tell your
-				coach who gave it; your sessions open as soon as the coach has recorded it.
-			</p>
-			<a class="link-quiet inline-flex min-h-11 items-center" href="/me/intake">Look at your answers</a>
-		</section>
+	{#if data.hold && data.hold !== 'questions' && data.holdDetails}
+		<HoldNotice reason={data.hold} details={data.holdDetails} pain={data.pain} zone={data.zone} />
 	{:else if data.questions === 'first'}
 		<section class="panel p-4" aria-label="Before you start">
 			<h2 class="text-xl">Before you start</h2>
@@ -99,27 +71,6 @@
 		</a>
 	{/if}
 	{#if data.pain && data.hold !== 'pain' && data.hold !== 'stopped'}<PainNotice pain={data.pain} />{/if}
-	{#if data.unread > 0}
-		<a class="remark block font-semibold" href="/me/messages"
-			>{data.unread === 1 ? 'A message from your coach' : `${data.unread} messages from your coach`}</a
-		>
-	{/if}
-	{#each data.announcements as announcement (announcement.id)}
-		<section class="remark" aria-label="From your coach">
-			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
-			<p class="whitespace-pre-line">{announcement.text}</p>
-		</section>
-	{/each}
-	{#each data.polls as poll (poll.id)}
-		<PollCard {poll} zone={data.zone} refused={refusedPoll === poll.id ? (form?.message ?? null) : null} />
-	{/each}
-	{#each data.open as late (late.day)}
-		<a class="remark remark-attention block" href="/me/day/{late.day}">
-			<b>Day {late.day} is still open</b>, until {dayAndTimeIn(data.zone, late.closes)}. A late result counts {percent(
-				data.challenge.lateWorth
-			)}.
-		</a>
-	{/each}
 	{#if data.over}
 		<Empty says="The challenge is over. Thank you for carrying it to the end." />
 	{/if}
@@ -179,7 +130,6 @@
 			pieces={day.session.pieces}
 			day={day.day}
 		/>
-		<StopSigns />
 		{#if !checkedIn}
 			<div class="bg-base-200 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
 				<div class="mx-auto flex max-w-xl gap-2">
@@ -192,10 +142,37 @@
 		{/if}
 	{/if}
 
+	<StopSigns />
+	{#if data.unread > 0}
+		<a class="remark block font-semibold" href="/me/messages"
+			>{data.unread === 1 ? 'A message from your coach' : `${data.unread} messages from your coach`}</a
+		>
+	{/if}
+	{#each data.announcements as announcement (announcement.id)}
+		<section class="remark" aria-label="From your coach">
+			<p class="quiet text-sm">From your coach, {dayAndTimeIn(data.zone, announcement.at)}</p>
+			<p class="whitespace-pre-line">{announcement.text}</p>
+		</section>
+	{/each}
+	{#each data.polls as poll (poll.id)}
+		<PollCard {poll} zone={data.zone} refused={refusedPoll === poll.id ? (form?.message ?? null) : null} />
+	{/each}
+	{#if data.open.length > 0}
+		<p class="remark remark-attention">
+			<b>Still open:</b>
+			{#each data.open as late, i (late.day)}{i > 0 ? ', ' : ''}<a
+					class="link-quiet inline-flex min-h-11 items-center"
+					href="/me/day/{late.day}">day {late.day}</a
+				>
+				until {untilText(data.zone, late.closes)}{/each}. A late result counts {percent(
+				data.challenge.lateWorth
+			)}.
+		</p>
+	{/if}
 	{#if data.shelf > 0}<a class="panel flex min-h-14 items-center justify-between gap-3 p-4" href="/me/shelf">
 			<span
-				><b>The shelf</b>
-				<span class="quiet block text-[15px]">Extra sessions, whenever you like</span></span
+				><b>Extra sessions</b>
+				<span class="quiet block text-[15px]">Whenever you like</span></span
 			>
 			<span class="quiet whitespace-nowrap">{counted(data.shelf, 'session')}</span>
 		</a>{/if}
@@ -218,7 +195,7 @@
 			>
 		</a>
 	{/if}
-	<MyStrip days={data.days} adherence={data.adherence} />
+	<MyStrip days={data.days} tally={data.tally} />
 	<div class="flex flex-wrap justify-center gap-x-4">
 		{#each [['/me/messages', 'Messages'], ['/me/week', 'Your week'], ['/me/body', 'Measures'], ['/me/photos', 'Photographs'], ['/me/form', 'Form check']] as [href, text] (href)}
 			<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" {href}>{text}</a>
@@ -231,6 +208,9 @@
 		>
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/intake"
 			>Your answers</a
+		>
+		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/pause"
+			>Pause or leave</a
 		>
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/data">My data</a>
 		<form

@@ -1,4 +1,4 @@
-import { adherence, madeUp } from '$core/attendance';
+import { dayTally } from '$core/attendance';
 import { bestsOf } from '$core/progress';
 import { standingOf } from '$lib/server/day/own-day';
 import { pastDaysOf } from '$lib/server/progress/done-days';
@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const past = await pastDaysOf(app, person);
 	return {
 		days: days.map(({ state, credit, pain }) => ({ state, credit, pain })),
-		adherence: madeUp(adherence(days), extras.credit),
+		tally: dayTally(days, extras.credit),
 		bests: bestsOf(past),
 		past: past
 			.map(({ id, day, at, again, name, credit, effort, seconds }) => ({

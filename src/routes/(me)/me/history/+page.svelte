@@ -19,7 +19,7 @@
 <p><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Back to today</a></p>
 <main class="flex flex-col gap-5">
 	<h1 class="text-3xl">Your history</h1>
-	<MyStrip days={data.days} adherence={data.adherence} />
+	<MyStrip days={data.days} tally={data.tally} />
 	{#if data.past.length === 0}
 		<Empty says="Nothing is done yet. What you check in is here afterwards, with your bests." />
 	{:else}

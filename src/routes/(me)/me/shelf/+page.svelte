@@ -7,15 +7,15 @@
 	let { data, form }: PageProps = $props();
 </script>
 
-<svelte:head><title>The shelf</title></svelte:head>
+<svelte:head><title>Extra sessions</title></svelte:head>
 <p class="mb-2"><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Back to today</a></p>
 <main class="flex flex-col gap-5">
 	<div>
-		<h1 class="text-3xl">The shelf</h1>
+		<h1 class="text-3xl">Extra sessions</h1>
 		<p class="quiet">Extra sessions. Do one whenever you like; you don’t have to.</p>
 	</div>
 	{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
-	{#if data.shelf.length === 0}<Empty says="The shelf is empty right now." />{/if}
+	{#if data.shelf.length === 0}<Empty says="There are no extra sessions right now." />{/if}
 	<ul class="flex flex-col gap-3">
 		{#each data.shelf as item (item.sessionId)}
 			<li class="panel">

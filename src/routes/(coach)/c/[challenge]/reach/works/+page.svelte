@@ -38,7 +38,7 @@
 					<dd class="quiet text-sm">of those who needed you</dd>
 				</div>
 				<div>
-					<dt class="quiet text-sm">After, at the median</dt>
+					<dt class="quiet text-sm">Median time until you did</dt>
 					<dd class="text-2xl font-bold">{week.hours === null ? 'not yet' : hours(week.hours)}</dd>
 					<dd class="quiet text-sm">from the first morning with a reason</dd>
 				</div>
@@ -63,7 +63,7 @@
 				<table class="sheet panel text-sm">
 					<thead
 						><tr
-							><th class="pl-3">Reason</th><th>You turned to them</th><th>You didn’t</th><th
+							><th class="pl-3">Reason</th><th>You reached out</th><th>You didn’t</th><th
 								>Difference, 95 % interval</th
 							></tr
 						></thead

@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { adherence, madeUp } from '$core/attendance';
+import { dayTally } from '$core/attendance';
 import { milestonesOf, placeAmong } from '$core/calendar';
 import { gainsOf } from '$core/progress';
 import { nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		left: { days: days.length - day, sessions: placeAmong(milestonesOf(standing.plan), day).left },
 		nextOpens: nextOpens(standing),
 		days: days.map(({ state, credit, pain }) => ({ state, credit, pain })),
-		adherence: madeUp(adherence(days), extras.credit),
+		tally: dayTally(days, extras.credit),
 		units: person.units,
 		said: await saidAbout(app.db, person.enrolmentId, day)
 	};

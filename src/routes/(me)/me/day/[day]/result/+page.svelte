@@ -13,10 +13,10 @@
 	const better = $derived(last.length + scores.length + (easier ? 1 : 0));
 </script>
 
-<svelte:head><title>Day {data.day} is in</title></svelte:head>
+<svelte:head><title>Day {data.day} saved</title></svelte:head>
 <main class="flex flex-col gap-5">
 	<div role="status">
-		<h1 class="text-3xl">Day {data.day} is in</h1>
+		<h1 class="text-3xl">Day {data.day} saved</h1>
 		<p class="text-xl">
 			<b>Checked in</b>, {doneWords(data.checkin)}.
 		</p>
@@ -52,18 +52,15 @@
 		</section>
 	{:else if compared > 0 && lighterThan !== null}
 		<p class="remark">
-			Today asked for less than day {lighterThan} did: a lighter day, after which the body has caught up. Nothing
-			had to be above last time.
+			An easier day on purpose: it asked for less than day {lighterThan}.
 		</p>
 	{:else if compared > 0}
 		<p class="remark">
-			Nothing was above last time today, in {counted(compared, 'exercise')} that can be compared. Nobody gets better
-			every day; being there is what counts.
+			About the same as last time in {counted(compared, 'exercise')} that can be compared. Nobody gets better every
+			day.
 		</p>
 	{:else if data.gains}
-		<p class="remark">
-			You did these exercises for the first time. From the next time on, this is what it is held against.
-		</p>
+		<p class="remark">You did these exercises for the first time. Next time we compare with this.</p>
 	{/if}
 
 	{#if first.length > 0}
@@ -75,5 +72,5 @@
 
 	<a class="btn btn-primary min-h-14 text-lg" href="/me">To today</a>
 	<a class="btn btn-outline min-h-14 text-lg" href="/me/history">Your history</a>
-	<MyStrip days={data.days} adherence={data.adherence} />
+	<MyStrip days={data.days} tally={data.tally} />
 </main>

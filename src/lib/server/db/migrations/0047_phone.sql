@@ -1,0 +1,18 @@
+-- A pause that a person took by themselves, which they may end; a coach ends all of them.
+alter table pause add own boolean not null default false;
+
+-- A result that a coach recorded for a person, as she was told.
+alter table checkin add entered_by uuid references coach (id) on delete set null;
+
+-- Devices that are told of a new session or a message. Endpoint and keys are those of the Push API (RFC 8030, 8291).
+create table push_subscription (
+	endpoint text primary key check (length(endpoint) <= 1000),
+	enrolment_id uuid not null references enrolment (id) on delete cascade,
+	p256dh text not null check (length(p256dh) <= 200),
+	auth text not null check (length(auth) <= 100),
+	made_at timestamptz not null
+);
+create index push_subscription_enrolment on push_subscription (enrolment_id);
+
+-- The last day of a person of which a device was told.
+alter table enrolment add pushed_day int;

@@ -1,0 +1,33 @@
+import { dateIn } from '$core/calendar';
+import { tellOk } from '$lib/server/health/own-hold';
+import { carryOn } from '$lib/server/post/letters';
+import { formText } from '$lib/server/web/form-text';
+import { orFail } from '$lib/server/web/http';
+import { personIn } from '$lib/server/web/viewer';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ locals }) => ({
+	id: locals.app.ids.uuid(),
+	today: dateIn(personIn(locals).zone, locals.app.clock.now())
+});
+
+export const actions: Actions = {
+	default: async ({ request, locals }) => {
+		const form = await request.formData();
+		const raw = {
+			id: formText(form, 'id'),
+			who: formText(form, 'who'),
+			on: formText(form, 'on'),
+			note: formText(form, 'note')
+		};
+		const given = form.get('file');
+		const file =
+			given instanceof File && given.size > 0
+				? { name: given.name, content: new Uint8Array(await given.arrayBuffer()) }
+				: null;
+		const done = await orFail(tellOk(locals.app, personIn(locals), raw, file), { typed: raw });
+		if ('failed' in done) return done.failed;
+		await carryOn(locals.app);
+		return { told: true };
+	}
+};

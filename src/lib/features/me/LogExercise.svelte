@@ -52,13 +52,13 @@
 
 <fieldset class="border-base-300 border-b py-2">
 	<legend class="sr-only">{exercise}</legend>
-	<div class="flex items-center justify-between gap-2">
-		<p class="min-w-0 leading-tight">
+	<div class="flex flex-wrap items-center justify-between gap-2">
+		<p class="min-w-0 flex-1 basis-32 leading-tight">
 			<b class="block">{exercise}</b>
 			<span class="quiet text-[15px]">{asked}{load ? `, ${load}` : ''}</span>
 		</p>
 		<div
-			class="border-base-300 flex shrink-0 overflow-hidden rounded border text-[15px]"
+			class="border-base-300 flex flex-wrap overflow-hidden rounded border text-[15px]"
 			role="group"
 			aria-label={exercise}
 		>
@@ -81,7 +81,7 @@
 				<div class="flex items-center">
 					<button
 						type="button"
-						class="btn btn-ghost h-11 min-h-11 w-11 p-0 text-xl"
+						class="btn btn-ghost h-11 min-h-11 w-[44px] p-0 text-xl"
 						onclick={() => change(i, -step)}
 						aria-label="Set {i + 1} of {exercise}, {step} less"><Minus size={18} aria-hidden="true" /></button
 					>
@@ -97,7 +97,7 @@
 					/>
 					<button
 						type="button"
-						class="btn btn-ghost h-11 min-h-11 w-11 p-0 text-xl"
+						class="btn btn-ghost h-11 min-h-11 w-[44px] p-0 text-xl"
 						onclick={() => change(i, step)}
 						aria-label="Set {i + 1} of {exercise}, {step} more"><Plus size={18} aria-hidden="true" /></button
 					>

@@ -10,7 +10,7 @@
 	let { name, label, unit, placeholder, value = $bindable() }: Props = $props();
 </script>
 
-<label class="flex items-center justify-between gap-3">
+<label class="flex flex-wrap items-center justify-between gap-3">
 	<span class="font-head text-lg font-bold">{label}</span>
 	<span class="flex items-center gap-2"
 		><input

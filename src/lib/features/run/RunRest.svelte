@@ -28,15 +28,15 @@
 	};
 </script>
 
-<div class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto">
+<div class="flex flex-1 shrink-0 flex-col gap-3 wrap-anywhere">
 	<div class="hatched border-base-300 rounded border p-3 text-center">
 		<h1 class="text-xl">{TITLES[step.kind] ?? 'Rest'}</h1>
 		<p class="clock text-[88px] leading-none font-bold">{clockText(Math.ceil(moment.left ?? 0))}</p>
 		{#if setup}<p class="text-xl font-semibold">{setup}</p>{/if}
 	</div>
-	{#if next}<div class="flex items-center gap-3">
-			{#if figure}<Figure {figure} class="h-20 w-24 shrink-0" />{/if}
-			<p class="text-xl leading-snug">
+	{#if next}<div class="flex flex-wrap items-center gap-3">
+			{#if figure}<Figure {figure} class="h-20 w-[96px] shrink-0" />{/if}
+			<p class="min-w-0 flex-1 basis-40 text-xl leading-snug">
 				<span class="quiet block text-[15px]">Next</span><b>{stepWords(course, next)}</b>
 			</p>
 		</div>{/if}

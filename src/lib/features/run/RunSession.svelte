@@ -37,6 +37,8 @@
 	const moment = $derived(runner.moment);
 	const step = $derived(runner.step);
 	const paused = $derived(moment.phase === 'paused');
+	const ROUND = 'btn btn-ghost h-16 min-h-16 w-[56px] shrink-0 p-0';
+	const MAIN = 'grow basis-[6.5rem]';
 	let more = $state(false);
 	/** Whether the clock stands only because the sheet is open. */
 	let heldByMore = $state(false);
@@ -98,7 +100,12 @@
 <svelte:window {onkeydown} />
 
 <div class="bg-base-200 fixed inset-0 flex flex-col">
-	<div class="mx-auto flex min-h-0 w-full max-w-xl flex-1 flex-col gap-3 px-4 pt-3 pb-2">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -- it scrolls where the text is large, also from the keyboard -->
+	<section
+		class="mx-auto flex min-h-0 w-full max-w-xl flex-1 flex-col gap-3 overflow-y-auto px-4 pt-3 pb-2"
+		tabindex="0"
+		aria-label="Now"
+	>
 		<RunProgress {course} {moment} />
 		{#if monitor && monitor.state !== 'none'}<HeartNow
 				{monitor}
@@ -139,38 +146,39 @@
 				{/each}
 			</RunRest>
 		{/if}
-	</div>
+	</section>
 	<div class="border-base-300 bg-base-100 border-t">
-		<div class="mx-auto grid max-w-xl grid-cols-[3.5rem_3.5rem_1fr_3.5rem] gap-2 p-3">
-			<button class="btn btn-ghost min-h-16 p-0" aria-label="Back" onclick={() => runner.do({ do: 'back' })}
+		<!-- At twice the text size the main button has a line of its own; nothing is cut off. -->
+		<div class="mx-auto flex max-w-xl flex-wrap gap-2 p-3">
+			<button class={ROUND} aria-label="Back" onclick={() => runner.do({ do: 'back' })}
 				><ChevronLeft size={28} aria-hidden="true" /></button
 			>
-			<button class="btn btn-ghost min-h-16 p-0" aria-label={paused ? 'Go on' : 'Pause'} onclick={toggle}
+			<button class={ROUND} aria-label={paused ? 'Go on' : 'Pause'} onclick={toggle}
 				>{#if paused}<Play size={28} aria-hidden="true" />{:else}<Pause
 						size={28}
 						aria-hidden="true"
 					/>{/if}</button
 			>
+			<button class={ROUND} aria-label="More" onclick={openMore}
+				><Ellipsis size={28} aria-hidden="true" /></button
+			>
 			{#if paused}
-				<button class="btn btn-primary min-h-16 text-2xl" onclick={toggle}>Go on</button>
+				<button class="btn btn-primary min-h-16 {MAIN} text-2xl" onclick={toggle}>Go on</button>
 			{:else if step?.kind === 'work' && step.ends === 'person'}
-				<button class="btn btn-primary min-h-16 text-2xl" onclick={end}>Done</button>
+				<button class="btn btn-primary min-h-16 {MAIN} text-2xl" onclick={end}>Done</button>
 			{:else if step?.kind === 'work'}
-				<button class="btn btn-outline min-h-16 text-xl" onclick={end}
+				<button class="btn btn-outline min-h-16 {MAIN} text-xl" onclick={end}
 					>{step.counting === 'all' ? 'All done' : 'End early'}</button
 				>
 			{:else}
-				<div class="grid grid-cols-2 gap-2">
+				<div class="flex gap-2 {MAIN}">
 					<button
-						class="btn btn-outline min-h-16 text-lg"
+						class="btn btn-outline min-h-16 flex-1 px-1 text-lg"
 						onclick={() => runner.do({ do: 'longer', seconds: 15 })}>+15 s</button
 					>
-					<button class="btn btn-primary min-h-16 text-xl" onclick={end}>Go</button>
+					<button class="btn btn-primary min-h-16 flex-1 px-1 text-xl" onclick={end}>Go</button>
 				</div>
 			{/if}
-			<button class="btn btn-ghost min-h-16 p-0" aria-label="More" onclick={openMore}
-				><Ellipsis size={28} aria-hidden="true" /></button
-			>
 		</div>
 	</div>
 	{#if more}<RunMore

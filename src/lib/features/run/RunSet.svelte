@@ -43,10 +43,10 @@
 </script>
 
 {#snippet counter(label: string, value: number, change: (value: number) => void)}
-	<span class="flex items-center">
+	<span class="flex flex-wrap items-center">
 		<button
 			type="button"
-			class="btn btn-ghost h-12 w-12 p-0"
+			class="btn btn-ghost h-12 min-h-12 w-[48px] p-0"
 			aria-label="{label}, {step} less"
 			onclick={() => change(within(value - step))}><Minus size={22} aria-hidden="true" /></button
 		>
@@ -63,7 +63,7 @@
 		/>
 		<button
 			type="button"
-			class="btn btn-ghost h-12 w-12 p-0"
+			class="btn btn-ghost h-12 min-h-12 w-[48px] p-0"
 			aria-label="{label}, {step} more"
 			onclick={() => change(within(value + step))}><Plus size={22} aria-hidden="true" /></button
 		>
@@ -71,8 +71,8 @@
 {/snippet}
 
 <section class="panel flex flex-col gap-2 p-3" aria-label="{exercise.name}, set {set}">
-	<div class="flex items-center justify-between gap-2">
-		<p class="min-w-0 leading-tight">
+	<div class="flex flex-wrap items-center justify-between gap-2">
+		<p class="min-w-0 flex-1 basis-32 leading-tight">
 			<b class="block truncate">{exercise.name}</b><span class="quiet text-[15px]"
 				>set {set} of {exercise.sets}, asked {exercise.amounts[set - 1]} {exercise.unit}</span
 			>
@@ -89,14 +89,14 @@
 			{@render counter('Done', said.amount, (value) => tell({ amount: value }))}
 			<span>{exercise.unit}</span>
 		{:else}
-			<span class="flex items-center"
+			<span class="flex flex-wrap items-center"
 				>left {@render counter('Left side', said.amount, (value) => tell({ amount: value }))}</span
 			>
-			<span class="flex items-center"
+			<span class="flex flex-wrap items-center"
 				>right {@render counter('Right side', said.other, (value) => tell({ other: value }))}</span
 			>
 		{/if}
-		{#if exercise.kg !== null}<label class="flex items-center gap-1.5"
+		{#if exercise.kg !== null}<label class="flex flex-wrap items-center gap-1.5"
 				>with <input
 					class="input h-12 w-20 px-1 text-center text-xl"
 					inputmode="decimal"
@@ -134,13 +134,13 @@
 				/></label
 			>
 		</div>{/if}
-	<div class="flex items-center gap-1" role="group" aria-label="Effort of this set, of 10">
+	<div class="flex flex-wrap items-center gap-1" role="group" aria-label="Effort of this set, of 10">
 		<span class="quiet mr-1 text-[15px]">effort</span>
 		{#each EFFORTS as effort (effort)}
 			<button
 				type="button"
 				class={[
-					'min-h-11 flex-1 rounded border font-semibold',
+					'min-h-11 min-w-11 flex-1 rounded border font-semibold',
 					said.effort === effort ? 'bg-primary text-primary-content border-primary' : 'border-base-300'
 				]}
 				aria-pressed={said.effort === effort}

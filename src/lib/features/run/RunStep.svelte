@@ -45,7 +45,7 @@
 	});
 </script>
 
-<div class="flex min-h-0 flex-1 flex-col items-center justify-evenly gap-1 text-center">
+<div class="flex flex-1 shrink-0 flex-col items-center justify-evenly gap-1 text-center wrap-anywhere">
 	{#if figure}<Figure {figure} moving class="h-[22dvh] max-h-52 w-full" />{/if}
 	<div>
 		<h1 class="text-[34px] leading-tight">{name}</h1>

@@ -21,7 +21,7 @@
 </script>
 
 <svelte:head><link rel="manifest" href="/manifest.webmanifest" /></svelte:head>
-<div class="mx-auto max-w-xl px-4 pt-3 pb-24 text-[17px]">
+<div class="mx-auto max-w-xl px-4 pt-3 pb-24 text-[17px] wrap-anywhere">
 	<WaitingResults enrolment={data.enrolment} />
 	{@render children()}
 </div>

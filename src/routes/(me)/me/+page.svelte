@@ -105,7 +105,7 @@
 		<Empty says="Your coach has not put a session on this day yet. Look again later." />
 	{:else}
 		{#if checkedIn}
-			<div class="panel flex items-center justify-between gap-3 p-4" role="status">
+			<div class="panel flex flex-wrap items-center justify-between gap-3 p-4" role="status">
 				<p>
 					<b>Checked in</b>, {doneWords(checkedIn)}.
 					{#if data.nextOpens}<br /><span class="quiet text-[15px]"
@@ -132,7 +132,7 @@
 		/>
 		{#if !checkedIn}
 			<div class="bg-base-200 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
-				<div class="mx-auto flex max-w-xl gap-2">
+				<div class="mx-auto flex max-w-xl flex-wrap gap-2">
 					<a class="btn btn-primary min-h-14 flex-1 text-xl" href="/me/day/{day.day}/run">Start</a>
 					<a class="btn btn-outline min-h-14 px-4 text-lg" href="/me/day/{day.day}/check-in"
 						>Check in for day {day.day}</a

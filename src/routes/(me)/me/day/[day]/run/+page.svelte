@@ -243,11 +243,11 @@
 		</RunOver>
 	</main>
 	<div class="bg-base-200 border-base-300 fixed inset-x-0 bottom-0 border-t p-3">
-		<div class="mx-auto flex max-w-xl gap-2">
+		<div class="mx-auto flex max-w-xl flex-wrap gap-2">
 			<button class="btn btn-ghost min-h-16" onclick={() => runner?.do({ do: 'back' })}>Not yet</button>
 			<button class="btn btn-ghost min-h-16" onclick={discard}>Discard</button>
 			<a
-				class="btn btn-primary min-h-16 flex-1 text-2xl"
+				class="btn btn-primary min-h-16 flex-1 basis-40 text-2xl"
 				href="/me/day/{data.day}/check-in?run={again ? 'again' : 'yes'}">Check in</a
 			>
 		</div>

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino';
 import { accountNoticeJob, resetJob } from './auth/letters';
+import { lostLinkJob } from './people/lost-link';
 import { TryLimit } from './auth/limits';
 import { backUp, type Backup } from './backup/backup';
 import { Control } from './platform/control';
@@ -96,6 +97,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 	};
 	await jobs.register(resetJob(app, mail));
 	await jobs.register(accountNoticeJob(app, mail));
+	await jobs.register(lostLinkJob(app, mail));
 	// The embedded database has one process at a time: what another had in hand it does not come back for.
 	if (!config.databaseUrl) await letGo(whole);
 	await jobs.register(lettersJob(app, mail));

@@ -76,6 +76,7 @@
 			<a class="link-quiet text-sm" href="/sign-in/forgot">Forgot your password?</a>
 			<p class="quiet text-sm">
 				Taking part in a challenge? Open the personal link that your coach sent you.
+				<a class="link-quiet" href="/link">I lost my link</a>
 			</p>
 		</form>
 	{/if}

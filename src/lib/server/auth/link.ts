@@ -43,6 +43,12 @@ export function newSecret(ids: Ids): { secret: string; hash: string } {
 	return { secret, hash: hashToken(secret) };
 }
 
+/** Signs out the devices of an enrolment; ways back that were mailed end as well. */
+export async function endDevices(tx: Queries, enrolmentId: EnrolmentId): Promise<void> {
+	await tx.query('delete from participant_login where enrolment_id = $1', [enrolmentId]);
+	await tx.query('delete from way_back where enrolment_id = $1', [enrolmentId]);
+}
+
 /**
  * Makes a link secret for an enrolment; earlier links, the devices that used them and the calendar link end: whoever had
  * the one may have had the others. Only its hash is kept.
@@ -58,20 +64,21 @@ export async function makeLink(
 		hash,
 		instant(clock.now())
 	]);
-	await tx.query('delete from participant_login where enrolment_id = $1', [enrolmentId]);
+	await endDevices(tx, enrolmentId);
 	return secret;
 }
 
-/** Whose link a secret is, and of what; null when it is not good (any more). */
+/** Whose link a secret is, and of what; null when it is not good (any more). One that was mailed as a way back is good as well. */
 export async function linkOf(
-	{ db }: Pick<Context, 'db'>,
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
 	secret: string
 ): Promise<{ enrolmentId: EnrolmentId; name: string; challenge: string } | null> {
 	const [found] = await db.query<{ enrolmentId: EnrolmentId; name: string; challenge: string }>(
 		`select e.id as "enrolmentId", p.name, c.name as challenge
 		 from enrolment e join participant p on p.id = e.participant_id join challenge c on c.id = e.challenge_id
-		 where e.link_hash = $1`,
-		[hashToken(secret)]
+		 where e.link_hash = $1 or (e.left_at is null and e.id = (
+			select w.enrolment_id from way_back w where w.token_hash = $1 and w.expires_at > $2))`,
+		[hashToken(secret), instant(clock.now())]
 	);
 	return found ?? null;
 }
@@ -93,6 +100,11 @@ export async function openLink(
 	await db.transaction(async (tx) => {
 		if (before !== null)
 			await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
+		// A way back is good once.
+		await tx.query('delete from way_back where token_hash = $1 or expires_at <= $2', [
+			hashToken(secret),
+			instant(now)
+		]);
 		await tx.query(
 			'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
 			[hashToken(token), found.enrolmentId, instant(now), instant(now + LOGIN_LASTS)]

@@ -1,4 +1,4 @@
-import { makeLink } from '../auth/link';
+import { endDevices, makeLink } from '../auth/link';
 import type { Context } from '../platform/context';
 import type { OwnPerson } from './enrolments';
 
@@ -13,6 +13,6 @@ export function revokeLink({ db }: Context, person: OwnPerson): Promise<void> {
 			'update enrolment set link_hash = null, link_made_at = null, feed_hash = null where id = $1',
 			[person.id]
 		);
-		await tx.query('delete from participant_login where enrolment_id = $1', [person.id]);
+		await endDevices(tx, person.id);
 	});
 }

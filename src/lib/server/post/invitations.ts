@@ -4,7 +4,7 @@ import { calledBy } from '$core/people';
 import { afterQuiet } from '$core/post';
 import { makeLink } from '../auth/link';
 import type { OwnedChallenge } from '../challenge/challenge';
-import type { Queries } from '../db/database';
+import { only, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
 import type { ChallengeId, CoachId, EnrolmentId } from '../platform/ids';
@@ -122,6 +122,35 @@ const bodyOf = (
 	]
 		.filter(Boolean)
 		.join('\n\n');
+
+/** Mails a person who joined by themselves the link that they have, so that they find it again. @param base as for invitations */
+export async function mailOwnLink(
+	{ db, clock, ids }: Context,
+	{ enrolmentId, secret, base }: { enrolmentId: EnrolmentId; secret: string; base: string }
+): Promise<void> {
+	const { name, challenge, coachId } = only(
+		await db.query<{ name: string; challenge: string; coachId: CoachId }>(
+			`select p.name, ch.name as challenge, ch.coach_id as "coachId" from enrolment e
+			 join participant p on p.id = e.participant_id join challenge ch on ch.id = e.challenge_id where e.id = $1`,
+			[enrolmentId]
+		)
+	);
+	const now = clock.now();
+	const id = ids.uuid();
+	await db.transaction(async (tx) => {
+		const letter = {
+			id,
+			enrolmentId,
+			subject: `Your link for ${challenge}`.slice(0, 120),
+			body: `Hello ${calledBy(name)},\n\nyou have joined “${challenge}”. This is your own link. It opens your days on your phone or computer; please don’t pass it on.\n${LINK}`,
+			dueAt: now,
+			// They are awake: they have just joined.
+			nextAt: now
+		};
+		await queueLetters(tx, [letter], { state: 'waiting', coachId, postId: null });
+		await tx.query('update letter set invite_base = $2, secret = $3 where id = $1', [id, base, secret]);
+	});
+}
 
 /** The letter with a link of its own, which is made now unless it was before. */
 export async function withLink(

@@ -8,7 +8,10 @@ import type { Actions, PageServerLoad, RequestEvent } from './$types';
 /** Answers a link that is not good. Only these are counted: many people may open theirs from one address. */
 async function refuse(event: RequestEvent): Promise<never> {
 	await orError(event.locals.app.limits.link.take(networkIn(event)), event.locals);
-	error(404, 'This link is not good any more. Ask your coach for a new one.');
+	error(
+		404,
+		'This link is not good any more. Use “I lost my link” on the sign-in page, or ask your coach for a new one.'
+	);
 }
 
 /** Says whose link it is; opening it is left to them, so that whoever only looks at an address changes nothing. */

@@ -5,18 +5,10 @@ import { sendReset } from '$lib/server/auth/letters';
 import { hashToken } from '$lib/server/platform/ids';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
+import { originFor } from '$lib/server/web/origin';
 import { networkIn, noteEvent } from '$lib/server/web/security';
 import { validate } from '$lib/server/web/validate';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
-
-const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]']);
-
-/**
- * The address that a letter may name: what the operator has set, or this machine’s own. Any other would be whatever the
- * request says, and so whatever a stranger likes.
- */
-const originFor = ({ locals, url }: Pick<RequestEvent, 'locals' | 'url'>): string | null =>
-	locals.app.config.origin ?? (LOCAL.has(url.hostname) ? url.origin : null);
 
 export const load: PageServerLoad = (event) => ({ possible: originFor(event) !== null });
 

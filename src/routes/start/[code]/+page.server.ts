@@ -1,8 +1,10 @@
-import { redirect } from '@sveltejs/kit';
-import { openLink } from '$lib/server/auth/link';
+import { linkOf, openLink } from '$lib/server/auth/link';
 import { join, joinPage } from '$lib/server/people/join';
 import { keepToken, tokenIn } from '$lib/server/web/cookies';
 import { orError, orFail } from '$lib/server/web/http';
+import { originFor } from '$lib/server/web/origin';
+import { carryOn } from '$lib/server/post/letters';
+import { mailOwnLink } from '$lib/server/post/invitations';
 import { networkIn, noteEvent } from '$lib/server/web/security';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -29,10 +31,17 @@ export const actions: Actions = {
 		const done = await orFail(work, { typed }, locals);
 		if ('failed' in done) return done.failed;
 		if (done.ok === null) return { waiting: true };
-		const token = await openLink(locals.app, done.ok, tokenIn(cookies, url, 'person') ?? null);
-		if (!token) return { waiting: true };
+		const secret = done.ok;
+		const link = await linkOf(locals.app, secret);
+		const token = await openLink(locals.app, secret, tokenIn(cookies, url, 'person') ?? null);
+		if (!link || !token) return { waiting: true };
 		await noteEvent(event, 'link-opened');
 		keepToken(cookies, url, 'person', token);
-		redirect(303, '/me/intake');
+		const origin = originFor(event);
+		if (origin) {
+			await mailOwnLink(locals.app, { enrolmentId: link.enrolmentId, secret, base: `${origin}/join/` });
+			await carryOn(locals.app);
+		}
+		return { joined: `${url.origin}/join/${secret}`, mailed: origin !== null };
 	}
 };

@@ -2,6 +2,7 @@
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { addDays, isZone } from '$core/calendar';
+	import CopyText from '$lib/ui/CopyText.svelte';
 	import WhoFields from '$lib/features/people/WhoFields.svelte';
 	import { counted, longDayText, WEEKDAYS } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -46,7 +47,18 @@
 		{#if page.places !== null}<dt class="quiet">Places</dt>
 			<dd>{full ? 'none left; you can wait for one' : `${page.places} left`}</dd>{/if}
 	</dl>
-	{#if form && 'waiting' in form}
+	{#if form && 'joined' in form && form.joined}
+		<section class="remark flex flex-col gap-3" role="status">
+			<h2 class="text-2xl">You’re in</h2>
+			<p>
+				This is your personal link. It gets you back in on any phone or computer, so keep it to yourself{form.mailed
+					? '. We’ve emailed it to you, too'
+					: ' and save it somewhere'}.
+			</p>
+			<CopyText text={form.joined} label="Copy the link" />
+			<a class="btn btn-primary min-h-14 text-lg" href="/me/intake">Go on to the questions</a>
+		</section>
+	{:else if form && 'waiting' in form}
 		<div class="remark" role="status">
 			<p class="text-xl font-semibold">You’re on the list</p>
 			<p>{page.coach} has your name and sends you your own link as soon as there is a place.</p>

@@ -16,3 +16,11 @@ create index push_subscription_enrolment on push_subscription (enrolment_id);
 
 -- The last day of a person of which a device was told.
 alter table enrolment add pushed_day int;
+
+-- Links that were mailed to a person who had lost theirs: each opens one device, for a day, and ends nothing else.
+create table way_back (
+	token_hash text primary key,
+	enrolment_id uuid not null references enrolment (id) on delete cascade,
+	expires_at timestamptz not null
+);
+create index way_back_enrolment on way_back (enrolment_id);

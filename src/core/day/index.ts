@@ -20,3 +20,4 @@ export { fitGroups, type Attention, type Difference } from './fit-groups';
 export { fitRow, plannedParts, type FitRow, type PlannedPart } from './fit-row';
 export { checkinTimes, entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';
+export { partlyDone } from './partly-done';

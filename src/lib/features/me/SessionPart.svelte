@@ -11,7 +11,9 @@
 
 <li class="border-base-300 border-b last:border-b-0">
 	<details class="group" bind:open>
-		<summary class="opens grid cursor-pointer grid-cols-[72px_minmax(0,1fr)_minmax(0,auto)_16px] items-center gap-x-3 py-2">
+		<summary
+			class="opens grid cursor-pointer grid-cols-[72px_minmax(0,1fr)_minmax(0,auto)_16px] items-center gap-x-3 py-2"
+		>
 			<span class="relative flex h-16 items-end justify-center">
 				<span class="quiet clock absolute top-0 left-0 text-[13px]">{part.mark}</span>
 				{#if figure}<Figure {figure} class="h-14 w-full" />{/if}

@@ -38,7 +38,12 @@
 	<div class="grid grid-cols-2 gap-2">
 		{#each SIDES as side (side)}
 			<figure class="bg-base-200 rounded pt-2">
-				<svg viewBox="8 0 84 200" class="mx-auto max-h-[384px] max-w-full min-w-0" role="group" aria-label="Body, {side}">
+				<svg
+					viewBox="8 0 84 200"
+					class="mx-auto max-h-[384px] max-w-full min-w-0"
+					role="group"
+					aria-label="Body, {side}"
+				>
 					<path class="fill-base-300/50 stroke-base-content/40" stroke-width="0.9" d={BODY_OUTLINE} />
 					{#each seenFrom(side) as { area, path } (area)}
 						<g

@@ -4,7 +4,7 @@
 
 	/** Days between which somebody does not take part. */
 	interface Props {
-		pauses: readonly { id: string; fromDay: number; toDay: number | null; reason: string }[];
+		pauses: readonly { id: string; fromDay: number; toDay: number | null; reason: string; own: boolean }[];
 		today: number;
 		days: number;
 	}
@@ -17,7 +17,9 @@
 		{#each pauses as one (one.id)}
 			<li class="flex items-baseline justify-between gap-2 py-0.5">
 				<span
-					><b>{one.toDay === null ? `From day ${one.fromDay} on` : `Days ${one.fromDay} to ${one.toDay}`}</b>: {one.reason}</span
+					><b>{one.toDay === null ? `From day ${one.fromDay} on` : `Days ${one.fromDay} to ${one.toDay}`}</b>: {one.reason}{one.own
+						? ', as they said themselves'
+						: ''}</span
 				>
 				<form method="post" action="?/endPause" use:enhance>
 					<input type="hidden" name="pause" value={one.id} /><button class="link-quiet">Remove</button>

@@ -3,6 +3,7 @@
 	import type { Adherence } from '$core/attendance';
 	import type { DayResult } from '$core/day';
 	import { calledBy, type Role } from '$core/people';
+	import RecordForm from '$lib/features/people/RecordForm.svelte';
 	import ExcuseForm from '$lib/features/people/ExcuseForm.svelte';
 	import { counted, dayAndTimeIn, percent, placeOf } from '$lib/format';
 	import { markText } from '$lib/ui/marks';
@@ -29,9 +30,25 @@
 		message: string | null;
 		/** The form for an excuse is open. */
 		excusing: boolean;
+		/** The form for a result is open; what was wrong with it; days that were recorded just now. */
+		recording: boolean;
+		recordMessage: string | null;
+		recorded: number[] | null;
 		onclose: () => void;
 	}
-	let { person, challenge, asOf, day, rail, message, excusing = $bindable(), onclose }: Props = $props();
+	let {
+		person,
+		challenge,
+		asOf,
+		day,
+		rail,
+		message,
+		excusing = $bindable(),
+		recording = $bindable(),
+		recordMessage,
+		recorded,
+		onclose
+	}: Props = $props();
 	const today = $derived(day === null ? null : person.days[day - 1]);
 </script>
 
@@ -82,6 +99,15 @@
 		<a class="link-quiet text-sm" href="/c/{challenge.id}/people/{person.id}"
 			>All of {calledBy(person.name)}’s days and notes</a
 		>
+		<RecordForm
+			person={person.id}
+			page="/c/{challenge.id}/people/{person.id}"
+			{day}
+			rail={rail.filter((one) => one.day >= person.fromDay && one.day <= (day ?? rail.length))}
+			message={recordMessage}
+			{recorded}
+			bind:open={recording}
+		/>
 		<ExcuseForm person={person.id} {day} {rail} {message} bind:open={excusing} />
 	{/if}
 </aside>

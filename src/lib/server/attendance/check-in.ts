@@ -26,7 +26,7 @@ import { instant, type Queries } from '../db/database';
 import { withTransaction } from '../platform/context';
 import { notFound, Refusal } from '../platform/errors';
 import { pastDaysOf } from '../progress/done-days';
-import type { EnrolmentId, VersionId } from '../platform/ids';
+import type { CoachId, EnrolmentId, VersionId } from '../platform/ids';
 import { validate } from '../web/validate';
 import { SETS_OF_CHECKIN } from './facts';
 import { notePain } from '../health/pain';
@@ -195,6 +195,8 @@ interface Made {
 	offered: boolean;
 	/** What it brought as a test. */
 	best: BestResult | null;
+	/** The coach who recorded it as she was told; null: they sent it themselves. */
+	enteredBy: CoachId | null;
 	/** What stands for the day and goes on doing so, until the coach takes this in its place; null: this one stands. */
 	besides: Known | null;
 }
@@ -204,15 +206,16 @@ async function write(
 	person: Person,
 	row: DayRow,
 	input: CheckinInput,
-	{ receipt, log, asked, prescribed, startedAt, arrival, offered, best, besides }: Made
+	{ receipt, log, asked, prescribed, startedAt, arrival, offered, best, besides, enteredBy }: Made
 ): Promise<void> {
 	const done = receipt.credit >= 1 ? 'all' : receipt.credit > 0 ? 'part' : 'none';
 	// In one statement: each costs the embedded database about a millisecond.
 	await tx.query(
 		`with made as (
 			insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
-				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at, well, sides, best)
-			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25) returning id)
+				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at, well, sides, best,
+				entered_by)
+			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26) returning id)
 		 insert into set_log (checkin_id, block, part, set, amount, kg, left_side, right_side, effort, used)
 		 select made.id, s.block, s.part, s.set, s.amount, s.kg, s."left", s."right", s.effort, s.used
 		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8,
@@ -242,7 +245,8 @@ async function write(
 			besides && instant(arrival.receivedAt),
 			JSON.stringify(input.well),
 			JSON.stringify(sidesOf({ asked, sets: log })),
-			best && JSON.stringify(best)
+			best && JSON.stringify(best),
+			enteredBy
 		]
 	);
 	await projectOne(tx, person.enrolmentId);
@@ -266,7 +270,8 @@ async function take(
 	group: Group,
 	person: Person,
 	input: CheckinInput,
-	now: number
+	now: number,
+	by: CoachId | null
 ): Promise<Receipt | null> {
 	const row = await dayRow(tx, person, input);
 	const { again, current } = await knownOf(tx, person, input);
@@ -280,13 +285,19 @@ async function take(
 	})[input.day - 1];
 	if (!window) throw notFound('day');
 	const byOurs = (told: number | null) => (told === null ? null : instantOfDevice(told, input.sentAt, now));
-	const arrival = arrivalIn(window, byOurs(input.doneAt), now);
+	// What a coach records was done on its day, whenever she was told.
+	const arrival: Arrival = by
+		? { receivedAt: now, doneAt: Math.min(now, window.due - 1) }
+		: arrivalIn(window, byOurs(input.doneAt), now);
 	const startedAt = arrivalIn(window, byOurs(input.startedAt), now).doneAt;
 	const at = arrival.doneAt ?? now;
 	const day = personDay({ ...row, day: input.day }, window, row, creditPolicyOf(challenge), at);
 	if (day.state === 'held')
 		throw new Refusal(409, 'Nothing is released to you at the moment, so there is nothing to check in.');
-	const { standing, offered } = standingOf(challenge, day, arrival);
+	if (by && !day.open) throw notFound('day');
+	const { standing, offered } = by
+		? { standing: 'on time' as const, offered: false }
+		: standingOf(challenge, day, arrival);
 	if (row.kind === 'rest') throw new Refusal(409, 'This is a rest day: there is nothing to check in.');
 	if (!row.body)
 		throw new Refusal(409, 'There is no session on this day yet, so there is nothing to check in.');
@@ -305,7 +316,18 @@ async function take(
 	const done = { day: input.day, at, test: row.kind === 'test', asked: own.asked, sets: log };
 	const best = done.test ? await bestIn(withTransaction(context, tx), person, done) : null;
 	await write(tx, person, row, told, {
-		...{ receipt, log, asked: own.asked, prescribed, startedAt, arrival, offered, best, besides }
+		...{
+			receipt,
+			log,
+			asked: own.asked,
+			prescribed,
+			startedAt,
+			arrival,
+			offered,
+			best,
+			besides,
+			enteredBy: by
+		}
 	});
 	const { day: on, hurts, run, well } = input;
 	await notePain(tx, context, person, {
@@ -324,10 +346,16 @@ const TRIES = 5;
 /**
  * Takes a check-in. Sending the same one again changes nothing and is answered as the first time.
  *
- * @throws Refusal 400 with faults; 401 for a result of somebody else; 404 for a day that is not open; 409 when the day is closed or another
+ * @param by the coach who records it as she was told: it counts as done on its day, also when that has closed
+ * @throws Refusal 400 with faults; 403 for a result of another person; 404 for a day that is not open; 409 when the day is closed or another
  *   check-in stands for it
  */
-export async function checkIn(context: Context, person: Person, raw: unknown): Promise<Receipt> {
+export async function checkIn(
+	context: Context,
+	person: Person,
+	raw: unknown,
+	by: CoachId | null = null
+): Promise<Receipt> {
 	const { db, clock } = context;
 	const input = validate(checkinSchema, raw);
 	if (input.enrolment !== null && input.enrolment !== person.enrolmentId)
@@ -338,7 +366,7 @@ export async function checkIn(context: Context, person: Person, raw: unknown): P
 	if (input.again) return { id: input.id, standing: 'on time', ...(await takeAgain(context, person, input)) };
 	for (let tries = 0; tries < TRIES; tries++) {
 		const group = await groupNow(context, person.challengeId);
-		const receipt = await db.transaction((tx) => take(context, tx, group, person, input, clock.now()));
+		const receipt = await db.transaction((tx) => take(context, tx, group, person, input, clock.now(), by));
 		if (receipt) return receipt;
 	}
 	throw new Refusal(503, 'Your coach is changing the plan right now. Send this again in a moment.');

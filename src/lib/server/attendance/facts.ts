@@ -21,11 +21,14 @@ export interface CheckinFacts {
 	beyond: CheckinInput['beyond'];
 	/** Epoch milliseconds. */
 	receivedAt: number;
+	/** The coach who recorded it as she was told; null: they sent it themselves. */
+	enteredBy: string | null;
 }
 
 /** The columns of those, of a table `checkin c`. */
 export const CHECKIN_FACTS = `c.id, c.done, c.credit, c.standing, c.effort, c.energy, c.sleep_hours as "sleepHours", c.well,
-	c.hurts, c.note, c.beyond, c.received_at as "receivedAt"`;
+	c.hurts, c.note, c.beyond, c.received_at as "receivedAt",
+	(select entered.name from coach entered where entered.id = c.entered_by) as "enteredBy"`;
 
 /** The sets of a table `checkin c`, as one column. */
 export const SETS_OF_CHECKIN = `coalesce((select jsonb_agg(jsonb_build_object('block', s.block, 'part', s.part, 'set', s.set,

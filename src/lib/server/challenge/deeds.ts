@@ -95,6 +95,11 @@ export const DEEDS: Readonly<Record<string, string | null>> = {
 	'/plan?testSession': 'Built a session of the tests',
 	'/plan?unexcuse': 'Took back an excuse for everybody',
 	'/roll?excuse': 'Excused days',
+	'/roll?record': 'Recorded a result',
+	'/roll?takeBackRecorded': 'Took back a recorded result',
+	'/people/[person]?record': 'Recorded a result',
+	'/people/[person]?takeBackRecorded': 'Took back a recorded result',
+	'POST /people/[person]/record/[day]': 'Recorded a result',
 	'/settings?challenge': 'Changed the settings',
 	'/settings?health': 'Set when health answers go',
 	'/settings?house': 'Changed the house rules'

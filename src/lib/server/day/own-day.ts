@@ -226,6 +226,7 @@ export function forReading({ session, checkin, ...day }: OwnDay, { units }: Pick
 			done: checkin.done,
 			credit: checkin.credit,
 			standing: checkin.standing,
+			enteredBy: checkin.enteredBy,
 			/** Whether they said how it went. */
 			told: checkin.effort !== null
 		},

@@ -6,7 +6,7 @@ import { orError } from './http';
 import { once } from './once';
 import { coachIn } from './viewer';
 
-interface ChallengeEvent {
+export interface ChallengeEvent {
 	locals: App.Locals;
 	params: { challenge: string };
 }

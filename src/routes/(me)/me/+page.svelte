@@ -107,7 +107,9 @@
 		{#if checkedIn}
 			<div class="panel flex flex-wrap items-center justify-between gap-3 p-4" role="status">
 				<p>
-					<b>Checked in</b>, {doneWords(checkedIn)}.
+					<b>Checked in</b>, {doneWords(checkedIn)}{checkedIn.enteredBy
+						? `, as you told ${checkedIn.enteredBy}`
+						: ''}.
 					{#if data.nextOpens}<br /><span class="quiet text-[15px]"
 							>The next day opens {dayAndTimeIn(data.zone, data.nextOpens)}.</span
 						>{/if}

@@ -6,6 +6,7 @@ import { rollIn } from '$lib/server/attendance/of-request';
 import { houseOf } from '$lib/server/practice/practice';
 import { teamsIn } from '$lib/server/people/teams';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import { recordIn, takeBackIn } from '$lib/server/attendance/record-form';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
@@ -43,5 +44,7 @@ export const actions: Actions = {
 		const person = await ownPerson(event, formText(form, 'person'));
 		const done = await orFail(excuseSpan(event.locals.app, challenge, person, spanIn(form)));
 		return 'failed' in done ? done.failed : { excused: true };
-	}
+	},
+	record: (event) => recordIn(event),
+	takeBackRecorded: (event) => takeBackIn(event)
 };

@@ -20,6 +20,7 @@
 	let team = $state('');
 	let chosen = $state<string | null>(null);
 	let excusing = $state(false);
+	let recording = $state(false);
 
 	const wanted = $derived(find.trim().toLowerCase());
 	const rows = $derived(
@@ -224,7 +225,10 @@
 				asOf={data.asOf}
 				day={data.day}
 				rail={data.rail}
-				message={form?.message ?? null}
+				message={form && 'message' in form && !('recording' in form) ? (form.message ?? null) : null}
+				recordMessage={form && 'recording' in form ? (form.message ?? null) : null}
+				recorded={form && 'recorded' in form && form.about === person.id ? (form.recorded ?? null) : null}
+				bind:recording
 				bind:excusing
 				onclose={() => (chosen = null)}
 			/>

@@ -5,6 +5,7 @@ import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/a
 import { againOf } from '$lib/server/attendance/again';
 import { checkinsOf } from '$lib/server/attendance/history';
 import { planIn } from '$lib/server/attendance/of-request';
+import { recordIn, takeBackIn } from '$lib/server/attendance/record-form';
 import { rollRow } from '$lib/server/attendance/roll';
 import { renewLink, revokeLink } from '$lib/server/people/links';
 import { addOverride, overridesOf, removeOverride } from '$lib/server/day/overrides';
@@ -93,6 +94,8 @@ async function elsewhereOf({ locals }: Pick<RequestEvent, 'locals'>, { participa
 const person = (event: RequestEvent) => ownPerson(event, event.params.person);
 
 export const actions: Actions = {
+	record: (event) => recordIn(event),
+	takeBackRecorded: (event) => takeBackIn(event),
 	link: async (event) => {
 		const own = await person(event);
 		const secret = await renewLink(event.locals.app, own);

@@ -12,6 +12,7 @@
 	import InChallenges from '$lib/features/people/InChallenges.svelte';
 	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
+	import RecordForm from '$lib/features/people/RecordForm.svelte';
 	import Pauses from '$lib/features/people/Pauses.svelte';
 	import { beyondWords } from '$core/progress';
 	import CopyText from '$lib/ui/CopyText.svelte';
@@ -137,7 +138,9 @@
 								>{doneText[row.done]}{row.done === 'part' ? `, ${percent(row.credit)}` : ''}{row.standing ===
 								'on time'
 									? ''
-									: `, ${row.standing}`}</td
+									: `, ${row.standing}`}{#if row.enteredBy}<span class="quiet block"
+										>recorded by {row.enteredBy}</span
+									>{/if}</td
 							>
 							<td>{row.effort === null ? '–' : `${row.effort} of 10`}</td>
 							<td>{row.energy === null ? '–' : `${row.energy} of 5`}</td>
@@ -167,6 +170,18 @@
 					{/each}
 				</tbody>
 			</table>
+		{/if}
+		{#if data.challenge.role !== 'viewer'}
+			<div class="mt-2 max-w-80">
+				<RecordForm
+					person={person.id}
+					page="/c/{data.challenge.id}/people/{person.id}"
+					day={null}
+					rail={data.rail.filter((one) => one.day >= person.fromDay && one.day <= (data.day ?? 0))}
+					message={form && 'recording' in form && 'message' in form ? String(form.message) : null}
+					recorded={form && 'recorded' in form ? (form.recorded ?? null) : null}
+				/>
+			</div>
 		{/if}
 		<h2 class="mt-4 mb-1">Messages</h2>
 		{#if data.thread.length === 0}<p class="quiet text-sm">Nothing has been written yet.</p>{:else}

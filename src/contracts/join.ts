@@ -1,6 +1,6 @@
 import { mixed, number, object, string } from 'yup';
 import { LEVELS, type Level } from '$core/people';
-import { email, name, zone } from './values';
+import { email, emailOrNone, name, zone } from './values';
 
 /** What somebody gives who joins by themselves. */
 export const joinSchema = object({
@@ -23,6 +23,7 @@ export const capacitySchema = object({
 
 /** One person put in by hand; what they own as they say it. */
 export const addPersonSchema = joinSchema.shape({
+	email: emailOrNone(),
 	level: mixed<Level>()
 		.oneOf([...LEVELS], 'choose a level')
 		.required('choose a level'),

@@ -66,6 +66,10 @@ export const minutesOfDay = (time: string): number =>
 export const email = (missing: string) =>
 	string().trim().lowercase().email('${value} is not an email address').max(254).required(missing);
 
+/** An email address, or nothing: such a person is given their link by hand. */
+export const emailOrNone = () =>
+	string().trim().lowercase().email('${value} is not an email address').max(254).default('');
+
 const nullables = new WeakMap<object, Schema>();
 /** The schema of a value that may be null; undefined for any other. For the published JSON Schema. */
 export const innerOf = (schema: object): Schema | undefined => nullables.get(schema);

@@ -4,6 +4,8 @@ import { changePerson } from '$lib/server/people/change';
 import { enrolmentOf, enrolmentsOf, unenrol } from '$lib/server/people/enrolments';
 import { excuse, excusesOf, unexcuse } from '$lib/server/attendance/excuses';
 import { importRoster, previewRoster } from '$lib/server/people/import';
+import { notesOf } from '$lib/server/people/notes';
+import { inNeed } from '$lib/server/reach/triage';
 import { standingOf } from '$lib/server/day/own-day';
 import { kitText } from '$core/kit';
 import { rollRow } from '$lib/server/attendance/roll';
@@ -83,9 +85,33 @@ describe('enrolling from a list', () => {
 			email: 2,
 			zone: 0,
 			level: null,
-			equipment: null
+			equipment: null,
+			country: null
 		});
-		expect(preview.lines[0]?.row).toMatchObject({ name: 'Sefa', zone: 'Europe/Oslo', level: 'beginner' });
+		// Headings that nobody knows may be a person: they are shown, and not left out without a word.
+		expect(preview.lines.map(({ row }) => row?.name)).toEqual([undefined, 'Sefa']);
+		expect(preview.lines[1]?.row).toMatchObject({ zone: 'Europe/Oslo', level: 'beginner' });
+	});
+
+	it('loses neither the first person of a list without headings nor what has no column, and takes people without an address', async () => {
+		const challenge = await makeChallenge(context, world.coach, { name: 'Bare' });
+		const text = '1. Ragna Vik;Oslo;breastfeeding\n2. Odd Lien;Oslo;plays the tuba';
+		const preview = await previewRoster(context, challenge, pasted(text), null);
+		expect(preview.notes).toContain('The first line is taken as a person: it has no headings.');
+		expect(preview.lines.map(({ row }) => [row?.name, row?.email, row?.isHealth])).toEqual([
+			['Ragna Vik', '', true],
+			['Odd Lien', '', false]
+		]);
+		const links = await importRoster(context, challenge, pasted(text), null, AS_IT_IS);
+		expect(new Set(links.map(({ enrolmentId }) => enrolmentId)).size).toBe(2);
+		const people = await enrolmentsOf(context.db, challenge.id);
+		const notes = await Promise.all(people.map((one) => notesOf(context.db, one.participantId)));
+		expect(notes.map(([note]) => note?.body).sort()).toEqual(['breastfeeding', 'plays the tuba']);
+		const need = await inNeed({ app: context }, challenge, context.clock.now());
+		const ragna = need.find(({ person }) => person.name === 'Ragna Vik');
+		expect(ragna?.reasons.map(({ kind }) => kind)).toContain('review');
+		const odd = need.find(({ person }) => person.name === 'Odd Lien');
+		expect(odd?.reasons.map(({ kind }) => kind) ?? []).not.toContain('review');
 	});
 
 	it('keeps one record of somebody who comes back for another challenge', async () => {

@@ -54,6 +54,11 @@ describe('a result that a coach was told', () => {
 		expect(credit).toBeGreaterThanOrEqual(40);
 		expect(credit).toBeLessThanOrEqual(60);
 	});
+	it('leaves out days of rest, and is refused where nothing else is left', async () => {
+		await record([5, 6]);
+		expect((await all()).map(({ day }) => day)).toEqual([5]);
+		await expect(record([6])).rejects.toMatchObject({ status: 409 });
+	});
 	it('recorded twice is stored once', async () => {
 		const ids = [id()];
 		await record([1], { ids });
@@ -89,10 +94,11 @@ describe('a result that a coach was told', () => {
 		expect(await all()).toHaveLength(1);
 	});
 	it('can be corrected by the person', async () => {
-		await record([6]);
-		const { checkin } = await openDay(context, asPerson(await person()), 6);
+		context.at('2026-11-25T12:00:00Z');
+		await record([3]);
+		const { checkin } = await openDay(context, asPerson(await person()), 3);
 		await checkIn(context, asPerson(await person()), {
-			...{ id: id(), day: 6, versionId: null, replaces: checkin!.id, done: 'part' },
+			...{ id: id(), day: 3, versionId: null, replaces: checkin!.id, done: 'part' },
 			sets: [{ block: 0, part: 0, set: 1, amount: 1, kg: null }]
 		});
 		expect((await all()).map(({ enteredBy }) => enteredBy)).toEqual([null]);

@@ -1,3 +1,4 @@
+export { mentionsHealth } from './mentions-health';
 export {
 	AGE_BANDS,
 	areaText,

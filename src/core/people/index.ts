@@ -27,6 +27,8 @@ export { LEVELS, type Level } from './levels';
 export {
 	CELL_SHOWN,
 	checkRoster,
+	isHeadings,
+	matchByContent,
 	matchColumns,
 	ROSTER_FIELDS,
 	type ColumnMatch,

@@ -1,15 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { nearest } from '../text/nearest';
 import { levelNamed } from './levels';
-import { checkRoster, matchColumns } from './roster';
+import { checkRoster, isHeadings, matchByContent, matchColumns } from './roster';
 
 const ZONES = ['Europe/Oslo', 'Europe/Lisbon', 'Asia/Seoul', 'America/Bogota'];
 const about = {
+	headings: ['name', 'email', 'zone', 'level', 'equipment', 'country', 'note'],
 	zones: ZONES,
 	isZone: (zone: string) => ZONES.includes(zone),
 	enrolled: new Set(['maarit@example.org'])
 };
-const match = { name: 0, email: 1, zone: 2, level: 3, equipment: 4 };
+const match = { name: 0, email: 1, zone: 2, level: 3, equipment: 4, country: 5 };
 const check = (...rows: string[][]) =>
 	checkRoster(
 		rows.map((cells, i) => ({ line: i + 2, cells })),
@@ -28,7 +29,8 @@ describe('matchColumns', () => {
 			email: 1,
 			zone: 0,
 			level: 4,
-			equipment: 3
+			equipment: 3,
+			country: null
 		});
 	});
 
@@ -38,7 +40,8 @@ describe('matchColumns', () => {
 			email: 1,
 			zone: 2,
 			level: 4,
-			equipment: null
+			equipment: null,
+			country: null
 		});
 		// The first column may be the exact one, and what is taken is not taken again.
 		expect(matchColumns(['mail', 'email address', 'participant'])).toMatchObject({ email: 0, name: 2 });
@@ -52,7 +55,8 @@ describe('matchColumns', () => {
 			email: 0,
 			zone: null,
 			level: null,
-			equipment: null
+			equipment: null,
+			country: null
 		});
 	});
 });
@@ -84,9 +88,9 @@ describe('checkRoster', () => {
 		const [line] = check(['Bao', 'bao@example.org', 'Lisbon']);
 		expect(line).toMatchObject({
 			row: { zone: 'Europe/Lisbon' },
-			taken: ['“Lisbon” taken as Europe/Lisbon']
+			taken: ['“Lisbon” taken as Europe/Lisbon', 'no level given: beginner assumed']
 		});
-		expect(check(['Bao', 'bao@example.org', 'Europe/Lisbon'])[0]).not.toHaveProperty('taken');
+		expect(check(['Bao', 'bao@example.org', 'Europe/Lisbon', 'trained'])[0]).not.toHaveProperty('taken');
 	});
 
 	it('offers what would be right of a zone and of a level', () => {
@@ -102,7 +106,6 @@ describe('checkRoster', () => {
 	it.each([
 		[['', 'a@b.org', 'Asia/Seoul'], 'name is missing'],
 		[['Bao', 'bao at example', 'Asia/Seoul'], 'not an email address'],
-		[['Bao', '', 'Asia/Seoul'], 'email address is missing'],
 		[['Bao', 'maarit@example.org', 'Asia/Seoul'], 'enrolled already'],
 		[['Bao', 'b@c.org', 'Mars/Base'], '“Mars/Base” isn’t a time zone; one looks like Europe/Oslo'],
 		[['Bao', 'b@c.org', 'Europe/Olso'], 'did you mean Europe/Oslo?'],
@@ -142,10 +145,76 @@ describe('checkRoster', () => {
 		const line = (zone: string) =>
 			checkRoster(
 				[{ line: 2, cells: ['Bao', 'b@c.org', zone] }],
-				{ ...match, level: null, equipment: null },
+				{ ...match, level: null, equipment: null, country: null },
 				zones
 			)[0];
 		expect(line('America/New   York')?.row).toMatchObject({ zone: 'America/New_York', kit: [], unread: [] });
+	});
+
+	it.each([
+		['1. Oren', 'Oren'],
+		['12) Bao Trinh', 'Bao Trinh'],
+		['(3) Noor', 'Noor'],
+		['- Maarit', 'Maarit'],
+		['• Rui', 'Rui'],
+		['7 Jiho', 'Jiho'],
+		['Anne-Lise', 'Anne-Lise'],
+		['O’Neal', 'O’Neal']
+	])('takes the number or bullet off a name: %s', (cell, name) => {
+		expect(check([cell, '', 'Asia/Seoul'])[0]?.row?.name).toBe(name);
+	});
+
+	it.each(['CST', 'IST', 'est', 'BST', 'CEST', 'PST8PDT', 'MSK'])(
+		'never takes an abbreviation for a zone: %s',
+		(zone) => {
+			const all = { ...about, isZone: () => true };
+			const [line] = checkRoster([{ line: 2, cells: ['Bao', '', zone] }], match, all);
+			expect(line?.row).toBeNull();
+			expect(line?.faults[0]?.message).toContain('stands for several time zones');
+		}
+	);
+
+	it('asks about a place that there is more than once, and lets a country decide', () => {
+		const zones = [
+			...ZONES,
+			'Europe/Madrid',
+			'America/Argentina/Cordoba',
+			'Pacific/Auckland',
+			'Pacific/Chatham'
+		];
+		const of = (zone: string, country: string) =>
+			checkRoster([{ line: 2, cells: ['Bao', '', zone, 'trained', '', country] }], match, {
+				...about,
+				zones,
+				isZone: (one: string) => zones.includes(one)
+			})[0];
+		expect(of('Córdoba', '')?.faults[0]?.message).toMatch(/may be .*Cordoba.*Europe\/Madrid; which one\?/);
+		expect(of('Cordoba', 'Spain')?.row?.zone).toBe('Europe/Madrid');
+		expect(of('Cordoba', 'AR')?.row?.zone).toBe('America/Argentina/Cordoba');
+		// A country of one zone needs no town; one of several is asked about.
+		expect(of('', 'Norway')?.row?.zone).toBe('Europe/Oslo');
+		expect(of('Tromsø', 'norway')?.row?.zone).toBe('Europe/Oslo');
+		expect(of('', 'New Zealand')?.faults[0]?.message).toContain(
+			'Pacific/Auckland and Pacific/Chatham; which one?'
+		);
+	});
+
+	it('keeps what no field is taken from as a note, and marks what is about health', () => {
+		const of = (note: string) =>
+			checkRoster([{ line: 2, cells: ['Bao', '', 'Asia/Seoul', 'new', '', '', note] }], match, about)[0];
+		expect(of('breastfeeding')).toMatchObject({ row: { note: 'note: breastfeeding', isHealth: true } });
+		expect(of('high blood pressure')?.row?.isHealth).toBe(true);
+		expect(of('plays the cello')?.row).toMatchObject({ note: 'note: plays the cello', isHealth: false });
+		expect(of('')?.row).not.toHaveProperty('note');
+		const bare = checkRoster(
+			[{ line: 1, cells: ['Bao', '', 'Asia/Seoul', 'new', '', '', 'bad knee'] }],
+			match,
+			{
+				...about,
+				headings: []
+			}
+		)[0];
+		expect(bare?.row).toMatchObject({ note: 'bad knee', isHealth: true });
 	});
 
 	it('names the line on which an address stood first', () => {
@@ -158,6 +227,33 @@ describe('checkRoster', () => {
 
 	it('reports all faults of a line at once', () => {
 		expect(check(['', 'nope', 'Mars/Base', 'superb'])[0]?.faults).toHaveLength(4);
+	});
+});
+
+describe('a list without headings', () => {
+	it.each([
+		[['Name', 'Email', 'Time zone'], true],
+		[['Participant', 'City'], true],
+		[['Oren Falkestad', 'oren@example.org', 'Europe/Oslo'], false],
+		[['Oren Falkestad', 'Lisbon', 'trained'], false],
+		[['Oren Falkestad', 'knee'], false],
+		[['name', 'oren@example.org'], false]
+	])('%o is headings: %s', (cells, is) => {
+		expect(isHeadings(cells, about)).toBe(is);
+	});
+	it('finds its columns by what is in them', () => {
+		const rows = [
+			['1', 'Oren', 'Lisbon', 'trained', 'oren@example.org', 'mat'],
+			['2', 'Bao', 'Seoul', 'new', 'bao@example.org', 'pair of dumbbells 8 kg']
+		];
+		expect(matchByContent(rows, about)).toEqual({
+			name: 1,
+			email: 4,
+			zone: 2,
+			level: 3,
+			equipment: 5,
+			country: null
+		});
 	});
 });
 

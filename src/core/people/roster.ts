@@ -1,9 +1,12 @@
 import { nearest } from '../text/nearest';
 import { readKit, type Owned } from '../kit';
+import { countryNamed, zoneOfPlace } from './country-zones';
 import { LEVELS, levelNamed, type Level } from './levels';
-import { zoneNamed } from './zone-named';
+import { mentionsHealth } from '../health';
+import { listed } from '../text/words';
+import { zoneNamed, type ZoneNamed } from './zone-named';
 
-export const ROSTER_FIELDS = ['name', 'email', 'zone', 'level', 'equipment'] as const;
+export const ROSTER_FIELDS = ['name', 'email', 'zone', 'country', 'level', 'equipment'] as const;
 export type RosterField = (typeof ROSTER_FIELDS)[number];
 
 /** Which column of the file holds each field; null where none does. */
@@ -14,6 +17,7 @@ const HEADINGS: Record<RosterField, string[]> = {
 	name: ['name', 'full name', 'participant', 'first name'],
 	email: ['email', 'mail', 'e-mail', 'address', 'email address'],
 	zone: ['time zone', 'zone', 'timezone', 'tz'],
+	country: ['country', 'land', 'nation'],
 	level: ['level', 'experience'],
 	equipment: ['equipment', 'kit', 'owns', 'gear']
 };
@@ -26,6 +30,10 @@ export interface RosterRow {
 	/** What they own, as far as it was understood; the rest as it was written. */
 	kit: Owned[];
 	unread: string[];
+	/** What else the list says of them, for the coach's private notes. */
+	note?: string;
+	/** Whether that is about their health. */
+	isHealth?: boolean;
 }
 
 /** Something wrong in a cell, and what would be right where that can be told. */
@@ -78,10 +86,55 @@ export function matchColumns(headings: string[]): ColumnMatch {
 	const match = {
 		email: find('email'),
 		zone: find('zone'),
+		country: find('country'),
 		level: find('level'),
 		equipment: find('equipment')
 	};
 	return { name: find('name'), ...match };
+}
+
+/** Whether a first line holds headings: it has one that is known, and nothing that only a person has. */
+export function isHeadings(
+	cells: readonly string[],
+	about: Pick<RosterContext, 'zones' | 'isZone'>
+): boolean {
+	if (cells.some((cell) => isEmail(cell.trim().toLowerCase()))) return false;
+	const { name, email, zone, level, equipment, country } = matchColumns([...cells]);
+	if ([name, email, zone, level, equipment, country].every((column) => column === null)) return false;
+	return !cells.some((cell) => {
+		const text = cell.trim();
+		return (
+			text !== '' && (levelNamed(text) !== null || zoneNamed(text, about.zones, about.isZone).zone !== null)
+		);
+	});
+}
+
+/** Guesses the columns of a list without headings from what is in them; the first with words that is left is the name. */
+export function matchByContent(
+	rows: readonly (readonly string[])[],
+	about: Pick<RosterContext, 'zones' | 'isZone'>
+): ColumnMatch {
+	const width = Math.max(0, ...rows.map((cells) => cells.length));
+	const taken = new Set<number>();
+	/** The column in which most filled cells are of a kind, and at least half of them. */
+	const best = (is: (cell: string) => boolean): number | null => {
+		let found: { column: number; share: number } | null = null;
+		for (let column = 0; column < width; column++) {
+			if (taken.has(column)) continue;
+			const filled = rows.map((cells) => cells[column]?.trim() ?? '').filter(Boolean);
+			const share = filled.length === 0 ? 0 : filled.filter(is).length / filled.length;
+			if (share >= 0.5 && share > (found?.share ?? 0)) found = { column, share };
+		}
+		if (found) taken.add(found.column);
+		return found?.column ?? null;
+	};
+	const email = best((cell) => isEmail(cell.toLowerCase()));
+	const zone = best((cell) => zoneNamed(cell, about.zones, about.isZone).zone !== null);
+	const level = best((cell) => levelNamed(cell.slice(0, 60)) !== null);
+	const country = best((cell) => countryNamed(cell) !== null);
+	const equipment = best((cell) => readKit(cell.slice(0, MAX.letters)).kit.length > 0);
+	const name = best((cell) => /\p{L}/u.test(cell) && cell.length <= MAX.name);
+	return { name, email, zone, country, level, equipment };
 }
 
 const isEmail = (text: string): boolean =>
@@ -90,6 +143,8 @@ const isEmail = (text: string): boolean =>
 export interface RosterContext {
 	zones: readonly string[];
 	isZone: (zone: string) => boolean;
+	/** Of the columns; empty where there is none. */
+	headings: readonly string[];
 	/** Email addresses that are enrolled already, in lower case. */
 	enrolled: ReadonlySet<string>;
 }
@@ -109,26 +164,20 @@ function checkLine(
 	const say = (field: RosterField, message: string, suggestion: string | null = null) =>
 		faults.push({ field, value: cell(field).slice(0, CELL_SHOWN), message, suggestion });
 
-	if (!cell('name')) say('name', 'the name is missing');
-	else if (cell('name').length > MAX.name) say('name', `a name has at most ${MAX.name} letters`);
+	const named = tidyName(cell('name'));
+	if (!named) say('name', 'the name is missing');
+	else if (named.length > MAX.name) say('name', `a name has at most ${MAX.name} letters`);
 
 	const email = cell('email').toLowerCase();
-	if (!email) say('email', 'the email address is missing');
-	else if (!isEmail(email))
+	if (email && !isEmail(email))
 		say('email', `“${cell('email').slice(0, 60)}” is not an email address; one looks like oren@example.org`);
-	else if (about.enrolled.has(email)) say('email', 'this address is enrolled already');
-	else if (seen.has(email)) say('email', `the same address stands in line ${seen.get(email)}`);
-	else seen.set(email, line);
+	else if (email && about.enrolled.has(email)) say('email', 'this address is enrolled already');
+	else if (email && seen.has(email)) say('email', `the same address stands in line ${seen.get(email)}`);
+	else if (email) seen.set(email, line);
 
 	const wrote = cell('zone').slice(0, 60);
-	const named = zoneNamed(wrote, about.zones, about.isZone);
-	if (!wrote) say('zone', 'the time zone is missing; one looks like Europe/Oslo');
-	else if (named.zone === null)
-		say(
-			'zone',
-			`“${wrote}” isn’t a time zone; ${named.nearest ? `did you mean ${named.nearest}?` : 'one looks like Europe/Oslo'}`,
-			named.nearest
-		);
+	const place = zoneOfPlace(wrote, cell('country').slice(0, 60), about.zones, about.isZone);
+	if (place.zone === null) say('zone', zoneFault(wrote, place), place.nearest);
 
 	const level = cell('level') ? levelNamed(cell('level').slice(0, 60)) : 'beginner';
 	if (!level)
@@ -144,12 +193,49 @@ function checkLine(
 	const { kit, unread } = readKit(equipment.slice(0, MAX.letters));
 	if (kit.length + unread.length > MAX.equipment)
 		say('equipment', `${kit.length + unread.length} things; at most ${MAX.equipment} are kept`);
-	const { zone } = named;
+	const { zone } = place;
 	if (faults.length > 0 || !level || zone === null) return { line, row: null, faults };
-	const row = { name: cell('name'), email, zone, level, kit, unread };
-	return named.meant
-		? { line, row, faults: [], taken: [`“${wrote}” taken as ${zone}`] }
-		: { line, row, faults: [] };
+	const note = noteOf(cells, match, about.headings);
+	const row: RosterRow = {
+		...{ name: named, email, zone, level, kit, unread },
+		...(note && { note, isHealth: mentionsHealth(note) })
+	};
+	const taken = [
+		...(place.meant ? [`“${wrote || cell('country')}” taken as ${zone}`] : []),
+		...(cell('level') ? [] : ['no level given: beginner assumed']),
+		...(email ? [] : ['no email address: give them their link yourself']),
+		...(note ? [`kept as a private note: ${note}${row.isHealth ? ' (review before day one)' : ''}`] : [])
+	];
+	return { line, row, faults: [], ...(taken.length > 0 && { taken }) };
+}
+
+/** A name without the number or the bullet that a list puts before it: `1. Oren`, `- Oren`. */
+const tidyName = (cell: string): string =>
+	cell.replace(/^(?:\(?\d{1,4}\s*[.):\]-]\s*|[-–—*•·▪◦>]+\s+|\d{1,4}\s+(?=\p{L}))/u, '').trim();
+
+function zoneFault(wrote: string, place: Extract<ZoneNamed, { zone: null }>): string {
+	const { several, nearest: near } = place;
+	if (several?.length === 0)
+		return `“${wrote}” stands for several time zones; name the city, as in Europe/Oslo`;
+	if (several) return `${wrote ? `“${wrote}”` : 'this country'} may be ${listed(several)}; which one?`;
+	if (!wrote) return 'the time zone is missing; one looks like Europe/Oslo';
+	return `“${wrote}” isn’t a time zone; ${near ? `did you mean ${near}?` : 'one looks like Europe/Oslo'}`;
+}
+
+/** Letters of a note that is made of a list. */
+const MOST_NOTE = 2000;
+
+/** What a line says in columns that no field is taken from. */
+function noteOf(cells: readonly string[], match: ColumnMatch, headings: readonly string[]): string {
+	const used = new Set(Object.values(match));
+	return cells
+		.flatMap((cell, i) => {
+			const text = cell.trim();
+			const heading = headings[i]?.trim();
+			return used.has(i) || !text ? [] : [heading ? `${heading}: ${text}` : text];
+		})
+		.join('; ')
+		.slice(0, MOST_NOTE);
 }
 
 /**

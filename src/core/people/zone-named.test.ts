@@ -33,7 +33,8 @@ describe('zoneNamed', () => {
 		const two = ['Europe/Springfield', 'America/Springfield'];
 		expect(zoneNamed('Springfield', two, (zone) => two.includes(zone))).toEqual({
 			zone: null,
-			nearest: 'Europe/Springfield'
+			nearest: 'Europe/Springfield',
+			several: two
 		});
 	});
 

@@ -28,7 +28,7 @@
 		value={typed.name ?? ''}
 	/>
 </Field>
-<Field label="Email address" id="email" fault={faultOf('email')}>
+<Field label={own ? 'Email address' : 'Email address, if you have it'} id="email" fault={faultOf('email')}>
 	<input
 		id="email"
 		name="email"

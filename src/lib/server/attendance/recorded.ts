@@ -2,7 +2,7 @@
 import { recordedSchema } from '$contracts/recorded';
 import { partlyDone, type LoggedSet } from '$core/day';
 import { asPerson, type OwnPerson } from '../people/enrolments';
-import { openDay } from '../day/own-day';
+import { openDay, standingOf } from '../day/own-day';
 import { noteChange } from '../health/records';
 import { withTransaction, type Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
@@ -14,7 +14,7 @@ import { projectOne } from './projection';
 const textOf = (days: readonly number[]): string =>
 	`day${days.length === 1 ? '' : 's'} ${new Intl.ListFormat('en').format(days.map(String))}`;
 
-/** Records one or several days, all of them or none. @throws Refusal 400; 404 for a day that has not opened; 409 where the person has sent a result */
+/** Records one or several days, all of them or none; days of rest among them are left out. @throws Refusal 400; 404 for a day that has not opened; 409 where the person has sent a result */
 export async function recordDays(
 	context: Context,
 	person: OwnPerson,
@@ -23,9 +23,12 @@ export async function recordDays(
 ): Promise<void> {
 	const { days, ids, share, effort, note } = validate(recordedSchema, raw);
 	if (ids.length !== days.length) throw new Refusal(400, 'Each day carries an id of its own.');
+	const { plan } = await standingOf(context, asPerson(person));
+	const worked = days.filter((day) => plan[day - 1]?.kind !== 'rest');
+	if (worked.length === 0) throw new Refusal(409, 'These are days of rest: there is nothing to record.');
 	await context.db.transaction(async (tx) => {
 		const within = withTransaction(context, tx);
-		for (const [i, day] of days.entries()) {
+		for (const day of worked) {
 			const sets =
 				share === 'all'
 					? null
@@ -33,13 +36,13 @@ export async function recordDays(
 							(await openDay(within, asPerson(person), day)).session?.asked ?? [],
 							Number(share) / 100
 						);
-			await recordOne(within, person, coach, { id: ids[i] ?? '', day, sets, effort, note });
+			await recordOne(within, person, coach, { id: ids[days.indexOf(day)] ?? '', day, sets, effort, note });
 		}
 		await noteChange(
 			tx,
 			person.participantId,
 			'coach',
-			`A result of ${textOf(days)} was recorded`,
+			`A result of ${textOf(worked)} was recorded`,
 			context.clock.now()
 		);
 	});

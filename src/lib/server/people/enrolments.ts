@@ -220,6 +220,7 @@ export async function enrol(
 	await breath();
 	const enrolled = await enrolledMails(context.db, challenge.id);
 	for (const { name, email } of people) {
+		if (!email) continue;
 		if (enrolled.has(email)) throw enrolledAlready(name, email);
 		enrolled.add(email);
 	}
@@ -273,7 +274,7 @@ function enrolSome(
 			 select participant, $2, name, email, zone, level, kit, unread, $3
 			 from jsonb_to_recordset($1) as r(participant uuid, name text, email text, zone text, level text, kit jsonb,
 				unread text[])
-			 on conflict (coach_id, email) do update
+			 on conflict (coach_id, email) where email <> '' do update
 				set name = excluded.name, earlier_zones = ${zonesAfter('excluded.zone', '$3')}, zone = excluded.zone, level = excluded.level, kit = excluded.kit,
 					kit_unread = excluded.kit_unread`,
 			[list, challenge.coachId, instant(now)]
@@ -281,8 +282,8 @@ function enrolSome(
 		const made = await tx.query<{ id: string }>(
 			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, catch_up, created_at, link_hash, link_made_at)
 			 select r.id, $2, p.id, r."fromDay", r."shiftDays", r."catchUp", $4, r.hash, $4
-			 from jsonb_to_recordset($1) as r(id uuid, email text, "fromDay" int, "shiftDays" int, "catchUp" jsonb, hash text)
-			 join participant p on p.coach_id = $3 and p.email = r.email
+			 from jsonb_to_recordset($1) as r(id uuid, participant uuid, email text, "fromDay" int, "shiftDays" int, "catchUp" jsonb, hash text)
+			 join participant p on p.coach_id = $3 and case when r.email = '' then p.id = r.participant else p.email = r.email end
 			 on conflict (challenge_id, participant_id) do nothing returning id`,
 			[list, challenge.id, challenge.coachId, instant(now)]
 		);
@@ -295,6 +296,18 @@ function enrolSome(
 			[people.map(({ id }) => id)]
 		);
 		const participants = known.map(({ id }) => id);
+		await tx.query(
+			`insert into private_note (id, participant_id, body, at, health)
+			 select r.key, e.participant_id, r.note, $2, coalesce(r."isHealth", false)
+			 from jsonb_to_recordset($1) as r(id uuid, key uuid, note text, "isHealth" boolean) join enrolment e on e.id = r.id
+			 where r.note <> ''`,
+			[
+				JSON.stringify(
+					people.map(({ id, note, isHealth }) => ({ id, key: context.ids.uuid(), note, isHealth }))
+				),
+				instant(now)
+			]
+		);
 		await noteSuited(tx, participants, now);
 		await projectHolds(tx, participants, now);
 		// Days that are cancelled for everyone are cancelled for them too.

@@ -102,7 +102,7 @@ export async function knownOf(
 	const found = await db.query<RosterRow>(
 		`select name, email, zone, level, kit, kit_unread as unread from participant
 		 where coach_id = $1 and email = any($2)`,
-		[coachId, rows.map(({ email }) => email)]
+		[coachId, rows.flatMap(({ email }) => email || [])]
 	);
 	return new Map(found.map((row) => [row.email, row]));
 }
@@ -133,7 +133,11 @@ export async function importRoster(
 	const wanted = rows.map((row) => {
 		const before = known.get(row.email);
 		if (!before) return row;
-		return how.updateKnown ? completed(row, before, preview.match) : before;
+		const { note, isHealth } = row;
+		return {
+			...(how.updateKnown ? completed(row, before, preview.match) : before),
+			...(note && { note, isHealth })
+		};
 	});
 	return enrol(context, challenge, wanted);
 }

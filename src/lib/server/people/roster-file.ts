@@ -42,8 +42,12 @@ export function correctedRoster(
 			(_, i) => own.find(({ column }) => column === i)?.value ?? cells[i] ?? ''
 		);
 	});
-	const written = Papa.unparse([file.headings, ...cellsOf], { delimiter: file.delimiter, newline: '\n' });
-	return { file: { ...readRosterText(written), notes: file.notes }, text: written };
+	const hasHeadings = file.headings.some(Boolean);
+	const written = Papa.unparse(hasHeadings ? [file.headings, ...cellsOf] : cellsOf, {
+		delimiter: file.delimiter,
+		newline: '\n'
+	});
+	return { file: { ...readRosterText(written, () => hasHeadings), notes: file.notes }, text: written };
 }
 
 /** The line of the text in which each record begins: a quoted cell may go over several. */
@@ -56,9 +60,14 @@ function lineOf(text: string, offset: number, last: { line: number; offset: numb
 
 /**
  * Reads delimiter-separated text (RFC 4180; semicolons and tabs as well) into headings and lines.
+
+ * @param isHeadings whether a first line holds headings; one that does not is the first person, and headings are empty
  * @throws Refusal 400 saying where a quote is not closed, or what is missing
  */
-export function readRosterText(input: string): RosterFile {
+export function readRosterText(
+	input: string,
+	isHeadings: (cells: readonly string[]) => boolean = () => true
+): RosterFile {
 	const text = input.replace(/^\uFEFF/, '');
 	if (!text.trim())
 		throw new Refusal(400, 'There is nothing in it yet: a line of headings, then one line a person.');
@@ -88,8 +97,11 @@ export function readRosterText(input: string): RosterFile {
 			}
 			const cells = result.data;
 			if (cells.every((cell) => !cell.trim())) return;
-			if (!headings) headings = cells;
-			else if (++total <= ROSTER_LIMITS.lines) lines.push({ line, cells });
+			if (!headings) {
+				headings = isHeadings(cells) ? cells : [];
+				if (headings.length > 0) return;
+			}
+			if (++total <= ROSTER_LIMITS.lines) lines.push({ line, cells });
 		}
 	});
 	if (broken !== null) {
@@ -102,18 +114,23 @@ export function readRosterText(input: string): RosterFile {
 	if (!headings || total === 0)
 		throw new Refusal(
 			400,
-			'One line only: the first holds the headings (name, email, time zone, level, equipment), then one line a person.'
+			'There are headings and nobody below them: one line a person (name, email, time zone, level, equipment).'
 		);
-	if ((headings as string[]).length > ROSTER_LIMITS.columns)
-		throw new Refusal(
-			400,
-			`${(headings as string[]).length} columns; at most ${ROSTER_LIMITS.columns} are read.`
-		);
+	const width = Math.max(
+		(headings as string[]).length,
+		...lines.slice(0, 20).map(({ cells }) => cells.length)
+	);
+	if (width > ROSTER_LIMITS.columns)
+		throw new Refusal(400, `${width} columns; at most ${ROSTER_LIMITS.columns} are read.`);
 	if (total > ROSTER_LIMITS.lines)
 		throw new Refusal(
 			413,
 			`${total.toLocaleString('en')} people in one list; ${ROSTER_LIMITS.lines.toLocaleString('en')} are taken at a time. Nothing was read in.`
 		);
+	if ((headings as string[]).length === 0) {
+		headings = Array.from({ length: width }, () => '');
+		notes.push('The first line is taken as a person: it has no headings.');
+	}
 	if (delimiter !== ',')
 		notes.push(
 			delimiter === ';' ? 'Read with semicolons between the cells.' : 'Read with tabs between the cells.'

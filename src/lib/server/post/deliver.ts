@@ -137,6 +137,7 @@ async function tryOne(context: Delivering, letter: InHand, mail: Mail, now: numb
 	if (letter.left) return over('cancelled', 'they had left the challenge');
 	// Who wants no mail about messages still needs the link to read any.
 	if (!letter.mailed && base === null) return over('not mailed', WANTS_NONE);
+	if (!letter.email) return over('not mailed', 'no email address is stored');
 	if (letter.read) return over('not mailed', 'they had read it in Cadrex');
 	try {
 		await mail.send({

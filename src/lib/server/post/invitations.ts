@@ -36,7 +36,7 @@ const peopleFor = (db: Queries, { id }: OwnedChallenge, only: EnrolmentId | null
 	db.query(
 		`select e.id, p.name, p.zone, (select max(l.due_at) from letter l where l.enrolment_id = e.id and l.invite_base is not null) as "lastAt"
 		 from enrolment e join participant p on p.id = e.participant_id
-		 where e.challenge_id = $1 and e.left_at is null and p.forgotten_at is null
+		 where e.challenge_id = $1 and e.left_at is null and p.forgotten_at is null and p.email <> ''
 			and case when $2::uuid is null then ${UNOPENED} else e.id = $2 end
 		 order by p.name, e.id for update of e`,
 		[id, only]
@@ -87,7 +87,8 @@ export async function inviteByMail(
 		const people = await peopleFor(tx, challenge, only);
 		const meant = people.filter(({ lastAt }) => lastAt === null || lastAt <= now - HOURS_APART * HOUR_MS);
 		const [one] = people;
-		if (only !== null && !one) throw new Refusal(409, 'They have left this challenge.');
+		if (only !== null && !one)
+			throw new Refusal(409, 'They have left this challenge, or no email address is stored for them.');
 		if (only !== null && one && meant.length === 0)
 			throw new Refusal(409, `${one.name} was sent a link within the last hour. Give it a little time.`);
 		const letters = meant.map(({ id, name, zone }) => ({

@@ -24,6 +24,8 @@ interface Facts {
 	weights: Measured[];
 	/** The latest of all these: from then on they hold. */
 	latest: number;
+	/** A private note that was made of a list and mentions health. */
+	listed: { at: number; said: string } | null;
 }
 
 const ms = (column: string): string => `(extract(epoch from ${column}) * 1000)::bigint`;
@@ -38,7 +40,7 @@ async function read(
 ): Promise<Map<EnrolmentId, Facts>> {
 	const rows = await db.query<Facts & { id: EnrolmentId }>(
 		`select e.id, coalesce(c.list, '[]') as checkins, coalesce(r.list, '[]') as reaches, coalesce(f.list, '[]') as "followUps",
-			u.one as undecided, s.said as stopped, h.one as health, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, u.latest, 0) as latest
+			u.one as undecided, n.one as listed, s.said as stopped, h.one as health, coalesce(w.list, '[]') as weights, greatest(c.latest, r.latest, s.latest, w.latest, f.latest, u.latest, n.latest, 0) as latest
 		 from enrolment e
 		 left join lateral (select jsonb_agg(jsonb_build_object('day', c.day, 'at', ${ms('coalesce(c.done_at, c.received_at)')},
 				'credit', c.credit, 'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts, 'sides', c.sides, 'best', c.best)
@@ -60,6 +62,8 @@ async function read(
 				select from checkin k where k.enrolment_id = e.id and k.day = i.day and k.hurts is not null)) as one, ${ms('i.at')} as latest
 			from incident i where i.enrolment_id = e.id and i.kind = 'pain' and i.at <= $2 and (i.decided_at is null or i.decided_at > $2)
 			order by i.at desc, i.id limit 1) u on true
+		 left join lateral (select jsonb_build_object('at', ${ms('n.at')}, 'said', n.body) as one, ${ms('n.at')} as latest
+			from private_note n where n.participant_id = e.participant_id and n.health and n.at <= $2 order by n.at desc, n.id limit 1) n on true
 		 left join lateral (select i.said, ${ms('i.at')} as latest from incident i join enrolment o on o.id = i.enrolment_id
 			where o.participant_id = e.participant_id and i.kind = 'stop sign' and i.at <= $2
 				and (i.decided_at is null or i.decided_at > $2) order by i.at desc, i.id limit 1) s on true
@@ -152,7 +156,7 @@ export async function knownOf(
 	return (id) => {
 		const facts = all.get(id);
 		if (!facts) return NOTHING;
-		const { checkins, reaches, followUps, stopped, weights, undecided, health } = facts;
+		const { checkins, reaches, followUps, stopped, weights, undecided, health, listed } = facts;
 		const said = health?.answers.hurtsElsewhere ?? null;
 		const losing = losingTooFast(weights, asOf);
 		return {
@@ -160,7 +164,7 @@ export async function knownOf(
 			reaches,
 			stopped,
 			undecided,
-			review: said && health?.at ? { at: health.at, said } : null,
+			review: said && health?.at ? { at: health.at, said } : listed,
 			effortMost: health && effortMostOn(health.answers, today),
 			followUp: followUps.find(({ on }) => on <= today) ?? null,
 			losing: losing && { ...losing, since: weights.at(-1)?.at ?? asOf }

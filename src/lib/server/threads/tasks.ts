@@ -6,7 +6,14 @@ import { isZone } from '$core/calendar';
 import { fitDays, type FitCase } from '$core/day';
 import { libraryOf, type Exercise } from '$core/exercise';
 import type { FitProfile } from '$core/fit';
-import { checkRoster, matchColumns, type ColumnMatch, type RosterLine } from '$core/people';
+import {
+	checkRoster,
+	isHeadings,
+	matchByContent,
+	matchColumns,
+	type ColumnMatch,
+	type RosterLine
+} from '$core/people';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import { shrink } from '../body/shrink';
@@ -60,10 +67,20 @@ export const TASKS = {
 		enrolled: Set<string>;
 	}) => {
 		const { text: whole, notes } = textOf(given);
-		const { file: read, text } = correctedRoster(readRosterText(whole), whole, fixes);
-		const match = columns ?? matchColumns(read.headings);
 		zones ??= Intl.supportedValuesOf('timeZone');
-		const lines = checkRoster(read.lines, match, { zones, isZone, enrolled });
+		const known = { zones, isZone };
+		const asGiven = readRosterText(whole, (cells) => isHeadings(cells, known));
+		const { file: read, text } = correctedRoster(asGiven, whole, fixes);
+		const { headings } = read;
+		const match =
+			columns ??
+			(headings.some(Boolean)
+				? matchColumns(headings)
+				: matchByContent(
+						read.lines.map(({ cells }) => cells),
+						known
+					));
+		const lines = checkRoster(read.lines, match, { ...known, headings, enrolled });
 		return { text, headings: read.headings, match, lines, notes: [...notes, ...read.notes] };
 	},
 

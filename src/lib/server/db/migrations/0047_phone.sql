@@ -24,3 +24,10 @@ create table way_back (
 	expires_at timestamptz not null
 );
 create index way_back_enrolment on way_back (enrolment_id);
+
+-- People without an email address are given their link by hand; addresses that there are stay unique.
+alter table participant drop constraint participant_coach_id_email_key;
+create unique index participant_coach_email on participant (coach_id, email) where email <> '';
+
+-- A private note that was made of a list and mentions health: the coach reads it before day one.
+alter table private_note add health boolean not null default false;

@@ -28,8 +28,8 @@
 	});
 	/** Columns that no field is taken from. */
 	const unused = $derived(
-		(preview?.headings ?? []).filter(
-			(heading, i) => heading.trim() && !Object.values(preview?.match ?? {}).includes(i)
+		(preview?.headings ?? []).flatMap((heading, i) =>
+			Object.values(preview?.match ?? {}).includes(i) ? [] : [heading.trim() || `column ${i + 1}`]
 		)
 	);
 	const bad = $derived(preview?.lines.filter((line) => line.row === null) ?? []);
@@ -52,6 +52,7 @@
 		name: 'Name',
 		email: 'Email address',
 		zone: 'Time zone',
+		country: 'Country',
 		level: 'Level',
 		equipment: 'Equipment'
 	} as const;
@@ -92,7 +93,7 @@
 			>
 		{:else}
 			<ul class="panel divide-base-300 divide-y">
-				{#each links as row (row.email)}
+				{#each links as row (row.link)}
 					<li class="grid grid-cols-[14rem_minmax(0,1fr)] items-center gap-3 px-3 py-1.5">
 						<span class="truncate"><b>{row.name}</b></span><CopyText text={row.link} label="Copy" />
 					</li>
@@ -135,8 +136,8 @@
 			{#if reading.cancel}<Working what="Reading the list …" cancel={reading.cancel} />
 			{:else}<button class="btn btn-primary btn-sm">Preview</button>{/if}
 			<p class="quiet text-sm">
-				The first line holds the headings. Commas, semicolons and tabs are understood. Nothing is saved until
-				you enrol.
+				Headings in the first line help, but aren’t needed. Commas, semicolons and tabs are understood. Email
+				is optional. Nothing is saved until you enrol.
 			</p>
 		</form>
 
@@ -148,7 +149,8 @@
 						>
 						{preview.bad === 1 ? 'has' : 'have'} problems{/if}.
 					{#each preview.notes as note (note)}<span class="quiet">{note} </span>{/each}
-					{#if unused.length > 0}<span class="quiet">Not taken: {unused.join(', ')}.</span>{/if}
+					{#if unused.length > 0}<span class="quiet">Kept as your private notes: {unused.join(', ')}.</span
+						>{/if}
 				</p>
 				<form
 					method="post"
@@ -157,7 +159,7 @@
 					use:enhance={() =>
 						({ update }) =>
 							update({ reset: false })}
-					class="panel grid grid-cols-2 gap-2 p-3 sm:grid-cols-5"
+					class="panel grid grid-cols-2 gap-2 p-3 sm:grid-cols-6"
 				>
 					<input type="hidden" name="list" value={list} />
 					{#each ROSTER_FIELDS as field (field)}

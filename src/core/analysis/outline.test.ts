@@ -29,7 +29,7 @@ describe('outlineOf', () => {
 			note: 'Slow.',
 			links: [{ title: 'Film', url: 'https://films.example/a' }],
 			recovery: ['easy walk'],
-			counting: 'When two counts differ, the lower one stands.',
+			counting: 'Unsure of a rep? Count the lower number.',
 			ready: ['chair', 'dumbbells: 2 of 8 kg, 1 of 12 kg', 'mat', 'water']
 		});
 	});

@@ -31,7 +31,7 @@ describe('outlineOf', () => {
 			upper: 1135,
 			work: 666,
 			ready: ['chair', 'dumbbell of 12 kg', 'mat', 'wall', 'water'],
-			counting: 'When two counts differ, the lower one stands.',
+			counting: 'Unsure of a rep? Count the lower number.',
 			note: 'slower',
 			links: [{ title: 'Song', url: 'https://example.org/song' }],
 			recovery: ['walk'],
@@ -64,7 +64,7 @@ describe('outlineOf', () => {
 				{
 					role: 'main',
 					title: 'Superset',
-					summary: '2 rounds · rest 10 inside, 30 after',
+					summary: '2 rounds · 10 s between exercises, 30 s after each round',
 					start: 50,
 					seconds: 576,
 					setup: 'swap to the heavy pair',

@@ -3,7 +3,9 @@
  * docs/formats/session-lines.md; `parseSessionText(formatSessionText(x))` is x again.
  */
 import type { Practice } from '../practice';
-import type { Block } from './formats';
+import { amountOf, howText, targetText } from './amount';
+import { formatOf, type Block } from './formats';
+import { isLocomotion } from './formats/locomotion';
 import { secondsAfter } from './formats/grammar';
 import { formatLine, parseLine } from './line';
 import type { Link, Repeat, Session } from './model';
@@ -11,7 +13,9 @@ import { LIMITS, type Setup } from './parts';
 import { repeatAround } from './repeats';
 import { logicalLines, placeOf, type LogicalLine, type Written } from './typed/logical-lines';
 import type { LineFault } from './typed/asked';
+import { doubtsOf } from './typed/doubts';
 import type { UnknownNames } from './typed/exercise-of';
+import { readLine } from './typed/read-line';
 
 export interface TextFault extends LineFault {
 	/** From 1. */
@@ -24,6 +28,17 @@ export interface ParsedText {
 	faults: TextFault[];
 	/** What was assumed, with its line. */
 	notes: { line: number; message: string }[];
+	/** What each line became, in words; a block of several lines stands with all of them. */
+	became: Became[];
+}
+
+/** What lines of a text became. */
+export interface Became {
+	/** From 1. */
+	lines: number[];
+	words: string;
+	/** Whether it is not understood as it stands. */
+	isFaulty: boolean;
 }
 
 /** Faults beyond this many are counted, not listed. */
@@ -31,12 +46,38 @@ const MOST_FAULTS = 50;
 /** Lines that are looked at; what a session can hold fits in a fraction of it. */
 const MOST_LINES = 400;
 
+/** What lines of the session's own become. */
+const OTHER_WORDS: Readonly<Record<string, string>> = {
+	session: 'the name of the session',
+	note: 'a note',
+	notes: 'a note',
+	recovery: 'recovery after the session',
+	link: 'a link',
+	when: 'a part of the day',
+	setup: 'a setup before the next block',
+	repeat: 'the following blocks are repeated',
+	end: 'the end of the repeat'
+};
+
+/** A block as one says it: `Straight sets, 3 × · rest 90: 10 reps Goblet squat, 12 kg`. */
+function blockWords(block: Block, practice: Practice): string {
+	const format = formatOf(block);
+	const parts = block.parts.map((part) => {
+		const much = format.target ? '' : `${targetText(part)} `;
+		const how = howText(part);
+		return `${much}${part.exercise}${how ? `, ${how}` : ''}`;
+	});
+	const role = block.role === 'main' ? '' : `${block.role}: `;
+	return `${role}${format.label}, ${format.summary(block, practice)}: ${parts.join(' + ')}`;
+}
+
 class SessionReader {
 	name: string | null = null;
 	readonly blocks: Block[] = [];
 	readonly repeats: Repeat[] = [];
 	readonly notes: ParsedText['notes'] = [];
 	readonly faults: TextFault[] = [];
+	readonly became: Became[] = [];
 	private readonly noteLines: string[] = [];
 	private readonly links: Link[] = [];
 	private readonly recovery: string[] = [];
@@ -47,7 +88,9 @@ class SessionReader {
 
 	constructor(
 		private readonly practice: Practice,
-		private readonly unknown: UnknownNames
+		private readonly unknown: UnknownNames,
+		/** Whether readings that are known to go wrong are asked about. */
+		private readonly careful: boolean
 	) {}
 
 	private fault(line: number, text: string, message: string, at: Partial<LineFault> = {}): void {
@@ -61,6 +104,28 @@ class SessionReader {
 	}
 
 	take(written: Written): void {
+		const before = this.faults.length;
+		const words = this.read(written);
+		const lines = written.kind === 'block' ? written.pieces.map(({ line }) => line) : [written.line];
+		const isFaulty = this.faults.length > before;
+		this.became.push({ lines: [...new Set(lines)], words: isFaulty ? 'not understood' : words, isFaulty });
+	}
+
+	/** @returns what became of it, in words */
+	private read(written: Written): string {
+		const blocks = this.blocks.length;
+		this.readOne(written);
+		const made = this.blocks.slice(blocks).map((block) => blockWords(block, this.practice));
+		if (made.length > 0) return made.join('; ');
+		if (written.kind === 'name') return `the name of the session: ${written.name}`;
+		if (written.kind === 'heading') return 'a heading, left out';
+		return written.kind === 'other'
+			? (OTHER_WORDS[/[a-z]+/i.exec(written.text)?.[0].toLowerCase() ?? ''] ?? 'read')
+			: '';
+	}
+
+	private readOne(written: Written): void {
+		if (written.kind === 'heading') return;
 		if (written.kind === 'block') return this.block(written);
 		const { line, text } = written;
 		if (written.kind === 'other') return this.line(text, line);
@@ -131,13 +196,25 @@ class SessionReader {
 	}
 
 	private block(logical: LogicalLine): void {
-		const read = parseLine(logical.text, this.practice, this.unknown);
 		const [{ line } = { line: 1 }] = logical.pieces;
+		const doubts = this.careful
+			? logical.pieces.flatMap((piece) =>
+					doubtsOf(piece.text).map((one) => ({
+						...one,
+						line: piece.line,
+						from: one.from + piece.from,
+						to: one.to + piece.from
+					}))
+				)
+			: [];
+		if (doubts.length > 0) return void this.faults.push(...doubts);
+		const read = parseLine(logical.text, this.practice, this.unknown);
 		if ('faults' in read) {
 			for (const fault of read.faults)
 				this.faults.push({ ...fault, ...placeOf(logical, fault.from, fault.to) });
 			return;
 		}
+		if (this.careful && this.bareRun(logical, read.block)) return;
 		this.notes.push(...read.notes.map((message) => ({ line, message })));
 		const block: Block =
 			logical.role && read.block.role === 'main' ? { ...read.block, role: logical.role } : read.block;
@@ -148,6 +225,25 @@ class SessionReader {
 		});
 		this.setup = null;
 		this.dayPart = null;
+	}
+
+	/** Asks about a number beside running or walking that says neither how long nor how far. @returns whether it did */
+	private bareRun(logical: LogicalLine, { parts }: Block): boolean {
+		const read = readLine(logical.text, this.practice, this.unknown);
+		if (!('placeOf' in read)) return false;
+		for (const [i, { exercise }] of parts.entries()) {
+			const known = this.practice.library.find(exercise);
+			const { from, to } = read.placeOf(`.parts[${i}].target`);
+			const typed = logical.text.slice(from, to).trim();
+			if (!known || !isLocomotion(known) || !/^\d+(?:\.\d+)?$/.test(typed)) continue;
+			this.faults.push({
+				...placeOf(logical, from, to),
+				message: `${exercise}: ${typed} what? Minutes, metres or kilometres`,
+				offers: ['min', 'm', 'km'].map((unit) => ({ label: `${typed} ${unit}`, text: `${typed} ${unit}` }))
+			});
+			return true;
+		}
+		return false;
 	}
 
 	/** Says that what comes from a line on was not looked at. */
@@ -168,20 +264,23 @@ class SessionReader {
 			...(this.recovery.length > 0 && { recovery: this.recovery }),
 			...(this.pieces && { pieces: true as const })
 		};
-		return { name: this.name, session, faults: this.faults, notes: this.notes };
+		return { name: this.name, session, faults: this.faults, notes: this.notes, became: this.became };
 	}
 }
 
 /**
  * Reads a session from text. Faults name their line and the stretch within it; what could be read is there all
  * the same. Stops after the most blocks or faults that make sense, and says so.
+ *
+ * @param careful whether readings that are known to go wrong without a word are asked about: for what others wrote
  */
 export function parseSessionText(
 	text: string,
 	practice: Practice,
-	unknown: UnknownNames = 'ask'
+	unknown: UnknownNames = 'ask',
+	careful = false
 ): ParsedText {
-	const reader = new SessionReader(practice, unknown);
+	const reader = new SessionReader(practice, unknown, careful);
 	const lines = text.split(/\r\n|\r|\n/);
 	const most = lines.slice(0, MOST_LINES);
 	for (const written of logicalLines(most, practice)) {

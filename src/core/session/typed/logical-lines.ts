@@ -27,7 +27,9 @@ export type Written =
 	/** A word and a colon: what the session's own lines are, such as note: or repeat 3 times: */
 	| { kind: 'other'; line: number; text: string }
 	| { kind: 'name'; line: number; name: string; text: string }
-	| { kind: 'second-day'; line: number; text: string };
+	| { kind: 'second-day'; line: number; text: string }
+	/** A heading that says nothing of the work: what was said above it ends here. */
+	| { kind: 'heading'; line: number; text: string };
 
 /** What is done at another time of the day stands under it. */
 const DAY_PART = /^[\s#*_]*(morning|midday|lunch|noon|afternoon|evening|night|a\.?m\.?|p\.?m\.?)[\s:*_]*$/i;
@@ -37,6 +39,9 @@ const SECTION =
 	/^[\s#*_=-]*(warm[- ]?up|main|main (?:set|part|work|block)|strength|conditioning|cardio|finisher|core|workout|cool[- ]?down|stretching)\s*(?:\([^)]*\))?[\s:*_=-]*$/i;
 const DAY =
 	/^[\s#*_-]*(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|(?:mon|tue|wed|thu|fri|sat|sun)\b|day\s+\d{1,2}\b)\s*[:,–—-]?\s*(.*?)[\s*_]*$/i;
+/** Marked as a heading: with #, in bold, or a few words in capitals or before a colon, without a number. */
+const HEADING =
+	/^\s*(?:#{1,6}\s+[^\d]+|\*\*[^*\d]+\*\*:?|[^\d:;,+]{2,40}:|(?=.*[A-Z]{3})[^a-z\d:;,+]{3,40})\s*$/;
 const BULLET = /^\s*(?:[-–•*]+|\d{1,2}[.)])\s+/;
 const LABEL = /^\s*(?:[-–•*]+\s+)?([A-H])([1-9])\b/;
 /** What may stand in the line above its exercises. */
@@ -68,6 +73,10 @@ const isRest = (phrases: readonly Phrase[]): boolean =>
 	phrases.some(({ kind }) => kind === 'rest');
 const hasName = (phrases: readonly Phrase[]): boolean =>
 	phrases.some(({ kind }) => kind === 'name' || kind === 'quoted' || kind === 'word');
+
+/** Whether a line names an exercise, a format or how much of something. */
+const hasWork = (phrases: readonly Phrase[]): boolean =>
+	phrases.some(({ kind }) => ['name', 'quoted', 'keyword', 'times', 'amount', 'rest'].includes(kind));
 
 const roleOf = (word: string): Role =>
 	/^warm/i.test(word) ? 'warm-up' : /^(?:cool|stretching)/i.test(word) ? 'cool-down' : 'main';
@@ -135,10 +144,24 @@ class Joiner {
 			this.role = roleOf(section);
 			return;
 		}
-		if (/^\s*#(?!#)/.test(text)) return;
+		if (/^\s*#(?!#)/.test(text)) {
+			// A comment, or the heading of what is none of ours.
+			if (HEADING.test(text)) this.role = null;
+			return;
+		}
 		const day = DAY.exec(text);
 		if (day && this.day(line, text, day[1] ?? '')) return;
+		if (HEADING.test(text) && !hasWork(phrasesOf(text, this.practice))) return this.heading(line, text);
 		this.content(line, text);
+	}
+
+	/** A heading that is none of ours; the first of all is the name of the session. */
+	private heading(line: number, text: string): void {
+		this.open = null;
+		this.role = null;
+		const name = text.replace(/^[\s#*_=]+|[:\s*_=]+$/g, '');
+		if (this.written.length === 0 && !this.named) this.name(line, name, text);
+		else this.written.push({ kind: 'heading', line, text });
 	}
 
 	/** A weekday or a number of a day: the name of the session, or what is done on it in the same line. */

@@ -306,3 +306,40 @@ test('what is typed before the scripts of a page run is still there afterwards',
 	await expect(phone.locator('input[name="sleepHours"]')).toHaveValue('7');
 	await context.close();
 });
+
+test('results of two devices are shown side by side, and the person chooses', async ({
+	browser,
+	demo,
+	site,
+	complaints
+}) => {
+	const { context, phone } = await phoneOf(browser, site, demo, 'Noor Bastani');
+	await phone.goto('/me/day/24/check-in');
+	await ready(phone);
+	await context.setOffline(true);
+	await phone.getByText('As planned', { exact: true }).click();
+	await phone.getByRole('button', { name: 'Send' }).click();
+	await expect(phone.getByText('Kept on this device')).toBeVisible();
+	const other = await phoneOf(browser, site, demo, 'Noor Bastani');
+	await other.phone.goto('/me/day/24/check-in');
+	await ready(other.phone);
+	await other.phone
+		.getByText('Not this time', { exact: true })
+		.or(other.phone.locator('label:has(input[name="done"][value="none"])'))
+		.first()
+		.click();
+	await other.phone.getByRole('button', { name: 'Send' }).click();
+	await other.phone.waitForURL('**/result');
+	await context.setOffline(false);
+	await phone.goto('/me');
+	const both = phone.getByRole('alert').filter({ hasText: 'There are two results for day 24' });
+	await expect(both).toContainText('nothing done', { timeout: 20_000 });
+	await expect(both).toContainText('all done');
+	await both.getByRole('button', { name: 'Use this one' }).click();
+	await expect(both).toHaveCount(0);
+	await phone.reload();
+	await expect(phone.getByText('Checked in')).toBeVisible();
+	await expect(phone.getByRole('status').filter({ hasText: 'Checked in' })).toContainText('all done');
+	complaints.splice(0);
+	await Promise.all([context.close(), other.context.close()]);
+});

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { checkRoster, matchColumns } from '$core/people';
+import { checkRoster, matchColumns } from '$core/people/roster';
 import { readRosterText } from '$lib/server/people/roster-file';
 import { decodeText } from '$lib/server/web/text-file';
 

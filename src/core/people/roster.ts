@@ -4,10 +4,8 @@ import { countryNamed, zoneOfPlace } from './country-zones';
 import { LEVELS, levelNamed, type Level } from './levels';
 import { mentionsHealth } from '../health';
 import { listed } from '../text/words';
+import { CELL_SHOWN, type RosterField } from './roster-fields';
 import { zoneNamed, type ZoneNamed } from './zone-named';
-
-export const ROSTER_FIELDS = ['name', 'email', 'zone', 'country', 'level', 'equipment'] as const;
-export type RosterField = (typeof ROSTER_FIELDS)[number];
 
 /** Which column of the file holds each field; null where none does. */
 export type ColumnMatch = Record<RosterField, number | null>;
@@ -56,9 +54,6 @@ export type RosterLine =
 			taken?: string[];
 	  }
 	| { line: number; row: null; faults: RosterFault[] };
-
-/** Letters of a cell that are given back with a fault. */
-export const CELL_SHOWN = 254;
 
 /** Longest name and email address taken (RFC 5321 allows 254 characters in an address). */
 const MAX = { name: 80, email: 254, equipment: 30, letters: 1000 };

@@ -85,6 +85,10 @@ export class DeviceQueue {
 		const { queue } = await this.open(enrolment);
 		this.show(await queue.again(id));
 	}
+	async replace(enrolment: string, id: string, replaces: string): Promise<void> {
+		const { queue } = await this.open(enrolment);
+		this.show(await queue.replace(id, replaces));
+	}
 	async drop(enrolment: string, id: string): Promise<void> {
 		const { queue } = await this.open(enrolment);
 		this.show(await queue.drop(id));

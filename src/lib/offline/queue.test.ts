@@ -68,6 +68,17 @@ describe('the queue of a device', () => {
 		expect(await queue.flush()).toMatchObject({ refused: [{ id: 'a' }] });
 		expect(await queue.again('a')).toEqual({ waiting: [], refused: [] });
 	});
+	it('sends one that was refused in place of what stands, if the person says so', async () => {
+		const { send, sent } = answers(
+			{ taken: false, message: 'You have checked in already.' },
+			{ taken: true }
+		);
+		const { queue } = queueWith(send);
+		await queue.add(result('a', 1, { done: 'part', replaces: null, adds: true }));
+		await queue.flush();
+		expect(await queue.replace('a', 'there')).toEqual({ waiting: [], refused: [] });
+		expect(sent[1]).toMatchObject({ id: 'a', replaces: 'there', adds: false });
+	});
 	it('is not stopped for good by one on which the server fails', async () => {
 		const failed: Answer = { taken: false, failed: true, message: 'It failed.' };
 		const { send, sent } = answers(

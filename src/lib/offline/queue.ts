@@ -105,6 +105,16 @@ export class SendQueue {
 		return this.flush();
 	}
 
+	/** Sends one that was refused in place of what stands for its day. @param replaces the id of that */
+	async replace(id: string, replaces: string): Promise<Left> {
+		const one = (await this.store.queued()).find((queued) => queued.id === id);
+		if (one) {
+			const body = { ...one.body, replaces, adds: false };
+			await this.store.keepQueued({ ...one, body, refused: null, tries: 0 });
+		}
+		return this.flush();
+	}
+
 	async drop(id: string): Promise<Left> {
 		await this.store.dropQueued(id);
 		return this.left();

@@ -3,9 +3,10 @@
 	import { invalidateAll } from '$app/navigation';
 	import { deviceQueue } from '$lib/offline/queue.svelte';
 	import { counted } from '$lib/format';
+	import RefusedResult from './RefusedResult.svelte';
 
 	/** Results that wait on this device, or that were not taken. */
-	let { enrolment }: { enrolment: string } = $props();
+	let { enrolment, zone, now }: { enrolment: string; zone: string; now: number } = $props();
 	const { waiting: all, refused } = $derived(deviceQueue.left);
 	const waiting = $derived(all.filter(({ kind }) => kind === 'check-in'));
 	const stopped = $derived(all.some(({ kind }) => kind === 'stop'));
@@ -31,21 +32,4 @@
 			This device keeps nothing: leave this page open.{/if}
 	</p>
 {/if}
-{#each refused as one (one.id)}
-	<div class="remark remark-attention mb-3" role="alert">
-		<p>
-			<b
-				>{one.kind === 'stop' ? 'Your report that you had to stop' : `Your result of day ${one.day}`} was not taken.</b
-			>
-			{one.refused}
-		</p>
-		<div class="mt-1 flex gap-3">
-			<button class="btn btn-outline btn-sm min-h-11" onclick={() => deviceQueue.again(enrolment, one.id)}
-				>Send again</button
-			>
-			<button class="btn btn-ghost btn-sm min-h-11" onclick={() => deviceQueue.drop(enrolment, one.id)}
-				>Discard it</button
-			>
-		</div>
-	</div>
-{/each}
+{#each refused as one (one.id)}<RefusedResult {one} {enrolment} {zone} {now} />{/each}

@@ -107,7 +107,7 @@ export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: 
 		 where e.challenge_id = $1 and c.replaced_at is null and c.received_at > $2 and c.received_at <= $3
 		 union all
 		 select l.id, case when l.credit >= 1 then 'all' else 'part' end, l.credit, 'on time', l.effort, null, null, '{}', l.hurts, l.note, '[]',
-			l.done_at, l.enrolment_id, p.name, null, s.name, false
+			l.done_at, null, l.enrolment_id, p.name, null, s.name, false
 		 from shelf_log l
 		 join enrolment e on e.id = l.enrolment_id
 		 join participant p on p.id = e.participant_id
@@ -115,7 +115,7 @@ export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: 
 		 join session s on s.id = v.session_id
 		 where e.challenge_id = $1 and l.done_at > $2 and l.done_at <= $3
 		 union all
-		 select a.id, 'all', 1, 'on time', a.effort, null, null, '{}', a.hurts, a.note, '[]', a.received_at, a.enrolment_id, p.name, a.day, null, true
+		 select a.id, 'all', 1, 'on time', a.effort, null, null, '{}', a.hurts, a.note, '[]', a.received_at, null, a.enrolment_id, p.name, a.day, null, true
 		 from session_again a
 		 join enrolment e on e.id = a.enrolment_id
 		 join participant p on p.id = e.participant_id

@@ -6,14 +6,8 @@ import { isZone } from '$core/calendar';
 import { fitDays, type FitCase } from '$core/day';
 import { libraryOf, type Exercise } from '$core/exercise';
 import type { FitProfile } from '$core/fit';
-import {
-	checkRoster,
-	isHeadings,
-	matchByContent,
-	matchColumns,
-	type ColumnMatch,
-	type RosterLine
-} from '$core/people';
+import type { ColumnMatch, RosterLine } from '$core/people';
+import { checkRoster, isHeadings, matchByContent, matchColumns } from '$core/people/roster';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import { shrink } from '../body/shrink';

@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest';
+import { conflictOf, setsDone } from './two-results';
+
+const there = { id: 'c', done: 'all', credit: 1, effort: 7, standing: 'on time', receivedAt: 10 };
+
+describe('two results of a day', () => {
+	it('can be chosen between while the day is open', () => {
+		expect(conflictOf({ kind: 'check-in' }, { window: { closes: 100 }, checkin: there }, 99)).toEqual({
+			there,
+			canReplace: true
+		});
+	});
+	it('offers nothing that cannot succeed once it has closed', () => {
+		expect(
+			conflictOf({ kind: 'check-in' }, { window: { closes: 100 }, checkin: there }, 100)?.canReplace
+		).toBe(false);
+	});
+	it('is none where nothing stands for the day, and for a warning sign', () => {
+		expect(conflictOf({ kind: 'check-in' }, { window: { closes: 100 }, checkin: null }, 1)).toBeNull();
+		expect(conflictOf({ kind: 'stop' }, { window: { closes: 100 }, checkin: there }, 1)).toBeNull();
+	});
+	it('counts the sets of which anything was done', () => {
+		expect(setsDone({ sets: [{ amount: 8 }, { amount: 0 }, { amount: '5' }] })).toBe(2);
+		expect(setsDone({ sets: null })).toBeNull();
+		expect(setsDone({})).toBeNull();
+	});
+});

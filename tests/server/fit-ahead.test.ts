@@ -1,5 +1,9 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { fitAhead, misfitsOn, shareThatFits } from '$lib/server/fit/ahead';
+import type { FitProfile } from '$core/fit';
+import { personalSession, shareThatFits } from '$core/day';
+import { parseSessionText, sessionSeconds } from '$core/session';
+import { fitAhead, misfitsOn } from '$lib/server/fit/ahead';
+import { PRACTICE } from '../support/practice';
 import { addOverride } from '$lib/server/day/overrides';
 import { challengeOf } from '$lib/server/challenge/challenge';
 import { finishIntake } from '$lib/server/people/intake';
@@ -119,6 +123,11 @@ describe('what does not fit', () => {
 			body: body('2 x 30 s lat stretch, rest 60')
 		});
 		await layDays(context, world.challenge, { days: [5], kind: 'train', sessionId: only.id });
+		const long = await createSession(context, world.coach.id, {
+			name: 'Long',
+			body: body('5 x 10 squat, rest 120')
+		});
+		await layDays(context, world.challenge, { days: [4], kind: 'train', sessionId: long.id });
 		await context.db.query("update participant set minutes = 5 where name = 'Person 2'");
 		await fit();
 		const found = await misfits(3, 4, 5);
@@ -158,8 +167,26 @@ describe('what does not fit', () => {
 	});
 });
 
-it('a share that fits is a whole number of fives below it', () => {
-	expect(shareThatFits(30 * 60, 20)).toBe(65);
-	expect(shareThatFits(20 * 60, 20)).toBe(100);
-	expect(shareThatFits(10 * 3600, 5)).toBe(10);
+const NOBODY: FitProfile = { level: 'some experience', planFor: 'some experience', kit: null, limits: [] };
+
+it('a share is offered only where the session fits once it is that much shorter', () => {
+	const { session } = parseSessionText('5 x 10 squat, rest 60\n5 x 10 push-up, rest 60', PRACTICE);
+	const own = { profile: NOBODY, overrides: [] };
+	const seconds = (share: number) => {
+		const override = {
+			target: { kind: 'day' as const },
+			change: { kind: 'scale' as const, share },
+			fromDay: 1,
+			toDay: 1,
+			why: ''
+		};
+		const made = personalSession(session, 1, { ...own, overrides: [override] }, PRACTICE);
+		return sessionSeconds(made!.session, PRACTICE);
+	};
+	const limit = seconds(0.8);
+	const share = shareThatFits(session, 1, own, (length) => length <= limit, PRACTICE);
+	expect(share).toBeGreaterThanOrEqual(80);
+	expect(seconds(share! / 100)).toBeLessThanOrEqual(limit);
+	// Rests do not shrink: where half of the work is still too long nothing is offered.
+	expect(shareThatFits(session, 1, own, (length) => length < 60, PRACTICE)).toBeNull();
 });

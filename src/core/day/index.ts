@@ -21,3 +21,4 @@ export { fitRow, plannedParts, type FitRow, type PlannedPart } from './fit-row';
 export { checkinTimes, entryOf, packEntry, type Strip } from './strip';
 export { logWith, ownPieces, type OwnPiece } from './pieces';
 export { partlyDone } from './partly-done';
+export { shareThatFits } from './share-that-fits';

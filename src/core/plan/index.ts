@@ -45,6 +45,7 @@ export {
 	type SimulationInput
 } from './simulate';
 export { STARTERS, type StarterName } from './templates/starter-sessions';
+export { minutesOf } from './templates/minutes';
 export { planOfTemplate, startersOf, TEMPLATES, type Template } from './templates/templates';
 export { wantedOf } from './wanted';
 export { weekFacts } from './week-facts';

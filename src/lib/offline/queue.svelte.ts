@@ -97,6 +97,8 @@ export class DeviceQueue {
 	/** Sends as soon as there is a connection, for as long as a page is open. @param sent is called when something got through */
 	watch(enrolment: string, sent: () => void): () => void {
 		const look = async () => {
+			// What was kept before the page was opened is known only once the queue is.
+			await this.open(enrolment);
 			const before = this.left.waiting.length;
 			await this.flush(enrolment);
 			if (this.left.waiting.length < before) sent();

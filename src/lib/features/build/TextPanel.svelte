@@ -58,7 +58,9 @@
 			<button
 				type="button"
 				class="btn btn-sm btn-primary"
-				disabled={blocks === 0 || (!adding && faulty > 0) || (adding && session.blocks.length + blocks > LIMITS.blocks)}
+				disabled={blocks === 0 ||
+					(!adding && faulty > 0) ||
+					(adding && session.blocks.length + blocks > LIMITS.blocks)}
 				onclick={() => ontake(read.session, adding, read.name)}
 				>{adding
 					? `Add ${counted(blocks, 'block')}${faulty > 0 ? `, leave out ${counted(faulty, 'line')}` : ''}`

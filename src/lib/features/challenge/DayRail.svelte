@@ -56,6 +56,7 @@
 				weeks.length > 6 ? 'px-0.5' : 'px-1.5'
 			]}
 		>
+			<p class="quiet text-[12px] leading-4 whitespace-nowrap" aria-hidden="true">week {w + 1}</p>
 			<ol class="flex justify-between">
 				{#each week as day (day.day)}
 					{@const marked = day.day === asOf}
@@ -67,7 +68,7 @@
 							title={textOf(day)}
 							data-sveltekit-noscroll
 							class={[
-								'flex h-[58px] w-full max-w-[22px] min-w-[13px] flex-col items-center justify-end rounded-[3px] border pb-0.5',
+								'flex h-[57px] w-full max-w-[22px] min-w-[13px] flex-col items-center justify-end rounded-[3px] border pb-0.5',
 								marked ? 'border-base-content' : 'border-transparent hover:border-base-300'
 							]}
 						>
@@ -110,12 +111,11 @@
 							</svg>
 							<span
 								class={[
-									'w-full text-[12px] leading-4 whitespace-nowrap',
-									marked || day.day === today ? 'text-center font-bold' : 'quiet'
+									'w-full text-center text-[12px] leading-4 whitespace-nowrap',
+									marked || day.day === today ? 'font-bold' : 'quiet'
 								]}
 							>
-								{#if marked || day.day === today}{day.day}{:else if day.day % 7 === 1}week {w +
-										1}{:else}&nbsp;{/if}
+								{#if marked || day.day === today}{day.day}{:else}&nbsp;{/if}
 							</span>
 						</a>
 					</li>

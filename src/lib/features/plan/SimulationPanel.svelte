@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { onDestroy } from 'svelte';
+	import { onDestroy, onMount } from 'svelte';
 	import type { ChartConfiguration } from 'chart.js';
 	import {
 		ASSUMPTION_BOUNDS,
@@ -72,6 +72,10 @@
 		share = null;
 		stop = null;
 	}
+	// A first result with the usual assumptions: it takes a second or two, and half a page would be empty without.
+	onMount(() => {
+		if (!wrong) void run();
+	});
 	function cancel() {
 		stop?.();
 		stop = null;

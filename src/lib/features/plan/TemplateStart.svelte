@@ -12,8 +12,10 @@
 		/** Why it was refused. */
 		message: string | null;
 		onapplied: () => void;
+		/** Minutes that the sessions of each template take, by its key. */
+		minutes: Readonly<Record<string, { least: number; most: number }>>;
 	}
-	let { days, changed, message, onapplied }: Props = $props();
+	let { minutes, days, changed, message, onapplied }: Props = $props();
 	let chosen = $state('');
 	const template = $derived(TEMPLATES.find(({ key }) => key === chosen));
 </script>
@@ -37,7 +39,10 @@
 	>
 		<select class="select select-sm w-64" name="template" aria-label="Template" bind:value={chosen} required>
 			<option value="" disabled>choose one</option>
-			{#each TEMPLATES as one (one.key)}<option value={one.key}>{one.name}, {one.budgetMinutes} min</option
+			{#each TEMPLATES as one (one.key)}<option value={one.key}
+					>{one.name}{minutes[one.key]
+						? `, sessions of ${minutes[one.key]?.least} to ${minutes[one.key]?.most} min`
+						: ''}</option
 				>{/each}
 		</select>
 		<button class="btn btn-outline btn-sm" disabled={changed || !template}>Apply template</button>

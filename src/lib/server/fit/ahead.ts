@@ -3,6 +3,8 @@ import { createHash } from 'node:crypto';
 import { setImmediate as breath } from 'node:timers/promises';
 import {
 	appliesOn,
+	entryOf,
+	shareThatFits,
 	type AuditFinding,
 	type FitCase,
 	type FitResult,
@@ -10,6 +12,7 @@ import {
 	type Unfit
 } from '$core/day';
 import { dayInZone } from '$core/calendar';
+import { holdAt } from '$core/health';
 import { whatHelps, type Help, type FitProfile } from '$core/fit';
 import type { Session } from '$core/session';
 import { challengeById, type Challenge } from '../challenge/challenge';
@@ -23,6 +26,7 @@ import { enrolmentsOf, type Enrolment } from '../people/enrolments';
 import { profileIn } from '../people/suited';
 import { plainOf } from '../threads/tasks';
 import type { Threads } from '../threads/threads';
+import { versionById } from '../session/sessions';
 import { isOver } from './fit';
 
 const markOf = (...parts: unknown[]): string =>
@@ -165,33 +169,67 @@ export interface Misfit {
 	audit: AuditFinding[];
 }
 
-/** Share of a session that is left where it is made to fit, in percent, down to fives. */
-export const shareThatFits = (seconds: number, minutes: number): number =>
-	Math.max(10, Math.floor((100 * minutes * 60) / seconds / 5) * 5);
+/**
+ * What shortens sessions that take people longer than they have: the largest share that fits once it is compiled, in percent;
+ * null where none does. In the order of the misfits.
+ */
+export async function sharesFor(
+	context: Context,
+	challenge: Challenge,
+	misfits: readonly Misfit[],
+	people: readonly Pick<Enrolment, 'id' | 'suited'>[]
+): Promise<(number | null)[]> {
+	if (!misfits.some(({ over }) => over)) return misfits.map(() => null);
+	const { plan, practice } = await groupNow(context, challenge.id);
+	const decided = await overridesIn(context.db, challenge.id, context.clock.now());
+	const byId = new Map(people.map((one) => [one.id, one]));
+	const shares: (number | null)[] = [];
+	for (const { id, day, minutes, over } of misfits) {
+		const versionId = plan[day - 1]?.versionId;
+		const person = byId.get(id);
+		if (!over || !versionId || !person) {
+			shares.push(null);
+			continue;
+		}
+		const { body } = await versionById(context.db, versionId);
+		const overrides = (decided.get(id) ?? []).filter((one) => appliesOn(one, day));
+		const own = { profile: profileIn(challenge, person.suited), overrides };
+		shares.push(shareThatFits(body, day, own, (seconds) => !isOver(seconds, minutes), practice));
+		await breath();
+	}
+	return shares;
+}
 
 /**
  * What does not fit on some days, as it was last looked for: where nothing is left first, then single exercises, then time.
- * Warm-ups and stretches that are left out are no matter for the coach.
+ * Warm-ups and stretches that are left out are no matter for the coach, and neither are days that are done, excused or held.
  * @param people those of the challenge, as they were read in this request
  */
 export async function misfitsOn(
 	context: Context,
 	challenge: Challenge,
 	days: readonly number[],
-	people: readonly Pick<Enrolment, 'id' | 'suited'>[]
+	people: readonly Pick<Enrolment, 'id' | 'suited' | 'strip' | 'holds'>[]
 ): Promise<Misfit[]> {
 	const rows = await context.db.query<Omit<Misfit, 'over' | 'unfit'> & { unfit: Unfit[] }>(
 		`select f.enrolment_id as id, p.name, f.day, coalesce(p.minutes, $3) as minutes, f.seconds, f.nothing, f.unfit, f.audit
 		 from fit_day f join enrolment e on e.id = f.enrolment_id join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and f.day = any($2::int[])
-			and (f.nothing or f.unfit <> '[]' or f.audit <> '[]' or f.seconds >= 60 * (coalesce(p.minutes, $3) + 0.5)) order by p.name, f.day`,
+			and (f.nothing or f.unfit <> '[]' or f.audit <> '[]' or f.seconds >= 60 * (coalesce(p.minutes, $3) + 1.5)) order by p.name, f.day`,
 		[challenge.id, days, challenge.budgetMinutes]
 	);
 	if (rows.length === 0) return [];
 	const { practice } = await groupNow(context, challenge.id);
 	const byId = new Map(people.map((one) => [one.id, one]));
+	const now = context.clock.now();
+	/** Whether a day is still to be done: what is done, excused or held needs no other session. */
+	const isAhead = ({ id, day }: { id: EnrolmentId; day: number }): boolean => {
+		const person = byId.get(id);
+		return !person || (entryOf(person.strip, day) === null && holdAt(person.holds, now) === null);
+	};
 	const weight = (one: Misfit) => (one.nothing ? 0 : one.audit.length > 0 ? 1 : one.unfit.length > 0 ? 2 : 3);
 	return rows
+		.filter(isAhead)
 		.map(({ unfit, ...row }): Misfit => {
 			const person = byId.get(row.id);
 			return {

@@ -75,8 +75,8 @@ export interface FitMatrix {
 	groups: { attention: Attention; differences: Difference[]; people: number[] }[];
 }
 
-/** Whether a session takes longer than somebody has, by the minute. */
-export const isOver = (seconds: number, minutes: number): boolean => Math.round(seconds / 60) > minutes;
+/** Whether a session takes longer than a person has. One minute over is no alarm: nobody trains to the minute. */
+export const isOver = (seconds: number, minutes: number): boolean => Math.round(seconds / 60) > minutes + 1;
 
 /**
  * Everybody of a challenge beside the exercises of a day; null where the day has no session.

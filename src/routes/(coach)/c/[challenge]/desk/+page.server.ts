@@ -10,7 +10,7 @@ import { openRequests } from '$lib/server/messages/requests';
 import { replyTo } from '$lib/server/messages/replies';
 import { postSettingsOf } from '$lib/server/post/settings';
 import { inNeed } from '$lib/server/reach/triage';
-import { fitAhead, misfitsOn, shareThatFits } from '$lib/server/fit/ahead';
+import { fitAhead, misfitsOn, sharesFor } from '$lib/server/fit/ahead';
 import { addOverride } from '$lib/server/day/overrides';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
@@ -22,6 +22,8 @@ const DAY_MS = 86_400_000;
 /** Days that are shown of somebody to reach. */
 const RECENT = 14;
 
+/** Misfits that are shown with what would shorten them. */
+const MOST_OFFERS = 12;
 /** People shown who need their coach. */
 const MOST_NEED = 6;
 
@@ -32,6 +34,10 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const all = await inNeed(locals, challenge, asOf);
 	const need = all.filter(({ reasons }) => reasons.length > 0);
+	const people = rows.map(({ person }) => person);
+	const soon = day === null ? [1, 2] : [day, ...plan.slice(day, day + 2).map((one) => one.day)];
+	const misfits = await misfitsOn(app, challenge, soon, people);
+	const shares = await sharesFor(app, challenge, misfits.slice(0, MOST_OFFERS), people);
 	const weekTo = (last: number) =>
 		adherence(rows.flatMap(({ days }) => days.slice(Math.max(0, last - 7), Math.max(0, last))));
 	return {
@@ -44,14 +50,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		people: rows.length,
 		held: heldOf(rows, asOf),
 		/** On the day that is out and the two after it. */
-		misfits: (
-			await misfitsOn(
-				app,
-				challenge,
-				day === null ? [1, 2] : [day, ...plan.slice(day, day + 2).map((one) => one.day)],
-				rows.map(({ person }) => person)
-			)
-		).map((one) => ({ ...one, share: shareThatFits(one.seconds, one.minutes) })),
+		misfits: misfits.map((one, i) => ({ ...one, share: shares[i] ?? null })),
 		need: need.slice(0, MOST_NEED).map(({ person, row, reasons }) => ({
 			id: person.id,
 			name: person.name,

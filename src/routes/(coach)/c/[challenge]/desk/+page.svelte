@@ -152,12 +152,12 @@
 										>{/if}
 								{/each}
 							{:else}{minutesText(one.seconds)}, has {one.minutes} min
-								<form method="post" action="?/shorten" use:enhance class="inline">
-									<input type="hidden" name="person" value={one.id} />
-									<input type="hidden" name="day" value={one.day} />
-									<input type="hidden" name="share" value={one.share} />
-									<button class="link-quiet">Make it {one.share} %</button>
-								</form>{/if}
+								{#if one.share !== null}<form method="post" action="?/shorten" use:enhance class="inline">
+										<input type="hidden" name="person" value={one.id} />
+										<input type="hidden" name="day" value={one.day} />
+										<input type="hidden" name="share" value={one.share} />
+										<button class="link-quiet">Make it {one.share} %</button>
+									</form>{/if}{/if}
 						</li>
 					{/each}
 				</ul>

@@ -3,7 +3,9 @@ import { openingsOf } from '$lib/server/desk/desk';
 import { formText, jsonOf } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownExercises } from '$lib/server/exercise/exercises';
-import { houseOf } from '$lib/server/practice/practice';
+import { minutesOf, TEMPLATES } from '$core/plan';
+import type { Practice } from '$core/practice';
+import { houseOf, practiceOf } from '$lib/server/practice/practice';
 import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { applyTemplate } from '$lib/server/plan/template';
@@ -12,21 +14,28 @@ import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import { ownChallenge, practiceOwner } from '$lib/server/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
+const templateMinutes = (practice: Practice) =>
+	Object.fromEntries(TEMPLATES.map((one) => [one.key, minutesOf(one, practice)]));
+
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
 	const { challenge, day, asOf } = await parent();
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const shown = day ?? 1;
 	const days = await planIn(locals, challenge);
+	const sessionsLaid = days.filter(({ sessionId }) => sessionId !== null).length;
+	const house = await houseOf(app.db, challenge.coachId);
 	return {
 		...(await openPlan(app, challenge)),
 		own: await ownExercises(app.db, challenge.coachId),
-		house: await houseOf(app.db, challenge.coachId),
+		house,
 		shown,
 		released: days[shown - 1] ?? null,
 		cancelled: days.flatMap(({ day: d, cancelled }) => (cancelled === null ? [] : [[d, cancelled] as const])),
 		people: rows.length,
-		sessionsLaid: days.filter(({ sessionId }) => sessionId !== null).length,
+		sessionsLaid,
+		/** Minutes that the sessions of each template take, while there is a template to choose. */
+		templateMinutes: sessionsLaid > 0 ? {} : templateMinutes(await practiceOf(app.db, challenge.coachId)),
 		excused: await excusedTogether(app.db, challenge.id),
 		openings: openingsOf(rows, shown)
 	};

@@ -135,6 +135,7 @@
 				</p>
 			{/if}
 			{#if data.sessionsLaid === 0}<TemplateStart
+					minutes={data.templateMinutes}
 					days={data.challenge.days}
 					changed={editor.changed}
 					message={refused && 'of' in refused && refused.of === 'template' ? refused.message : null}

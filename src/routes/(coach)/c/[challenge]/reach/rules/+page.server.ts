@@ -20,7 +20,6 @@ export const load: PageServerLoad = async (event) => {
 	const asked = Object.fromEntries(
 		TRIAGE_RULES.map((name) => [name, event.url.searchParams.get(name) ?? String(house[name])])
 	);
-	const tried = event.url.searchParams.has('challenge');
 	const read = await orFail(Promise.resolve().then(() => validate(triageRulesSchema, asked)));
 	const all = await challengesOf(app.db, coachIn(event.locals).id);
 	const begun = all.filter((one) => dayInZone(one.startsOn, one.coachZone, now) > 3);
@@ -54,7 +53,7 @@ export const load: PageServerLoad = async (event) => {
 		fault: 'failed' in read ? read.failed.data.message : null,
 		challenges: begun.map(({ id, name }) => ({ id, name })),
 		of: { id: challenge.id, name: challenge.name, over, day, days: challenge.days },
-		looked: !tried || 'failed' in read || day < 3 ? null : heldBack(looked({ ...house, ...read.ok }))
+		looked: 'failed' in read || day < 3 ? null : heldBack(looked({ ...house, ...read.ok }))
 	};
 };
 

@@ -66,8 +66,8 @@
 	<div>
 		{#if data.looked === null}
 			<p class="quiet max-w-prose">
-				Preview shows whom these rules would have named in a challenge, and in one that is over how many of
-				them dropped out, and who did without being named.
+				There is nothing to look back on before day 3. Choose another challenge on the left, or come back
+				then.
 			</p>
 		{:else}
 			{#await data.looked}

@@ -20,7 +20,9 @@ export const setMessageSchema = object({
 	html: string()
 		.max(MOST_HTML, `at most ${MOST_HTML.toLocaleString('en')} letters with what sets them`)
 		.default(''),
-	text: string().default('')
+	text: string().default(''),
+	/** The draft that the page proposed: sent as it is, it answers nothing. */
+	draft: string().max(MOST_LETTERS).default('')
 });
 
 /** One of a coach’s own lines about something that came in. */
@@ -50,4 +52,6 @@ export interface Message {
 	aboutDay: number | null;
 	/** Whether it went to several at once: that is no answer to one of them. */
 	toSeveral: boolean;
+	/** Whether it is a draft that was sent as it was proposed. */
+	isDraft: boolean;
 }

@@ -127,7 +127,7 @@ describe('what does not fit', () => {
 			name: 'Long',
 			body: body('5 x 10 squat, rest 120')
 		});
-		await layDays(context, world.challenge, { days: [4], kind: 'train', sessionId: long.id });
+		await layDays(context, world.challenge, { days: [3], kind: 'train', sessionId: long.id });
 		await context.db.query("update participant set minutes = 5 where name = 'Person 2'");
 		await fit();
 		const found = await misfits(3, 4, 5);

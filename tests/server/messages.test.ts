@@ -93,6 +93,24 @@ describe('a message', () => {
 		await expect(writeToCoach(context, oslo, raw)).rejects.toMatchObject({ status: 400, faults });
 	});
 
+	it('that is a draft nobody changed leaves the question open; one that was changed answers it', async () => {
+		context.at('2026-11-23T12:00:00Z');
+		await writeToCoach(context, auckland, { id: id(), text: 'Can I swap Thursday and Friday?' });
+		const isWaiting = async () => (await waiting()).some((one) => one.id === auckland.enrolmentId);
+		expect(await isWaiting()).toBe(true);
+		const draft = 'Hi Person,\n\nThank you for writing.\n\nRuna';
+		context.at('2026-11-23T12:05:00Z');
+		await coach(
+			{ id: id(), html: '<p>Hi Person,</p><p>Thank you for writing.</p><p>Runa</p>', draft },
+			auckland
+		);
+		expect(await isWaiting()).toBe(true);
+		context.at('2026-11-23T12:10:00Z');
+		await coach({ id: id(), html: '<p>Hi Person,</p><p>Yes, do swap them.</p><p>Runa</p>', draft }, auckland);
+		expect(await isWaiting()).toBe(false);
+		context.at('2026-11-25T12:00:00Z');
+	});
+
 	it('has a bound for each side and day, also for many at once', async () => {
 		const all = await Promise.allSettled(
 			Array.from({ length: 45 }, (_, i) => writeToCoach(context, auckland, { id: id(), text: `${i}` }))

@@ -22,7 +22,22 @@ const reasonOf = (kind: ReasonKind) =>
 		count: 20,
 		side: 'left',
 		exercise: 'Split squat',
-		result: { before: 1, gain: { exercise: 'Push-up' } }
+		kgPerWeek: -1.24,
+		isSharp: false,
+		recent: { credit: 1.5, due: 4 },
+		before: { credit: 4, due: 4 },
+		result: {
+			before: 1,
+			gain: {
+				kind: 'most',
+				exercise: 'Push-up',
+				unit: 'reps',
+				perSide: false,
+				means: null,
+				now: { amount: 24, kg: null },
+				before: { amount: 20, kg: null }
+			}
+		}
 	}) as unknown as Reason;
 const VALUES = { name: 'Noor', coach: 'Runa', day: '23', team: null } as unknown as FieldValues;
 const draft = (kind: ReasonKind, tone: Partial<Tone> = {}) =>
@@ -53,6 +68,20 @@ it('greets and signs as the coach does', () => {
 	expect(draft('first miss', { signOff: ' ' }), 'not signed').toMatch(/day\?$/);
 });
 
+it('says of sharp pain that it is a reason to stop, and not what to do if it were', () => {
+	const pain = (isSharp: boolean) =>
+		draftFor({ kind: 'pain', since: 0, day: 3, hurts: 'knee', times: 1, isSharp }, DEFAULT_TONE, VALUES);
+	expect(pain(true)).toContain('Sharp pain is a reason to stop');
+	expect(pain(true)).not.toContain('If it');
+	expect(pain(false)).toContain('If it turns sharp');
+});
+
+it('promises nothing that no button beside it does', () => {
+	for (const kind of Object.keys(REASON_KINDS) as ReasonKind[])
+		for (const style of DRAFT_STYLES)
+			expect(draft(kind, { style })).not.toMatch(/\b(?:I’ll|I will|I can|let’s)\b/i);
+});
+
 it('says the figures of the reason', () => {
 	expect(draft('pain')).toContain('“left knee”');
 	expect(draft('pain')).toContain('a doctor or physiotherapist');
@@ -61,7 +90,10 @@ it('says the figures of the reason', () => {
 	expect(draft('came back')).toContain('day 12');
 	expect(draft('full week')).toContain('All 4 training days');
 	expect(draft('sessions')).toContain('session number 20');
-	expect(draft('best')).toContain('push-up');
+	expect(draft('best')).toContain('push-up test so far: 24 reps, up from 20 reps');
+	expect(draft('losing')).toContain('1.2 kg a week');
+	expect(draft('fading')).toContain('1.5 of 4 days in the last seven days, and 4 of 4 days');
+	expect(draft('easy')).toContain('9 and 10 of 10');
 	expect(draft('uneven')).toContain('left side does less than the other: split squat');
 	expect(draft('hard')).toContain('The last 2 sessions');
 	expect(draftFor({ kind: 'questions', since: 0 }, DEFAULT_TONE, VALUES)).toContain('answered the questions');
@@ -133,7 +165,7 @@ describe('a draft after there has been writing', () => {
 	it('asks after what was asked before, instead of saying it twice', () => {
 		expect(after('fading', [ours(10, draft('fading'))])).toBe(
 			'Hi Noor,\n\nI wrote to you 10 days ago and would like to know how you are. ' +
-				'Tell me what would make the next week easier to begin. Is it the time, the sessions, or something else?\n\nRuna'
+				'If a shorter session or another hour would help, say so. Is it the time, the sessions, or something else?\n\nRuna'
 		);
 		const another = { ...ours(10, draft('fading')), by: 'Ravdna Okello' };
 		expect(after('fading', [another])).toContain('We wrote to you 10 days ago and would');

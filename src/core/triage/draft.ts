@@ -1,4 +1,6 @@
 import { fillTemplate, readTemplate, type FieldValues } from '../post/template';
+import { gainWords } from '../progress';
+import { listed } from '../text/words';
 import { REASON_KINDS, type Reason } from './reason';
 import { lastUnanswered, type Dealt, type Written } from './waiting';
 
@@ -53,7 +55,7 @@ export function draftAfter(
 		return letterOf({ says: 'Thank you for writing.', advice, asks }, tone, values);
 	}
 	if (!words) return '';
-	const withoutFigures = (text: string) => text.replace(/\d+/g, '#');
+	const withoutFigures = (text: string) => text.replace(/\d+(?:\.\d+)?/g, '#');
 	const before = thread.findLast(
 		({ byCoach, text }) => byCoach && withoutFigures(text).includes(withoutFigures(words.says))
 	);
@@ -97,6 +99,16 @@ const NO_HURRY = 'No hurry with the answer.';
 const WITH_US = 'It’s good to have you with us.';
 const PROUD = 'I’m glad to see it.';
 
+/** What was done of the days that were due: `2 of 4 days`. */
+const daysOf = ({ credit, due }: { credit: number; due: number }): string =>
+	`${Math.round(10 * credit) / 10} of ${due} days`;
+
+/** A best with both of its figures. */
+function bestWords({ gain }: Extract<Reason, { kind: 'best' }>['result']): string {
+	const { now, before } = gainWords(gain, 'kg');
+	return `Your best ${gain.exercise.toLowerCase()} test so far: ${now}, up from ${before}.`;
+}
+
 function wordsFor(reason: Reason): Words {
 	switch (reason.kind) {
 		case 'stopped':
@@ -116,8 +128,10 @@ function wordsFor(reason: Reason): Words {
 		case 'pain':
 			return {
 				says: `You wrote that something hurts: “${reason.hurts}”.`,
-				advice:
-					'Your next sessions spare it. If it is sharp, or still there when you rest, please let a doctor or physiotherapist look at it before you go on.',
+				// What is sharp is no matter of “if”.
+				advice: reason.isSharp
+					? 'Your next sessions spare it. Sharp pain is a reason to stop: please let a doctor or physiotherapist look at it before you go on.'
+					: 'Your next sessions spare it. If it turns sharp, or is still there when you rest, please let a doctor or physiotherapist look at it.',
 				asks: 'How is it today?',
 				kindly: NO_HURRY
 			};
@@ -158,9 +172,9 @@ function wordsFor(reason: Reason): Words {
 			};
 		case 'losing':
 			return {
-				says: 'Your weight has gone down faster than is good for you.',
+				says: `Your weight is down about ${Math.abs(reason.kgPerWeek).toFixed(1)} kg a week, and that is faster than I’d like.`,
 				advice:
-					'Please eat more, not less; if it goes on, or wasn’t meant, a doctor or dietitian should look at it.',
+					'Training needs food, so please don’t cut any further. If you didn’t mean to lose it, or it goes on, see a doctor or dietitian.',
 				asks: 'How are you eating these days?',
 				kindly: NO_HURRY
 			};
@@ -182,7 +196,7 @@ function wordsFor(reason: Reason): Words {
 				says: 'I haven’t heard from you for a few days.',
 				asks: 'How are you?',
 				offers:
-					'If the sessions are too long or at the wrong time, I can change them. Half of one counts as half.',
+					'If the sessions are too long or come at the wrong time, tell me. Half of one counts as half.',
 				kindly: NO_HURRY
 			};
 		case 'silent':
@@ -194,23 +208,23 @@ function wordsFor(reason: Reason): Words {
 			};
 		case 'fading':
 			return {
-				says: 'The last week was thinner than the one before.',
+				says: `You did ${daysOf(reason.recent)} in the last seven days, and ${daysOf(reason.before)} in the seven before.`,
 				asks: 'Is it the time, the sessions, or something else?',
-				offers: 'Tell me what would make the next week easier to begin.',
+				offers: 'If a shorter session or another hour would help, say so.',
 				kindly: WITH_US
 			};
 		case 'later':
 			return {
 				says: 'You train later in the day than you used to.',
 				asks: 'Does the hour still fit?',
-				offers: 'I can have your sessions open at another hour.',
+				offers: 'If another hour suits you better, tell me which.',
 				kindly: NO_HURRY
 			};
 		case 'strain':
 			return {
 				says: 'The last sessions were harder for you and you got less of them done.',
-				offers: 'Let’s take something off this week.',
-				asks: 'What cost you the most?',
+				offers: 'Would a bit less this week help?',
+				asks: 'What took the most out of you?',
 				kindly: NO_HURRY
 			};
 		case 'tired':
@@ -231,8 +245,7 @@ function wordsFor(reason: Reason): Words {
 		case 'hard':
 			return {
 				says: `The last ${reason.effort.length} sessions were close to your limit.`,
-				offers: 'I’ll take them down a little.',
-				asks: 'Which exercise was it?',
+				asks: 'Which exercise was it, and would a little less be right?',
 				kindly: NO_HURRY
 			};
 		case 'uneven':
@@ -244,26 +257,26 @@ function wordsFor(reason: Reason): Words {
 			};
 		case 'easy':
 			return {
-				says: 'You finish all of it with something left.',
+				says: `You rated your last sessions ${listed(reason.effort)} of 10 and finished all of them.`,
 				asks: 'Shall we make it harder: a little more weight, slower, or one more round?',
 				kindly: PROUD
 			};
 		case 'came back':
 			return {
 				says: `Good to see you back on day ${reason.day}.`,
-				offers: 'That is the hardest session of all, and you’ve done it.',
+				offers: `After ${reason.after} days off, the first session back is the hardest one, and you’ve done it.`,
 				kindly: PROUD
 			};
 		case 'best':
 			return {
-				says: `Your best test so far: ${reason.result.gain.exercise.toLowerCase()}. You trained for that, and it shows.`,
+				says: bestWords(reason.result),
 				kindly: PROUD
 			};
 		case 'full week':
-			return { says: `All ${reason.due} training days of the week done. Well trained.`, kindly: PROUD };
+			return { says: `All ${reason.due} training days of the week done. Nice work.`, kindly: PROUD };
 		case 'sessions':
 			return {
-				says: `That was session number ${reason.count}. Well trained; you have carried all of them yourself.`,
+				says: `That was session number ${reason.count}. Nobody did any of them for you.`,
 				kindly: PROUD
 			};
 	}

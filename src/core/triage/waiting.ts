@@ -9,6 +9,8 @@ export interface Written {
 	toSeveral: boolean;
 	/** The day of the result that it is a line about; null: about none. */
 	aboutDay: number | null;
+	/** Whether a coach sent a draft of ours as it was proposed. */
+	isDraft?: boolean;
 }
 
 /** Something that a coach did about somebody, as it is on record. */
@@ -25,9 +27,12 @@ export interface Dealt {
  */
 const IN_OTHER_WAYS: readonly string[] = ['called', 'talked', 'settled', 'later'];
 
-/** Whether a message of a coach answers what the other side wrote: one to several does not, nor does a line about a result. */
-const answers = ({ byCoach, toSeveral, aboutDay }: Written): boolean =>
-	byCoach && !toSeveral && aboutDay === null;
+/**
+ * Whether a message of a coach answers what the other side wrote: one to several does not, nor does a line about a result,
+ * nor a draft that nobody changed.
+ */
+const answers = ({ byCoach, toSeveral, aboutDay, isDraft }: Written): boolean =>
+	byCoach && !toSeveral && aboutDay === null && isDraft !== true;
 
 /**
  * What they wrote last, where nobody has answered it, whether it has been read or not. Whoever was put off waits again from

@@ -44,6 +44,7 @@
 	<input type="hidden" name="person" value={person} />
 	<input type="hidden" name="next" value={next ?? ''} />
 	<input type="hidden" name="id" value={id} />
+	<input type="hidden" name="draft" value={draft} />
 	<div class="flex flex-col gap-1" data-write>
 		<span class="font-semibold" aria-hidden="true">{title}</span>
 		{#if waiting}
@@ -67,10 +68,9 @@
 		<button class="btn btn-primary" disabled={sending.cancel !== null}
 			>{next ? 'Send, and on to the next' : 'Send'}</button
 		>
-		{#if waiting}<button
-				class="link-quiet min-h-11 px-1"
-				formaction="?/settle"
-				disabled={sending.cancel !== null}>Needs no answer</button
+		{#if waiting}<span class="quiet text-sm">Sent as it is, the draft doesn’t count as an answer.</span>
+			<button class="link-quiet min-h-11 px-1" formaction="?/settle" disabled={sending.cancel !== null}
+				>Needs no answer</button
 			>{/if}
 	</div>
 </form>

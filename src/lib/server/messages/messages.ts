@@ -26,7 +26,7 @@ const DAY_MS = 86_400_000;
 export async function threadOf(db: Queries, id: EnrolmentId, until: number): Promise<Message[]> {
 	const newest = await db.query<Message>(
 		`select m.id, m.by_coach as "byCoach", case when m.by_coach then c.name else p.name end as by, m.body as text, m.html, m.at,
-			m.read_at as "readAt", m.about_day as "aboutDay",
+			m.read_at as "readAt", m.about_day as "aboutDay", m.is_draft as "isDraft",
 			exists (select from letter l where l.id = m.id and l.post_id is not null) as "toSeveral"
 		 from message m join enrolment e on e.id = m.enrolment_id join participant p on p.id = e.participant_id
 		 left join coach c on c.id = m.coach_id
@@ -63,7 +63,7 @@ export async function unansweredIn(
 		 cross join lateral (
 			select m.at, m.by_coach, m.about_day from message m
 			where m.enrolment_id = e.id and m.at <= $2 and (not m.by_coach
-				or m.about_day is null and not exists (select from letter l where l.id = m.id and l.post_id is not null))
+				or m.about_day is null and not m.is_draft and not exists (select from letter l where l.id = m.id and l.post_id is not null))
 			order by m.at desc, m.by_coach, m.id limit 1
 		 ) last
 		 where e.challenge_id = $1 and not last.by_coach order by last.at, e.id`,
@@ -92,15 +92,25 @@ interface Kept {
 	id: string;
 	text: string;
 	html: string | null;
+	/** Whether it is a draft that was sent as it was proposed. */
+	isDraft: boolean;
 }
+
+/** Whether two texts say the same: how they are set and broken into lines is no matter. */
+const sameWords = (one: string, other: string): boolean => {
+	const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
+	return plain(one) === plain(other);
+};
 
 /** @param sets whether whoever writes can set what they write @throws Refusal 400 for one that is empty or too long */
 function messageFrom(raw: unknown, sets: boolean): Kept {
-	if (!sets) return { ...validate(messageSchema, raw), html: null };
+	if (!sets) return { ...validate(messageSchema, raw), html: null, isDraft: false };
 	const typed = validate(setMessageSchema, raw);
 	const html = tidyHtml(typed.html);
 	const text = html ? letterTextOf(html) : typed.text;
-	return { ...validate(messageSchema, { id: typed.id, text }), html: html || null };
+	const message = validate(messageSchema, { id: typed.id, text });
+	const isDraft = typed.draft !== '' && sameWords(message.text, typed.draft);
+	return { ...message, html: html || null, isDraft };
 }
 
 /** The result that a message is about, and of which day it is; null: none. */
@@ -124,7 +134,7 @@ async function write(
 	{ about, day }: About = { about: null, day: null }
 ): Promise<void> {
 	const message = messageFrom(raw, coach !== null);
-	const { id: own, text, html } = message;
+	const { id: own, text, html, isDraft } = message;
 	const now = clock.now();
 	await db.transaction(async (tx) => {
 		// Held: two at once are counted one after the other.
@@ -144,8 +154,8 @@ async function write(
 		if (n >= MOST_A_DAY)
 			throw new Refusal(409, `There are ${MOST_A_DAY} messages within a day already. Write again tomorrow.`);
 		await tx.query(
-			'insert into message (id, enrolment_id, by_coach, coach_id, body, at, about, about_day, html) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
-			[own, id, coach !== null, coach, text, instant(now), about, day, html]
+			'insert into message (id, enrolment_id, by_coach, coach_id, body, at, about, about_day, html, is_draft) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)',
+			[own, id, coach !== null, coach, text, instant(now), about, day, html, isDraft]
 		);
 		// Whoever answers has seen what the other side wrote; who says a line about a result may not have.
 		if (about === null)

@@ -18,3 +18,6 @@ create unique index participant_coach_email on participant (coach_id, email) whe
 
 -- A private note that was made of a list and mentions health: the coach reads it before day one.
 alter table private_note add health boolean not null default false;
+
+-- A draft that a coach sent as it was proposed: it asks, and does not answer what the other side wrote.
+alter table message add is_draft boolean not null default false;

@@ -22,7 +22,16 @@ import { htmlOfLetter } from '$core/text/html';
 import { ASK_AGAIN_DAYS } from '$core/health';
 import { insteadOf } from '$core/run';
 import { byName } from '$core/people';
-import { draftAfter, heardAgo, isOwedPraise, lastUnanswered, type ReasonKind, type Said } from '$core/triage';
+import { MOST_LETTERS, type Message } from '$contracts/message';
+import {
+	draftAfter,
+	heardAgo,
+	isOwedPraise,
+	lastUnanswered,
+	type Dealt,
+	type ReasonKind,
+	type Said
+} from '$core/triage';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** People in the list; more are not dealt with in a day. */
@@ -77,7 +86,7 @@ export const load: PageServerLoad = async (event) => {
 		reentry: shown ? await wayBack(event.locals, shown, asOf) : null,
 		thread,
 		/** What they wrote last, where nobody has answered it. */
-		waiting: shown ? lastUnanswered(thread, shown.reaches, asOf) : null,
+		waiting: shown ? stillAsked(thread, shown.reaches, asOf) : null,
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
 		draft: shown ? await draftOf(event.locals, shown, challenge, { thread, now: asOf }) : '',
@@ -96,6 +105,19 @@ export const load: PageServerLoad = async (event) => {
 		latest: addDays(today, MOST_LATER)
 	};
 };
+
+/** For how long what somebody wrote last is shown above the next message: four weeks. */
+const SHOWN_FOR = 28 * 86_400_000;
+
+/** What they wrote last, where nobody has answered it, also while it is put off. */
+function stillAsked(thread: readonly Message[], reaches: readonly Dealt[], now: number): Message | null {
+	const asked = lastUnanswered(
+		thread,
+		reaches.filter(({ way }) => way !== 'later'),
+		now
+	);
+	return asked && now - asked.at < SHOWN_FOR ? asked : null;
+}
 
 /** What could be written to somebody: the beginning of a message, as this coach writes. */
 async function draftOf(
@@ -175,7 +197,12 @@ export const actions: Actions = {
 	write: async (event) => {
 		const { app } = event.locals;
 		const { challenge, form, person } = await sentBy(event);
-		const raw = { id: formText(form, 'id'), html: formText(form, 'html'), text: formText(form, 'body') };
+		const raw = {
+			id: formText(form, 'id'),
+			html: formText(form, 'html'),
+			text: formText(form, 'body'),
+			draft: formText(form, 'draft').slice(0, MOST_LETTERS)
+		};
 		const coach = coachIn(event.locals).id;
 		const reasons = await openReasons(event, challenge, person);
 		const done = await orFail(writeTo(app, challenge, person, coach, raw, reasons), {

@@ -3,7 +3,14 @@
 	import { audienceFrom, SUBJECT_LENGTH, type SavedTemplate } from '$contracts/post';
 	import { MOST_LETTERS } from '$contracts/message';
 	import { LEVELS } from '$core/people';
-	import { isMeant, readTemplate, TEMPLATE_FIELDS, type Addressee, type FieldValues } from '$core/post';
+	import {
+		isMeant,
+		readTemplate,
+		STARTERS,
+		TEMPLATE_FIELDS,
+		type Addressee,
+		type FieldValues
+	} from '$core/post';
 	import { REASON_GROUPS } from '$core/triage';
 	import { counted } from '$lib/format';
 	import { Submission } from '$lib/ui/submission.svelte';
@@ -57,7 +64,8 @@
 	]);
 
 	function useTemplate() {
-		const found = templates.find((one) => one.id === template);
+		const found =
+			templates.find((one) => one.id === template) ?? STARTERS.find(({ name }) => name === template);
 		if (!found) return;
 		subject = found.subject;
 		text = found.text;
@@ -93,15 +101,18 @@
 					<option value="people">Chosen one by one ({picked.length})</option>
 				</select></label
 			>
-			{#if templates.length > 0}
-				<label class="flex flex-col text-sm"
-					><span class="label-text">Template</span>
-					<select class="select select-sm w-52" bind:value={template} onchange={useTemplate}>
-						<option value="">none</option>
-						{#each templates as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-					</select></label
-				>
-			{/if}
+			<label class="flex flex-col text-sm"
+				><span class="label-text">Template</span>
+				<select class="select select-sm w-52" bind:value={template} onchange={useTemplate}>
+					<option value="">none</option>
+					{#if templates.length > 0}<optgroup label="Yours">
+							{#each templates as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+						</optgroup>{/if}
+					<optgroup label="To begin with">
+						{#each STARTERS as one (one.name)}<option value={one.name}>{one.name}</option>{/each}
+					</optgroup>
+				</select></label
+			>
 		</div>
 		{#if to === 'people'}
 			<fieldset class="border-base-300 max-h-40 overflow-y-auto rounded border p-2 text-sm">

@@ -1,5 +1,5 @@
 /** Who in a challenge needs their coach, and why. */
-import { dateIn } from '$core/calendar';
+import { dateIn, dayInZone, LAST_ZONE } from '$core/calendar';
 import { projectFinish, type FinishChance } from '$core/attendance';
 import { checkinTimes } from '$core/day';
 import { byName } from '$core/people';
@@ -35,6 +35,9 @@ export interface InNeed {
 	finish: FinishChance;
 }
 
+/** Days after the last one in which results still come in and people are still asked after. */
+const DAYS_AFTER = 2;
+
 interface Locals {
 	app: { db: Queries };
 }
@@ -59,6 +62,8 @@ export async function inNeed(
 	const { db } = locals.app;
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const house = rules ?? (await houseOf(db, challenge.coachId));
+	// A challenge that is over asks for nobody: what was due is done or was not.
+	const over = dayInZone(challenge.startsOn, LAST_ZONE, asOf) > challenge.days + DAYS_AFTER;
 	const there = rows.filter(({ person }) => person.leftAt === null || person.leftAt > asOf);
 	const known = await knownOf(
 		db,
@@ -67,7 +72,10 @@ export async function inNeed(
 		dateIn(challenge.coachZone, asOf)
 	);
 	return there
-		.map((row) => needOf(row, known(row.person.id), house, asOf))
+		.map((row) => {
+			const need = needOf(row, known(row.person.id), house, asOf);
+			return over ? { ...need, reasons: [] } : need;
+		})
 		.sort((a, b) => compareNeed(a.reasons, b.reasons) || byName(a.person, b.person));
 }
 

@@ -1,6 +1,7 @@
 import { adherence } from '$core/attendance';
 import { cameIn, heldOf, openingsOf, stillOpenOf } from '$lib/server/desk/desk';
 import { decideOffered, offeredIn } from '$lib/server/attendance/offered';
+import { readinessOf } from '$lib/server/desk/readiness';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
 import { lastDays } from '$lib/server/attendance/roll';
 import { presentIn } from '$lib/server/live/presence';
@@ -49,6 +50,16 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		openings: day === null ? [] : openingsOf(rows, day),
 		people: rows.length,
 		held: heldOf(rows, asOf),
+		/** What is left to do before day one; null once it has begun. */
+		readiness:
+			day === null
+				? await readinessOf(
+						app.db,
+						challenge.id,
+						people.filter(({ leftAt }) => leftAt === null),
+						asOf
+					)
+				: null,
 		/** On the day that is out and the two after it. */
 		misfits: misfits.map((one, i) => ({ ...one, share: shares[i] ?? null })),
 		need: need.slice(0, MOST_NEED).map(({ person, row, reasons }) => ({

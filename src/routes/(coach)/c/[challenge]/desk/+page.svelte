@@ -4,6 +4,7 @@
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
 	import LiveTraining from '$lib/features/live/LiveTraining.svelte';
 	import CameIn from '$lib/features/desk/CameIn.svelte';
+	import ReadinessList from '$lib/features/desk/ReadinessList.svelte';
 	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
 	import { GROUP_COLOUR, reasonWords } from '$lib/features/reach/reason-words';
 	import { REASON_KINDS, REASON_TITLE } from '$core/triage';
@@ -64,6 +65,11 @@
 	{/if}
 </div>
 
+{#if data.readiness}<ReadinessList
+		readiness={data.readiness}
+		nothingFits={data.misfits.filter(({ nothing }) => nothing)}
+		{base}
+	/>{/if}
 <div class="grid items-start gap-6 lg:grid-cols-[19rem_minmax(0,1fr)_18rem]">
 	<section aria-labelledby="going-out">
 		<h2 id="going-out">Going out</h2>
@@ -121,7 +127,7 @@
 					{#each data.held.slice(0, MOST_HELD) as person (person.id)}
 						<li>
 							<a class="font-semibold hover:underline" href="{base}/people/{person.id}">{person.name}</a>
-							<span class="quiet">{HELD[person.reason]}</span>
+							<span class="quiet">{HELD[person.reason]}, since {dayAndTimeIn(zone, person.since)}</span>
 						</li>
 					{/each}
 				</ul>

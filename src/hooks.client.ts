@@ -7,6 +7,7 @@ const NO_CONNECTION = /fetch|network|load|import/i;
 export const handleError: HandleClientError = ({ error, message }) => {
 	if (!navigator.onLine || (error instanceof TypeError && NO_CONNECTION.test(error.message)))
 		return { message: 'There is no connection.', offline: true };
-	console.error(error);
+	// The browser shows it as it shows any error of a page.
+	reportError(error);
 	return { message };
 };

@@ -123,11 +123,18 @@ test('“More” and “This hurts” stop the clock, and closing them lets it g
 const listen = () => {
 	const tones: number[] = [];
 	Reflect.set(window, 'tones', tones);
-	const begin = AudioScheduledSourceNode.prototype.start;
-	AudioScheduledSourceNode.prototype.start = function (this: AudioScheduledSourceNode, when = 0) {
-		tones.push(performance.timeOrigin + performance.now() + (when - this.context.currentTime) * 1000);
-		begin.call(this, when);
-	};
+	class Listened extends AudioContext {
+		override createOscillator(): OscillatorNode {
+			const node = super.createOscillator();
+			const begin = node.start.bind(node);
+			node.start = (when = 0) => {
+				tones.push(performance.timeOrigin + performance.now() + (when - this.currentTime) * 1000);
+				begin(when);
+			};
+			return node;
+		}
+	}
+	Reflect.set(window, 'AudioContext', Listened);
 	// One core has something else to do.
 	new Worker(URL.createObjectURL(new Blob(['for (;;);'], { type: 'text/javascript' })));
 };

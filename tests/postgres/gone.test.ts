@@ -53,11 +53,11 @@ it('a connection lost between two statements of a transaction fails that transac
 	await own.open();
 	server.port = String(own.port);
 	const database = openPostgres(server.href);
-	const transaction = database.transaction(async ({ query }) => {
-		await query('select 1');
+	const transaction = database.transaction(async (tx) => {
+		await tx.query('select 1');
 		await own.cut();
 		await new Promise((resolve) => setImmediate(resolve));
-		await query('select 2');
+		await tx.query('select 2');
 	});
 	await expect(transaction).rejects.toThrow(/connection/i);
 	await own.open();

@@ -66,7 +66,7 @@ describe('a result that a device kept', () => {
 	it('waits where somebody else is signed in on the device by now', async () => {
 		context.at(NOON);
 		const other = world.people[1]!.enrolmentId;
-		await expect(send({ enrolment: other })).rejects.toMatchObject({ status: 401 });
+		await expect(send({ enrolment: other })).rejects.toMatchObject({ status: 403 });
 		expect(await send({ enrolment: oslo.enrolmentId })).toMatchObject({ fresh: true });
 	});
 	it('is about the session as it was when it was begun, and never older than its day', async () => {

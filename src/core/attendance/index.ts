@@ -1,4 +1,4 @@
-export { adherence, dayTally, isDue, madeUp, together, type Adherence, type DayTally } from './adherence';
+export { adherence, dayTally, isDue, together, type Adherence, type DayTally } from './adherence';
 export { extrasOf, type ExtraEntry, type Extras } from './extras';
 export { packDays, unpackDays, withoutHealth } from './day-code';
 export { projectFinish, type FinishChance } from './finish';

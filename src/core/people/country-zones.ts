@@ -52,8 +52,8 @@ export function countryNamed(text: string): string | null {
 function zonesOfCountry(code: string, zones: readonly string[]): string[] {
 	const allowed = new Set(zones);
 	const own = Object.values(getAllTimezones({ deprecated: true })).filter(
-		({ name, countries }) =>
-			(countries as readonly string[]).includes(code) && name.includes('/') && allowed.has(name)
+		({ name: zone, countries }) =>
+			(countries as readonly string[]).includes(code) && zone.includes('/') && allowed.has(zone)
 	);
 	/** Own names before those that are shared with other countries, the main country of a zone before others. */
 	const rank = ({ countries }: (typeof own)[number]): number =>

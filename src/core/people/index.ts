@@ -24,8 +24,8 @@ export {
 } from './intake';
 export { cohortOf, suggestedAudience, type Cohort, type Member } from './cohort';
 export { LEVELS, type Level } from './levels';
-export { CELL_SHOWN, ROSTER_FIELDS, type RosterField } from './roster-fields';
-export type { ColumnMatch, RosterFault, RosterLine, RosterRow } from './roster';
+export { CELL_SHOWN, ROSTER_FIELDS } from './roster-fields';
+export type { ColumnMatch, RosterLine, RosterRow } from './roster';
 export { zoneNamed } from './zone-named';
 export { INVITED_ROLES, ROLE_SAYS, VIEWERS_SEE, type InvitedRole, type Role } from './role';
 export {

@@ -1,4 +1,4 @@
-export { STARTERS, type Starter } from './starters';
+export { STARTERS } from './starters';
 export { isMeant, type Addressee, type Audience } from './audience';
 export { afterQuiet, type QuietHours } from './quiet';
 export { fillTemplate, readTemplate, TEMPLATE_FIELDS, type FieldValues } from './template';

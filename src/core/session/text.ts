@@ -3,7 +3,7 @@
  * docs/formats/session-lines.md; `parseSessionText(formatSessionText(x))` is x again.
  */
 import type { Practice } from '../practice';
-import { amountOf, howText, targetText } from './amount';
+import { howText, targetText } from './amount';
 import { formatOf, type Block } from './formats';
 import { isLocomotion } from './formats/locomotion';
 import { secondsAfter } from './formats/grammar';

@@ -26,7 +26,7 @@ describe('what a device keeps of a person', () => {
 				deleteDatabase(name) {
 					gone.push(`database ${name}`);
 					const request = {} as IDBOpenDBRequest;
-					queueMicrotask(() => request.onsuccess?.(new Event('success')));
+					queueMicrotask(() => void request.onsuccess?.(new Event('success')));
 					return request;
 				}
 			},

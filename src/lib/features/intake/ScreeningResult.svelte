@@ -5,7 +5,6 @@
 	/** What the answers mean: go, or ask somebody first. Never a diagnosis. */
 	let { screening, whose = 'you' }: { screening: Screening; whose?: 'you' | 'they' } = $props();
 	const asked = $derived([...new Set(screening.reasons.map(({ ask }) => ask))]);
-	const Their = $derived(whose === 'you' ? 'Your' : 'Their');
 </script>
 
 {#if screening.clearance === 'go'}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import DaySpan from './DaySpan.svelte';
+	import type { Want } from '$contracts/ask';
 	import type { Override } from '$core/day';
 	import { libraryOf, type Exercise } from '$core/exercise';
 
@@ -13,11 +14,17 @@
 		today: number;
 		days: number;
 		form: { message?: string } | null;
+		/** What was asked for and granted: the form opens with it; null: nothing. */
+		granted?: Want | null;
 	}
-	let { name, overrides, own, today, days, form }: Props = $props();
+	let { name, overrides, own, today, days, form, granted = null }: Props = $props();
 	const names = $derived(libraryOf(own).names());
+	// svelte-ignore state_referenced_locally
+	const isMuch = granted === 'more' || granted === 'less';
 	let on = $state<'exercise' | 'day'>('exercise');
-	let change = $state<'replace' | 'leave out' | 'scale' | 'load'>('replace');
+	let change = $state<'replace' | 'leave out' | 'scale' | 'load'>(isMuch ? 'scale' : 'replace');
+	/** Percent: what a request for more or less begins with. */
+	const SHARES: Record<Want, number> = { more: 120, less: 80, other: 50 };
 	const changes = $derived(
 		on === 'exercise'
 			? ([
@@ -73,8 +80,11 @@
 			{/each}
 		</ul>
 	{/if}
-	<details class="mt-2">
+	<details class="mt-2" open={granted !== null}>
 		<summary class="cursor-pointer text-sm font-semibold">Change something for {name}</summary>
+		{#if granted}<p class="remark mt-1 text-sm" role="status">
+				You said yes: {granted === 'other' ? 'make the change' : `${granted} of it`} here.
+			</p>{/if}
 		<form method="post" action="?/differ" use:enhance class="mt-2 flex flex-col gap-2 text-sm">
 			<label
 				>What <select name="on" class="select select-sm w-full" bind:value={on}
@@ -104,7 +114,7 @@
 						class="input input-sm w-24"
 						min="10"
 						max="200"
-						value="50"
+						value={SHARES[granted ?? 'other']}
 						required
 					/></label
 				>

@@ -100,7 +100,8 @@
 <svelte:window {onkeydown} />
 
 <div class="bg-base-200 fixed inset-0 flex flex-col">
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex -- it scrolls where the text is large, also from the keyboard -->
+	<!-- It scrolls where the text is large, also from the keyboard. -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<section
 		class="mx-auto flex min-h-0 w-full max-w-xl flex-1 flex-col gap-3 overflow-y-auto px-4 pt-3 pb-2"
 		tabindex="0"

@@ -1,6 +1,6 @@
 /** Results that a coach records for a person as she was told: stored like any other, marked as hers, and taken back by her. */
 import { recordedSchema } from '$contracts/recorded';
-import { partlyDone, type LoggedSet } from '$core/day';
+import { partlyDone } from '$core/day';
 import { asPerson, type OwnPerson } from '../people/enrolments';
 import { openDay, standingOf } from '../day/own-day';
 import { noteChange } from '../health/records';
@@ -72,13 +72,7 @@ async function recordOne(
 	context: Context,
 	person: OwnPerson,
 	coach: CoachId,
-	{
-		id,
-		day,
-		sets,
-		effort,
-		note
-	}: { id: string; day: number; sets: LoggedSet[] | unknown; effort: unknown; note: unknown }
+	{ id, day, sets, effort, note }: { id: string; day: number; sets: unknown; effort: unknown; note: unknown }
 ): Promise<void> {
 	const [own] = await context.db.query<{ id: string; hers: boolean }>(
 		`select id, entered_by is not null as hers from checkin where enrolment_id = $1 and day = $2 and replaced_at is null`,

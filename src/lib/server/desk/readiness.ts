@@ -25,7 +25,7 @@ export interface Readiness {
 export async function readinessOf(
 	db: Queries,
 	challengeId: ChallengeId,
-	people: readonly Pick<Enrolment, 'id' | 'name' | 'answeredAt' | 'holds'>[],
+	people: readonly Enrolment[],
 	now: number
 ): Promise<Readiness> {
 	const opened = new Set(

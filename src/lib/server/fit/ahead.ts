@@ -209,7 +209,7 @@ export async function misfitsOn(
 	context: Context,
 	challenge: Challenge,
 	days: readonly number[],
-	people: readonly Pick<Enrolment, 'id' | 'suited' | 'strip' | 'holds'>[]
+	people: readonly Enrolment[]
 ): Promise<Misfit[]> {
 	const rows = await context.db.query<Omit<Misfit, 'over' | 'unfit'> & { unfit: Unfit[] }>(
 		`select f.enrolment_id as id, p.name, f.day, coalesce(p.minutes, $3) as minutes, f.seconds, f.nothing, f.unfit, f.audit

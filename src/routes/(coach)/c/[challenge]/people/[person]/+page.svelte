@@ -3,6 +3,8 @@
 	import { wellWords } from '$lib/features/people/well-words';
 	import ZoneInput from '$lib/ui/ZoneInput.svelte';
 	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { WANTS } from '$contracts/ask';
 	import { LIMITATIONS } from '$core/kit';
 	import { LEVELS } from '$core/people';
 	import ChangeLog from '$lib/features/people/ChangeLog.svelte';
@@ -281,6 +283,7 @@
 			today={data.day ?? 1}
 			days={data.days.length}
 			{form}
+			granted={WANTS.find((want) => want === page.url.searchParams.get('change')) ?? null}
 		/>
 		<PrivateNotes name={first ?? person.name} notes={data.notes} zone={data.coach.zone} {form} />
 		<Documents

@@ -1,3 +1,4 @@
+import { redirect } from '@sveltejs/kit';
 import { balanceOf } from '$core/analysis';
 import { MUSCLES, type Muscle } from '$core/exercise';
 import { wantedOf } from '$core/plan';
@@ -55,12 +56,15 @@ export const actions: Actions = {
 		const person = await ownPerson(event, formText(form, 'person'));
 		const [id, text] = [formText(form, 'id'), formText(form, 'text')];
 		const raw = { answer: formText(form, 'answer'), text, messageId: formText(form, 'messageId') };
+		const wants = (await requestsIn(app.db, challenge.id)).find((one) => one.id === id)?.wants ?? 'other';
 		const done = await orFail(answerRequest(app, challenge, person, coachIn(event.locals).id, id, raw), {
 			id,
 			text
 		});
 		if ('failed' in done) return done.failed;
 		await carryOn(app);
+		// What was granted is done where it is done: the form for it is open.
+		if (raw.answer === 'yes') redirect(303, `/c/${challenge.id}/people/${person.id}?change=${wants}#differs`);
 		return { answered: true };
 	}
 };

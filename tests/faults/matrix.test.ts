@@ -21,6 +21,8 @@ const OPEN: Record<string, string> = {
 	'/reset/[secret]': 'the secret lets in',
 	'/invite/[secret]': 'the secret lets in',
 	'/start/[code]': 'the page of a challenge on which people join; a code lets in',
+	'/link': 'asks for an address, and answers the same whether somebody has it',
+	'/offline': 'says what is there without a connection, and nothing of anybody',
 	'/api/operator/[command]': 'a token from the data directory lets in'
 };
 

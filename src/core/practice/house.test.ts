@@ -32,6 +32,6 @@ describe('cuesFor', () => {
 });
 
 it('says which count stands', () => {
-	expect(countWords({ ...DEFAULT_HOUSE, count: 'the lower of two' })).toMatch(/lower one stands/);
+	expect(countWords({ ...DEFAULT_HOUSE, count: 'the lower of two' })).toMatch(/Count the lower number/);
 	expect(countWords({ ...DEFAULT_HOUSE, count: 'clean ones only' })).toMatch(/Only clean/);
 });

@@ -169,6 +169,10 @@ test('somebody joins on the page of a challenge, and takes out and deletes what 
 	await expect(phone.getByLabel('Your name')).toHaveValue('Tindra Vesk');
 	await phone.getByLabel('Email address').fill('tindra@hutseason.example');
 	await phone.getByRole('button', { name: 'Join' }).click();
+	await expect(phone.getByRole('heading', { name: 'You’re in' })).toBeVisible();
+	await expect(phone.getByLabel('Copy the link').first()).toHaveValue(/\/join\/[\w-]{20,}$/);
+	await noBarriers(phone, 'the link of somebody who joined');
+	await phone.getByRole('link', { name: 'Go on to the questions' }).click();
 	await phone.waitForURL('**/me/intake');
 	await ready(phone);
 	const pace = await paceOf(phone);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { MediaQuery } from 'svelte/reactivity';
 	import { figureMarkup, type Figure } from '$core/figures';
 
 	/** A jointed figure at its end, at a moment, or slowly going from start to end and back. */
@@ -26,8 +27,10 @@
 		watch.observe(svg);
 		return () => watch.disconnect();
 	});
+	/** Whether the reader wants nothing to move. */
+	const still = new MediaQuery('prefers-reduced-motion: reduce');
 	$effect(() => {
-		if (!moving || !inSight || matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+		if (!moving || !inSight || still.current) return;
 		let frame = requestAnimationFrame(function step(now) {
 			moment = 0.5 - 0.5 * Math.cos((2 * Math.PI * now) / ROUND);
 			frame = requestAnimationFrame(step);

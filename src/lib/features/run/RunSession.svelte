@@ -4,7 +4,7 @@
 	import Pause from '@lucide/svelte/icons/pause';
 	import Play from '@lucide/svelte/icons/play';
 	import type { Units } from '$core/kit/units';
-	import { formsInUse } from '$core/run';
+	import { formsInUse, nextWork } from '$core/run';
 	import { clockText } from '$core/session';
 	import { minutesText } from '$lib/format';
 	import RunAbsence from './RunAbsence.svelte';
@@ -63,9 +63,10 @@
 		}
 		return [];
 	});
-	/** What the sheet with more speaks of: the work of now, or what was just done. */
+	/** What the sheet with more speaks of: the work of now, what was just done, or what comes first. */
+	const upNext = $derived(nextWork(course, moment.step, moment.leftOut)?.tasks[0]?.exercise ?? null);
 	const about = $derived(
-		step?.kind === 'work' ? (step.tasks[0]?.exercise ?? null) : (justDone[0]?.at ?? null)
+		step?.kind === 'work' ? (step.tasks[0]?.exercise ?? null) : (justDone[0]?.at ?? upNext)
 	);
 	const go = (...deeds: Deed[]) => deeds.forEach((deed) => runner.do(deed));
 	const toggle = () => runner.do({ do: paused ? 'resume' : 'pause' });

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import Thread from '$lib/features/reach/Thread.svelte';
-	import { wellWords } from '$lib/features/people/well-words';
 	import ZoneInput from '$lib/ui/ZoneInput.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -14,11 +13,10 @@
 	import InChallenges from '$lib/features/people/InChallenges.svelte';
 	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
+	import CheckinList from '$lib/features/people/CheckinList.svelte';
 	import RecordForm from '$lib/features/people/RecordForm.svelte';
 	import Pauses from '$lib/features/people/Pauses.svelte';
-	import { beyondWords } from '$core/progress';
 	import CopyText from '$lib/ui/CopyText.svelte';
-	import Empty from '$lib/ui/Empty.svelte';
 	import Legend from '$lib/ui/Legend.svelte';
 	import SlowFile from '$lib/ui/SlowFile.svelte';
 	import PlateStrip from '$lib/ui/PlateStrip.svelte';
@@ -28,7 +26,6 @@
 	let { data, form }: PageProps = $props();
 	const person = $derived(data.person);
 	const first = $derived(person.name.split(' ')[0]);
-	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
 </script>
 
 <svelte:head><title>{person.name} · {data.challenge.name}</title></svelte:head>
@@ -121,58 +118,12 @@
 <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
 	<section aria-labelledby="checkins">
 		<h2 id="checkins" class="mb-1">Check-ins</h2>
-		{#if data.checkins.length === 0}<Empty says="{first} has not checked in yet." />{:else}
-			<table class="sheet panel text-sm">
-				<thead
-					><tr
-						><th class="pl-3">Day</th><th>Session</th><th>Done</th><th>Effort</th><th>Energy</th><th>Mood</th
-						><th>Sleep</th><th>Received, their time</th></tr
-					></thead
-				>
-				<tbody>
-					{#each data.checkins as row (row.id)}
-						<tr>
-							<td class="pl-3 font-bold">{row.day}</td>
-							<td
-								>{row.session ?? ''}{#if row.version}<span class="quiet pl-1.5">v{row.version}</span>{/if}</td
-							>
-							<td
-								>{doneText[row.done]}{row.done === 'part' ? `, ${percent(row.credit)}` : ''}{row.standing ===
-								'on time'
-									? ''
-									: `, ${row.standing}`}{#if row.enteredBy}<span class="quiet block"
-										>recorded by {row.enteredBy}</span
-									>{/if}</td
-							>
-							<td>{row.effort === null ? '–' : `${row.effort} of 10`}</td>
-							<td>{row.energy === null ? '–' : `${row.energy} of 5`}</td>
-							<td>{row.well.mood ? `${row.well.mood} of 5` : '–'}</td>
-							<td>{row.sleepHours === null ? '–' : `${row.sleepHours} h`}</td>
-							<td class="quiet whitespace-nowrap">{dayAndTimeIn(person.zone, row.receivedAt)}</td>
-						</tr>
-						{#if row.hurts || row.note || row.beyond.length > 0 || wellWords(row.well)}
-							<tr
-								><td></td><td colspan="7">
-									{#if row.hurts}<p class="remark remark-safety">
-											<b>Hurts:</b>
-											{row.hurts}{row.well.pain
-												? ` (${[row.well.pain.kind, row.well.pain.area].filter(Boolean).join(', ')})`
-												: ''}.
-											<span class="quiet"
-												>Pain is not soreness: take the exercise out until it is quiet; a professional if it
-												lasts or is sharp.</span
-											>
-										</p>{/if}
-									{#if wellWords(row.well)}<p>{wellWords(row.well)}</p>{/if}
-									{#if row.note}<p class="quiet">“{row.note}”</p>{/if}
-									{#if row.beyond.length > 0}<p>On top: {beyondWords(row.beyond, data.coach.units)}</p>{/if}
-								</td></tr
-							>
-						{/if}
-					{/each}
-				</tbody>
-			</table>
-		{/if}
+		<CheckinList
+			checkins={data.checkins}
+			name={first ?? person.name}
+			zone={person.zone}
+			units={data.coach.units}
+		/>
 		{#if data.challenge.role !== 'viewer'}
 			<div class="mt-2 max-w-80">
 				<RecordForm

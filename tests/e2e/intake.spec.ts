@@ -256,3 +256,42 @@ test('notes and documents about somebody are the coach’s alone', async ({ page
 		.click();
 	await expect(page.getByText('Documents, 0')).toBeVisible();
 });
+
+test('the questions keep each change, ask about a weight that was not added, and the phone’s Back goes one section back', async ({
+	demo,
+	browser,
+	site
+}) => {
+	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
+	const phone = await context.newPage();
+	await openLink(phone, `/join/${demo.links['Oren Falkestad']}`);
+	await ready(phone);
+	await phone.goto('/me/intake');
+	await ready(phone);
+	const open = () => phone.getByRole('button', { name: 'Something has changed' }).click();
+	const heading = (name: string) =>
+		expect(phone.getByRole('heading', { name, level: 1, exact: true })).toBeVisible();
+	await open();
+	await heading('You');
+	await phone.getByLabel('Name others will see').fill('Oren of the ridge');
+	await phone.reload();
+	await ready(phone);
+	await open();
+	await expect(phone.getByLabel('Name others will see')).toHaveValue('Oren of the ridge');
+	await phone.getByRole('button', { name: 'Next' }).click();
+	await heading('Your training');
+	await phone.getByRole('button', { name: 'Next' }).click();
+	await heading('What you have');
+	await phone.getByLabel('How heavy, kg').fill('14');
+	await phone.getByRole('button', { name: 'Next' }).click();
+	const asks = phone.getByRole('alert').filter({ hasText: 'You typed a weight but haven’t added it' });
+	await expect(asks).toBeVisible();
+	await asks.getByRole('button', { name: 'Add it' }).click();
+	await expect(phone.getByText('pair of dumbbells 14 kg').first()).toBeVisible();
+	await phone.goBack();
+	await heading('Your training');
+	await phone.goBack();
+	await heading('You');
+	await expect(phone.getByLabel('Name others will see')).toHaveValue('Oren of the ridge');
+	await context.close();
+});

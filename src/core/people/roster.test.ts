@@ -195,7 +195,7 @@ describe('checkRoster', () => {
 		expect(of('', 'Norway')?.row?.zone).toBe('Europe/Oslo');
 		expect(of('Tromsø', 'norway')?.row?.zone).toBe('Europe/Oslo');
 		expect(of('', 'New Zealand')?.faults[0]?.message).toContain(
-			'Pacific/Auckland and Pacific/Chatham; which one?'
+			'Pacific/Auckland or Pacific/Chatham; which one?'
 		);
 	});
 

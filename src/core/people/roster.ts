@@ -3,7 +3,6 @@ import { readKit, type Owned } from '../kit';
 import { countryNamed, zoneOfPlace } from './country-zones';
 import { LEVELS, levelNamed, type Level } from './levels';
 import { mentionsHealth } from '../health';
-import { listed } from '../text/words';
 import { CELL_SHOWN, type RosterField } from './roster-fields';
 import { zoneNamed, type ZoneNamed } from './zone-named';
 
@@ -212,7 +211,7 @@ function zoneFault(wrote: string, place: Extract<ZoneNamed, { zone: null }>): st
 	const { several, nearest: near } = place;
 	if (several?.length === 0)
 		return `“${wrote}” stands for several time zones; name the city, as in Europe/Oslo`;
-	if (several) return `${wrote ? `“${wrote}”` : 'this country'} may be ${listed(several)}; which one?`;
+	if (several) return `${wrote ? `“${wrote}”` : 'this country'} may be ${several.join(' or ')}; which one?`;
 	if (!wrote) return 'the time zone is missing; one looks like Europe/Oslo';
 	return `“${wrote}” isn’t a time zone; ${near ? `did you mean ${near}?` : 'one looks like Europe/Oslo'}`;
 }

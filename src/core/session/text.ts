@@ -108,7 +108,7 @@ class SessionReader {
 		const words = this.read(written);
 		const lines = written.kind === 'block' ? written.pieces.map(({ line }) => line) : [written.line];
 		const isFaulty = this.faults.length > before;
-		this.became.push({ lines: [...new Set(lines)], words: isFaulty ? 'not understood' : words, isFaulty });
+		this.became.push({ lines: [...new Set(lines)], words: isFaulty ? 'not clear yet' : words, isFaulty });
 	}
 
 	/** @returns what became of it, in words */

@@ -66,7 +66,7 @@
 	$effect(() => {
 		if (!form || form.screening || form.waiting) return;
 		$state.snapshot(form.answers);
-		form.keep();
+		form.keepChange();
 	});
 	/** The phone's own way back goes one section back; each section is a place in the history of the page. */
 	const shown = $derived(page.state.intakeStep ?? null);

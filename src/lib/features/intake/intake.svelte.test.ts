@@ -85,6 +85,16 @@ describe('the questions before the start', () => {
 		expect(formOf({}, { store: storeOf({ key: '{"answers":{}}' }) }).form.section).toBe('you');
 	});
 
+	it('are kept at each change, and not where they are only looked at', () => {
+		const { form, store } = formOf(ANSWERED);
+		form.keepChange();
+		expect(store.kept).toEqual({});
+		form.answers.training.goals = 'up the hut path';
+		form.keepChange();
+		const { form: again } = formOf({}, { store });
+		expect(again.answers.training.goals).toBe('up the hut path');
+	});
+
 	it('are sent as a whole with one id, and what was kept on the device goes', async () => {
 		const { form, sent, store } = formOf(ANSWERED);
 		for (let i = 0; i < 5; i++) await form.next();

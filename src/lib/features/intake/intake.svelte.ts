@@ -108,6 +108,8 @@ export class IntakeForm {
 	refused: string | null = $state(null);
 	screening: Screening | null = $state(null);
 	private sendId: string | null = null;
+	/** The answers that the server has, as they began. */
+	private readonly begun: string;
 
 	constructor(
 		sections: Sections,
@@ -120,6 +122,7 @@ export class IntakeForm {
 		goesOn: boolean
 	) {
 		this.answers = answersFrom(sections, zone);
+		this.begun = JSON.stringify($state.snapshot(this.answers));
 		const kept = this.read();
 		if (kept) {
 			this.answers = kept.answers;
@@ -148,8 +151,12 @@ export class IntakeForm {
 		}
 	}
 
-	/** Keeps all answers on the device as they are now. */
-	keep(): void {
+	/** Keeps all answers on the device once one of them has changed: what is only looked at is read from the server again. */
+	keepChange(): void {
+		if (JSON.stringify($state.snapshot(this.answers)) !== this.begun) this.keep();
+	}
+
+	private keep(): void {
 		const kept: Kept = {
 			answers: $state.snapshot(this.answers),
 			step: this.step,
@@ -186,7 +193,7 @@ export class IntakeForm {
 	back(to = this.step - 1): void {
 		this.faults = {};
 		this.step = Math.max(0, to);
-		this.keep();
+		this.keepChange();
 	}
 
 	/** Gives everything for sending; what finds no connection waits on the device. */

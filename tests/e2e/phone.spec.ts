@@ -1,6 +1,6 @@
 /** A session on a phone that is left, reopened, silenced and slowed down. */
 import type { Course } from '../../src/core/run';
-import { asCoach, expect, openLink, openPlace, ready, test, type DemoSignIn } from './support';
+import { asCoach, expect, openLink, openPlace, reachOut, ready, test, type DemoSignIn } from './support';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 
 const PHONE = { width: 390, height: 844 };
@@ -220,6 +220,14 @@ test('without a connection somebody who had to stop finds help, and the coach is
 	await expect(phone.getByText('Don’t train for now')).toBeVisible({ timeout: 20_000 });
 	expect(complaints.splice(0).every((text) => text.includes('ERR_INTERNET_DISCONNECTED'))).toBe(true);
 	await context.close();
+
+	// The coach was told, and her decision ends the hold.
+	await reachOut(page, 'Emre Toksöz');
+	const sign = page.getByRole('region', { name: 'Warning sign to decide about' });
+	await expect(sign).toContainText('chest');
+	await sign.getByLabel('Who said yes, and when').fill('Dr Aydemir, this morning');
+	await sign.getByRole('button', { name: 'Somebody qualified said yes' }).click();
+	await expect(sign).toHaveCount(0);
 });
 
 test('without a connection every link leads to its page or to one that says what is there', async ({

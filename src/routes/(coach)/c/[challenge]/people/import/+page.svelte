@@ -148,7 +148,7 @@
 							class="attention text-lg">{preview.bad}</b
 						>
 						{preview.bad === 1 ? 'has' : 'have'} problems{/if}.
-					{#each preview.notes as note (note)}<span class="quiet">{note}</span>{' '}{/each}
+					{#if preview.notes.length > 0}<span class="quiet">{preview.notes.join(' ')}</span>{/if}
 					{#if unused.length > 0}<span class="quiet">Kept as your private notes: {unused.join(', ')}.</span
 						>{/if}
 				</p>

@@ -283,7 +283,8 @@ function enrolSome(
 			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, catch_up, created_at, link_hash, link_made_at)
 			 select r.id, $2, p.id, r."fromDay", r."shiftDays", r."catchUp", $4, r.hash, $4
 			 from jsonb_to_recordset($1) as r(id uuid, participant uuid, email text, "fromDay" int, "shiftDays" int, "catchUp" jsonb, hash text)
-			 join participant p on p.coach_id = $3 and case when r.email = '' then p.id = r.participant else p.email = r.email end
+			 join participant p on p.id = coalesce((select k.id from participant k
+				where k.coach_id = $3 and k.email = r.email and k.email <> ''), r.participant)
 			 on conflict (challenge_id, participant_id) do nothing returning id`,
 			[list, challenge.id, challenge.coachId, instant(now)]
 		);

@@ -15,6 +15,8 @@ export default defineConfig({
 		['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/report.json' }]
 	],
 	use: {
+		// What cannot be clicked is reported where it happened, not as a test that took too long.
+		actionTimeout: 20_000,
 		viewport: { width: 1280, height: 800 },
 		launchOptions: {
 			executablePath: CHROMIUM,

@@ -6,6 +6,7 @@
  */
 import { build, files, version } from '$service-worker';
 import { forgetPerson, PAGES } from '$lib/offline/forget';
+import { notificationOf, readNotice, STOP, stopReminders } from '$lib/offline/reminders';
 import { isKept, isRefreshed, isWhole, keptAs, linkedIn } from '$lib/offline/pages';
 
 const worker = globalThis as unknown as ServiceWorkerGlobalScope;
@@ -155,4 +156,39 @@ worker.addEventListener('message', (event) => {
 	const { keep: wanted } = event.data as { keep?: { owner: string; paths: string[] } };
 	// Without a connection there is nothing to fetch; what is kept stays.
 	if (wanted) event.waitUntil(keep(wanted.owner, wanted.paths).catch(() => undefined));
+});
+
+worker.addEventListener('push', (event) => {
+	const notice = readNotice(event.data?.text() ?? '');
+	if (!notice) return;
+	const { title, options } = notificationOf(notice);
+	event.waitUntil(worker.registration.showNotification(title, options));
+});
+
+/** Milliseconds in which a window says that it shows a participant's pages. */
+const ANSWER = 300;
+
+/** Asks a window to open a page. @returns whether it does: a window of a coach, or one that is still loading, doesn't answer */
+const asked = (window: Client, path: string): Promise<boolean> =>
+	new Promise((resolve) => {
+		const { port1, port2 } = new MessageChannel();
+		port1.onmessage = () => resolve(true);
+		setTimeout(() => resolve(false), ANSWER);
+		window.postMessage({ open: path }, [port2]);
+	});
+
+/** Opens a page in a window that shows participant's pages, if there is one, or in a new one. */
+async function openPage(path: string): Promise<void> {
+	for (const window of await worker.clients.matchAll({ type: 'window' }))
+		if (await asked(window, path)) {
+			await window.focus();
+			return;
+		}
+	await worker.clients.openWindow(path);
+}
+
+worker.addEventListener('notificationclick', (event) => {
+	const { url, stop } = event.notification.data as { url: string; stop: string };
+	event.notification.close();
+	event.waitUntil(event.action === STOP ? stopReminders(stop) : openPage(url));
 });

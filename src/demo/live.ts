@@ -220,6 +220,8 @@ export async function forgetAfter(context: Context, now: number): Promise<void> 
 		] as const)
 			await tx.query(`delete from ${table} where at > $1`, [instant(now)]);
 		await tx.query(`delete from letter where due_at > $1 and post_id is null`, [instant(now)]);
+		await tx.query('delete from reminder where next_at > $1', [instant(now)]);
+		await tx.query('update push_subscription set look_at = $1', [instant(now)]);
 		await tx.query('delete from measure where at > $1', [instant(now)]);
 		await tx.query('update coach set digested_on = null');
 		await tx.query('delete from session_again where received_at > $1', [instant(now)]);

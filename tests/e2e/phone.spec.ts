@@ -1,22 +1,9 @@
 /** A session on a phone that is left, reopened, silenced and slowed down. */
 import type { Course } from '../../src/core/run';
-import { asCoach, expect, openLink, openPlace, reachOut, ready, test, type DemoSignIn } from './support';
-import type { Browser, BrowserContext, Page } from '@playwright/test';
+import { asCoach, expect, openLink, openPlace, phoneOf, reachOut, ready, test } from './support';
+import type { Page } from '@playwright/test';
 
 const PHONE = { width: 390, height: 844 };
-
-async function phoneOf(
-	browser: Browser,
-	site: string,
-	demo: DemoSignIn,
-	name: string
-): Promise<{ context: BrowserContext; phone: Page }> {
-	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links[name]}`);
-	await ready(phone);
-	return { context, phone };
-}
 
 interface Kept {
 	acts: { do: string; at: number; speed?: number }[];
@@ -51,10 +38,10 @@ const keptRun = (page: Page, later = 0): Promise<Kept> =>
 
 test('a session that was closed for an hour counts only what was seen, until the person says more', async ({
 	browser,
-	demo,
-	site
+	demo
 }) => {
-	const { context, phone } = await phoneOf(browser, site, demo, 'Noor Bastani');
+	const phone = await phoneOf(browser, demo, 'Noor Bastani');
+	const context = phone.context();
 	await phone.goto('/me/day/24/run');
 	await ready(phone);
 	await phone.getByRole('button', { name: 'Start' }).click();
@@ -79,10 +66,10 @@ test('a session that was closed for an hour counts only what was seen, until the
 
 test('after a reload the page says that it is silent, and any touch brings the calls back', async ({
 	browser,
-	demo,
-	site
+	demo
 }) => {
-	const { context, phone } = await phoneOf(browser, site, demo, 'Oren Falkestad');
+	const phone = await phoneOf(browser, demo, 'Oren Falkestad');
+	const context = phone.context();
 	await phone.goto('/me/day/24/run');
 	await ready(phone);
 	await phone.getByRole('button', { name: 'Start' }).click();
@@ -96,12 +83,9 @@ test('after a reload the page says that it is silent, and any touch brings the c
 	await context.close();
 });
 
-test('“More” and “This hurts” stop the clock, and closing them lets it go on', async ({
-	browser,
-	demo,
-	site
-}) => {
-	const { context, phone } = await phoneOf(browser, site, demo, 'Oren Falkestad');
+test('“More” and “This hurts” stop the clock, and closing them lets it go on', async ({ browser, demo }) => {
+	const phone = await phoneOf(browser, demo, 'Oren Falkestad');
+	const context = phone.context();
 	await phone.goto('/me/day/24/run');
 	await ready(phone);
 	await phone
@@ -141,11 +125,11 @@ const listen = () => {
 
 test('each call of a session sounds within 50 ms of its time, with a core busy', async ({
 	browser,
-	demo,
-	site
+	demo
 }) => {
 	test.slow();
-	const { context, phone } = await phoneOf(browser, site, demo, 'Oren Falkestad');
+	const phone = await phoneOf(browser, demo, 'Oren Falkestad');
+	const context = phone.context();
 	await context.addInitScript(listen);
 	await phone.goto('/me/day/24/run?speed=4');
 	await ready(phone);
@@ -233,10 +217,10 @@ test('without a connection somebody who had to stop finds help, and the coach is
 test('without a connection every link leads to its page or to one that says what is there', async ({
 	browser,
 	demo,
-	site,
 	complaints
 }) => {
-	const { context, phone } = await phoneOf(browser, site, demo, 'Aroha Pene');
+	const phone = await phoneOf(browser, demo, 'Aroha Pene');
+	const context = phone.context();
 	await onDevice(phone, '/me/stop');
 	await phone.reload();
 	await ready(phone);
@@ -275,12 +259,9 @@ const keptOf = (page: Page) =>
 		settings: Object.keys(localStorage)
 	}));
 
-test('who signs out, or is not known any more, leaves nothing on the phone', async ({
-	browser,
-	demo,
-	site
-}) => {
-	const { context, phone } = await phoneOf(browser, site, demo, 'Aroha Pene');
+test('who signs out, or is not known any more, leaves nothing on the phone', async ({ browser, demo }) => {
+	const phone = await phoneOf(browser, demo, 'Aroha Pene');
+	const context = phone.context();
 	await onDevice(phone, '/me/stop');
 	await phone.evaluate(() => localStorage.setItem('cadrex.sounds', '{}'));
 	expect((await keptOf(phone)).databases).toContain('cadrex');
@@ -300,12 +281,10 @@ test('who signs out, or is not known any more, leaves nothing on the phone', asy
 
 test('what is typed before the scripts of a page run is still there afterwards', async ({
 	browser,
-	demo,
-	site
+	demo
 }) => {
-	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
+	const phone = await phoneOf(browser, demo, 'Noor Bastani');
+	const context = phone.context();
 	let letGo = () => {};
 	const line = new Promise<void>((resolve) => (letGo = resolve));
 	await phone.route('**/_app/**/*.js', async (route) => {
@@ -325,26 +304,26 @@ test('what is typed before the scripts of a page run is still there afterwards',
 test('results of two devices are shown side by side, and the person chooses', async ({
 	browser,
 	demo,
-	site,
 	complaints
 }) => {
-	const { context, phone } = await phoneOf(browser, site, demo, 'Noor Bastani');
+	const phone = await phoneOf(browser, demo, 'Noor Bastani');
+	const context = phone.context();
 	await phone.goto('/me/day/24/check-in');
 	await ready(phone);
 	await context.setOffline(true);
 	await phone.getByText('As planned', { exact: true }).click();
 	await phone.getByRole('button', { name: 'Send' }).click();
 	await expect(phone.getByText('Kept on this device')).toBeVisible();
-	const other = await phoneOf(browser, site, demo, 'Noor Bastani');
-	await other.phone.goto('/me/day/24/check-in');
-	await ready(other.phone);
-	await other.phone
+	const other = await phoneOf(browser, demo, 'Noor Bastani');
+	await other.goto('/me/day/24/check-in');
+	await ready(other);
+	await other
 		.getByText('Not this time', { exact: true })
-		.or(other.phone.locator('label:has(input[name="done"][value="none"])'))
+		.or(other.locator('label:has(input[name="done"][value="none"])'))
 		.first()
 		.click();
-	await other.phone.getByRole('button', { name: 'Send' }).click();
-	await other.phone.waitForURL('**/result');
+	await other.getByRole('button', { name: 'Send' }).click();
+	await other.waitForURL('**/result');
 	await context.setOffline(false);
 	await phone.goto('/me');
 	const both = phone.getByRole('alert').filter({ hasText: 'There are two results for day 24' });
@@ -356,5 +335,5 @@ test('results of two devices are shown side by side, and the person chooses', as
 	await expect(phone.getByText('Checked in')).toBeVisible();
 	await expect(phone.getByRole('status').filter({ hasText: 'Checked in' })).toContainText('all done');
 	complaints.splice(0);
-	await Promise.all([context.close(), other.context.close()]);
+	await Promise.all([context.close(), other.context().close()]);
 });

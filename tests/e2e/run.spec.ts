@@ -1,9 +1,7 @@
 /** A session that is led on the phone: by the clock, with the network gone and the page closed in between, to the coach's roll. */
 import { noBarriers } from './barriers';
-import { asCoach, expect, openLink, openPlace, ready, test } from './support';
+import { asCoach, expect, openPlace, phoneOf, ready, test } from './support';
 import type { Page } from '@playwright/test';
-
-const PHONE = { width: 390, height: 844 };
 
 /** Goes on to the end: what waits for a tap gets one, the rest goes by itself. */
 const goOn = (page: Page): Promise<void> =>
@@ -28,15 +26,12 @@ const onDevice = (page: Page, path: string): Promise<void> =>
 test('a session at twenty times its speed, without a network in the middle and with the page closed, is on the roll', async ({
 	browser,
 	demo,
-	site,
 	page,
 	complaints
 }) => {
 	test.slow();
-	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
-	await ready(phone);
+	const phone = await phoneOf(browser, demo, 'Noor Bastani');
+	const context = phone.context();
 	await onDevice(phone, '/me');
 	await phone.goto('/me/day/24/run?speed=20');
 	await onDevice(phone, '/me/day/24/run');
@@ -90,11 +85,9 @@ test('a session at twenty times its speed, without a network in the middle and w
 	await expect(page.getByRole('complementary')).toContainText(/Day 24.*done/);
 });
 
-test('what hurts is told and left out, and what was done of it counts', async ({ browser, demo, site }) => {
-	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links['Oren Falkestad']}`);
-	await ready(phone);
+test('what hurts is told and left out, and what was done of it counts', async ({ browser, demo }) => {
+	const phone = await phoneOf(browser, demo, 'Oren Falkestad');
+	const context = phone.context();
 	await phone.goto('/me/day/24/run');
 	await ready(phone);
 	await phone.getByRole('button', { name: 'Start' }).click();
@@ -159,12 +152,10 @@ test('a coach leads a session by the clock, from the keyboard, and a second scre
 
 test('exercises of a session are said as they begin, for those who do not see them', async ({
 	browser,
-	demo,
-	site
+	demo
 }) => {
-	const context = await browser.newContext({ baseURL: site, viewport: PHONE });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links['Oren Falkestad']}`);
+	const phone = await phoneOf(browser, demo, 'Oren Falkestad');
+	const context = phone.context();
 	await phone.goto('/me/day/24/run?again');
 	await ready(phone);
 	await phone.getByRole('button', { name: 'Start' }).click();

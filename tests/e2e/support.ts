@@ -286,6 +286,7 @@ export async function phoneOf(
 	const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
 	const page = await phone.newPage();
 	await openLink(page, `/join/${demo.links[name]}`);
+	await ready(page);
 	return page;
 }
 

@@ -1,5 +1,7 @@
 /** Removes what a device keeps of a participant: after signing out, deletion, or when the server does not know them any more. */
 
+import { unsubscribeDevice } from './reminders';
+
 /** Of a coach's work; it stays with the coach. */
 const COACHS = /^cadrex\.(?:draft\.|window$)/;
 const OURS = 'cadrex.';
@@ -21,9 +23,10 @@ const here = (): Places => ({
 	...('localStorage' in globalThis && { local: globalThis.localStorage })
 });
 
-/** Removes pages, sessions, heart rates, waiting results and answers under way. What cannot be removed does not keep the rest. */
+/** Removes pages, sessions, heart rates, waiting results, answers under way and the subscription to reminders. What cannot be removed does not keep the rest. */
 export async function forgetPerson({ caches, indexedDB, local }: Places = here()): Promise<void> {
 	await Promise.allSettled([
+		unsubscribeDevice(),
 		caches?.delete(PAGES),
 		indexedDB &&
 			new Promise<void>((resolve) => {

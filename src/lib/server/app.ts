@@ -11,6 +11,8 @@ import { readConfig, type Config } from './platform/config';
 import type { Context } from './platform/context';
 import { openLog } from './platform/log';
 import { openMail, type Mail } from './platform/mail';
+import { openPush, overTls, type Push } from './platform/push';
+import { PushStandIn } from './platform/push-stand-in';
 import { migrate } from './db/migrate';
 import { openDatabase } from './db/open';
 import { Live } from './live/live';
@@ -22,6 +24,7 @@ import { weeksJob } from './health/answers';
 import { askWeeklyJob } from './people/intake';
 import { carryOn, letGo } from './post/letters';
 import { lettersJob } from './post/deliver';
+import { remindersJob } from './post/reminders';
 import { morningJob, wakeJob } from './post/morning';
 import { healthUntilJob } from './privacy/health-until';
 import { purgeJob } from './upkeep/purge';
@@ -35,6 +38,10 @@ export interface App extends Context {
 	/** Tells pages what comes about, as it does. */
 	live: Live;
 	mail: Mail;
+	/** Sends notifications to the devices of those who want reminders. */
+	push: Push;
+	/** The simulated push service with its phones, or null with real ones. */
+	pushStandIn: PushStandIn | null;
 	/** Room on the disk of the embedded database; null with a server, which sees to its own. */
 	room: Room | null;
 	/** Tries by address, and at an account whatever the address: its password at the sign-in and after it, its code, links that set a new one. */
@@ -65,6 +72,9 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		onError: (error, job) => log.error({ err: error, job }, 'a job failed')
 	});
 	const mail = openMail(config.mail, config.dataDirectory, { clock: realClock, ids: randomIds });
+	const clock = demoClock ?? base;
+	const pushStandIn = config.pushStandIn ? new PushStandIn(clock) : null;
+	const push = await openPush(whole, config.pushContact, pushStandIn?.transport ?? overTls());
 	let last: Promise<unknown> = Promise.resolve();
 	/** One after the other: the engine makes one at a time. Named by the real time, whatever the clock of the demo says. */
 	const makeBackup = (): Promise<Backup> => {
@@ -76,7 +86,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		backUp: makeBackup,
 		control: config.databaseUrl ? null : new Control(config.dataDirectory, randomIds),
 		db,
-		clock: demoClock ?? base,
+		clock,
 		ids: randomIds,
 		config,
 		log,
@@ -85,6 +95,8 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		threads: new Threads(config.workers),
 		live: await Live.start(whole),
 		mail,
+		push,
+		pushStandIn,
 		room,
 		limits: {
 			signIn: new TryLimit(db, 'sign-in', config.signInTries, QUARTER_HOUR),
@@ -101,6 +113,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 	// The embedded database has one process at a time: what another had in hand it does not come back for.
 	if (!config.databaseUrl) await letGo(whole);
 	await jobs.register(lettersJob(app, mail));
+	await jobs.register(remindersJob(app, push));
 	await jobs.register(wakeJob(app));
 	await jobs.register(morningJob(app, mail));
 	await jobs.register(purgeJob(app));

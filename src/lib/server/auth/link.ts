@@ -84,6 +84,30 @@ export async function linkOf(
 }
 
 /**
+ * Signs a device in, and out of what it showed before. Its reminders stay on if they are for the same person.
+ * @param before the token that the device had until now, or null
+ */
+async function signInDevice(
+	tx: Queries,
+	token: string,
+	enrolmentId: EnrolmentId,
+	now: number,
+	before: string | null
+): Promise<void> {
+	await tx.query(
+		'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
+		[hashToken(token), enrolmentId, instant(now), instant(now + LOGIN_LASTS)]
+	);
+	if (before === null) return;
+	await tx.query(
+		`update push_subscription s set login_hash = $1, enrolment_id = $2, look_at = $4 from enrolment was, enrolment n
+		 where s.login_hash = $3 and was.id = s.enrolment_id and n.id = $2 and was.participant_id = n.participant_id`,
+		[hashToken(token), enrolmentId, hashToken(before), instant(now)]
+	);
+	await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
+}
+
+/**
  * Exchanges the secret of a link for the token of a cookie; null when the link is not good (any more).
  * @param before the token that this device had until now: a device has one at a time
  */
@@ -98,17 +122,12 @@ export async function openLink(
 	const token = ids.secret();
 	const now = clock.now();
 	await db.transaction(async (tx) => {
-		if (before !== null)
-			await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
 		// A way back is good once.
 		await tx.query('delete from way_back where token_hash = $1 or expires_at <= $2', [
 			hashToken(secret),
 			instant(now)
 		]);
-		await tx.query(
-			'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
-			[hashToken(token), found.enrolmentId, instant(now), instant(now + LOGIN_LASTS)]
-		);
+		await signInDevice(tx, token, found.enrolmentId, now, before);
 	});
 	return token;
 }
@@ -125,11 +144,7 @@ export async function switchTo(
 	const token = ids.secret();
 	const now = clock.now();
 	await db.transaction(async (tx) => {
-		await tx.query('delete from participant_login where token_hash = $1', [hashToken(before)]);
-		await tx.query(
-			'insert into participant_login (token_hash, enrolment_id, created_at, expires_at) values ($1, $2, $3, $4)',
-			[hashToken(token), found.enrolmentId, instant(now), instant(now + LOGIN_LASTS)]
-		);
+		await signInDevice(tx, token, found.enrolmentId, now, before);
 	});
 	return token;
 }

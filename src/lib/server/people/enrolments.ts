@@ -148,6 +148,10 @@ export async function enrolmentById(db: Queries, id: EnrolmentId): Promise<Enrol
 	return only(await db.query<Enrolment>(`${SELECT} where e.id = $1`, [id]));
 }
 
+/** Several people by their enrolments alone. */
+export const enrolmentsById = (db: Queries, ids: readonly EnrolmentId[]): Promise<Enrolment[]> =>
+	db.query<Enrolment>(`${SELECT} where e.id = any($1::uuid[])`, [[...new Set(ids)]]);
+
 /** One person of a coach's own challenge. @throws Refusal 404 */
 export async function enrolmentOf(db: Queries, challenge: OwnedChallenge, id: string): Promise<OwnPerson> {
 	const [found] = await db.query<OwnPerson>(`${SELECT} where e.challenge_id = $1 and e.id = $2`, [

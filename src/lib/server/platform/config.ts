@@ -19,6 +19,7 @@ const environment = object({
 		.matches(/^smtps?:\/\//, 'begins with smtp:// or smtps://')
 		.optional(),
 	CADREX_MAIL_FROM: string().max(200).default('Cadrex <cadrex@localhost>'),
+	CADREX_PUSH: string().oneOf(['simulated', 'on']).optional(),
 	ORIGIN: string()
 		.test(
 			'address',
@@ -44,6 +45,10 @@ export interface Config {
 	/** Where backups are kept, and how many; 0: none are made by themselves. */
 	backups: { directory: string; kept: number };
 	mail: MailConfig;
+	/** Whether reminders go to the simulated push service, as in the demo. */
+	pushStandIn: boolean;
+	/** Where push services reach the operator (RFC 8292, 2.1): an address that begins with https:// or mailto:. */
+	pushContact: string;
 	/** The address that people use; null when each request says it for itself. */
 	origin: string | null;
 	/** Failed sign-ins taken from one address in a quarter of an hour. */
@@ -71,6 +76,10 @@ export function readConfig(env: Record<string, string | undefined>): Config {
 				kept: values.CADREX_BACKUPS ?? (values.DATABASE_URL || values.CADREX_DEMO === '1' ? 0 : 7)
 			},
 			mail: { server: values.CADREX_SMTP ?? null, from: values.CADREX_MAIL_FROM },
+			pushStandIn: (values.CADREX_PUSH ?? (values.CADREX_DEMO === '1' ? 'simulated' : 'on')) === 'simulated',
+			pushContact: values.ORIGIN?.startsWith('https:')
+				? new URL(values.ORIGIN).origin
+				: `mailto:${/<([^>]+)>/.exec(values.CADREX_MAIL_FROM)?.[1] ?? values.CADREX_MAIL_FROM}`,
 			origin: values.ORIGIN ? new URL(values.ORIGIN).origin : null,
 			signInTries: values.CADREX_SIGN_IN_TRIES
 		};

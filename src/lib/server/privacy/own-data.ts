@@ -38,7 +38,8 @@ const OF_ENROLMENT = [
 	'weekly',
 	'form_check',
 	'request',
-	'poll_answer'
+	'poll_answer',
+	'push_subscription'
 ] as const;
 
 export interface OwnData {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { dev } from '$app/environment';
+	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import WaitingResults from '$lib/features/me/WaitingResults.svelte';
 	import type { LayoutProps } from './$types';
@@ -10,7 +11,15 @@
 		// In development nothing is kept: what is being changed has to be seen.
 		if (dev || !('serviceWorker' in navigator)) return;
 		void navigator.serviceWorker.register('/service-worker.js', { type: 'module' });
+		navigator.serviceWorker.addEventListener('message', openAsked);
+		return () => navigator.serviceWorker.removeEventListener('message', openAsked);
 	});
+	/** A tap on a reminder opens its page here. A person in the middle of a session is left in it. */
+	function openAsked({ data: message, ports }: MessageEvent<{ open?: string }>) {
+		if (!message.open) return;
+		ports[0]?.postMessage(true);
+		if (!page.url.pathname.endsWith('/run')) void goto(message.open);
+	}
 	/** Hands over to the device what it should keep: today, and the days that are still open. */
 	$effect(() => {
 		const paths = page.data.keep;

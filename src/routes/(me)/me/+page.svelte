@@ -199,7 +199,7 @@
 	{/if}
 	<MyStrip days={data.days} tally={data.tally} />
 	<div class="flex flex-wrap justify-center gap-x-4">
-		{#each [['/me/messages', 'Messages'], ['/me/week', 'Your week'], ['/me/body', 'Measures'], ['/me/photos', 'Photographs'], ['/me/form', 'Form check']] as [href, text] (href)}
+		{#each [['/me/messages', 'Messages'], ['/me/reminders', 'Reminders'], ['/me/week', 'Your week'], ['/me/body', 'Measures'], ['/me/photos', 'Photographs'], ['/me/form', 'Form check']] as [href, text] (href)}
 			<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" {href}>{text}</a>
 		{/each}
 		<a class="quiet inline-flex min-h-11 items-center px-3 text-sm underline" href="/me/history"

@@ -2,6 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { addDays, dateIn, instantOf } from '$core/calendar';
 import { demoWorld } from '$demo/world';
 import { carryOn } from '$lib/server/post/letters';
+import { REMINDERS } from '$lib/server/post/reminders';
 import { wayBack } from '$lib/server/web/way-back';
 import type { RequestHandler } from './$types';
 
@@ -29,5 +30,6 @@ export const POST: RequestHandler = async ({ request, locals, url }) => {
 		await world.train();
 	} else error(400, 'The clock moves by an hour, to the next morning, or back to the real time.');
 	await carryOn(app);
+	await app.jobs.send(app.db, REMINDERS, {});
 	redirect(303, wayBack(form.get('back'), url.origin, '/'));
 };

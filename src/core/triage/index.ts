@@ -1,3 +1,4 @@
+export { absenceIn, type Absence } from './absence';
 export { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, type Said, type Tone } from './draft';
 export { heardAgo, isOwedPraise } from './contact';
 export { effectOf, isAnswered, type Effect } from './answered';

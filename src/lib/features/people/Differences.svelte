@@ -16,8 +16,10 @@
 		form: { message?: string } | null;
 		/** What was asked for and granted: the form opens with it; null: nothing. */
 		granted?: Want | null;
+		/** Open as the page comes up. */
+		open?: boolean;
 	}
-	let { name, overrides, own, today, days, form, granted = null }: Props = $props();
+	let { name, overrides, own, today, days, form, granted = null, open = false }: Props = $props();
 	const names = $derived(libraryOf(own).names());
 	// svelte-ignore state_referenced_locally
 	const isMuch = granted === 'more' || granted === 'less';
@@ -80,7 +82,7 @@
 			{/each}
 		</ul>
 	{/if}
-	<details class="mt-2" open={granted !== null}>
+	<details class="mt-2" open={open || granted !== null}>
 		<summary class="cursor-pointer text-sm font-semibold">Change something for {name}</summary>
 		{#if granted}<p class="remark mt-1 text-sm" role="status">
 				You said yes: {granted === 'other' ? 'make the change' : `${granted} of it`} here.

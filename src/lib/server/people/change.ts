@@ -37,6 +37,20 @@ export async function changePerson(
 	return { unread };
 }
 
+/** Changes what a person has to train with, and nothing else. Returns and throws as `changePerson`. */
+export const changeEquipment = (
+	context: Context,
+	person: OwnPerson,
+	equipment: string
+): Promise<{ unread: string[] }> =>
+	changePerson(context, person, {
+		name: person.name,
+		zone: person.zone,
+		level: person.level,
+		limits: person.addedLimits,
+		equipment
+	});
+
 /** What is another than it was, in words; of limits that it is, not which. */
 function changesText(
 	before: OwnPerson,

@@ -1,13 +1,23 @@
 import { hourSchema } from '$contracts/person';
 import { minutesOfDay } from '$contracts/values';
 import { participantChanged } from '../day/changed';
+import { noteChange } from '../health/records';
 import type { Context } from '../platform/context';
 import type { EnrolmentId, ParticipantId } from '../platform/ids';
 import { only, type Queries } from '../db/database';
 import { validate } from '../web/validate';
 
-/** Sets the hour at which somebody trains; empty: as soon as a day opens. @throws Refusal 400 */
-export async function setHour(context: Context, enrolmentId: EnrolmentId, raw: unknown): Promise<void> {
+/**
+ * Sets the hour at which somebody trains; empty: as soon as a day opens.
+ * @param by a coach's change is listed among those of the person
+ * @throws Refusal 400
+ */
+export async function setHour(
+	context: Context,
+	enrolmentId: EnrolmentId,
+	raw: unknown,
+	by: 'person' | 'coach' = 'person'
+): Promise<void> {
 	const { hour } = validate(hourSchema, raw);
 	await context.db.transaction(async (tx) => {
 		const { id } = only(
@@ -17,6 +27,8 @@ export async function setHour(context: Context, enrolmentId: EnrolmentId, raw: u
 				[enrolmentId, hour ? minutesOfDay(hour) : null]
 			)
 		);
+		if (by === 'coach')
+			await noteChange(tx, id, 'coach', `trains at: ${hour || 'no fixed hour'}`, context.clock.now());
 		await participantChanged(context, tx, id);
 	});
 }

@@ -6,6 +6,7 @@ import { lastDays } from '$lib/server/attendance/roll';
 import { adviceAbout, decideIncident, endSparing, followUp, incidentsOf } from '$lib/server/health/incidents';
 import { houseOf, practiceOf } from '$lib/server/practice/practice';
 import { inNeed, type InNeed } from '$lib/server/reach/triage';
+import { excuseProposed } from '$lib/server/reach/excuse-proposed';
 import { easeIn, isEased, reentryFor } from '$lib/server/reach/reentry';
 import { noteReach, removeReach } from '$lib/server/reach/reaches';
 import { formText, spanIn } from '$lib/server/web/form-text';
@@ -87,6 +88,8 @@ export const load: PageServerLoad = async (event) => {
 		thread,
 		/** What they wrote last, where nobody has answered it. */
 		waiting: shown ? stillAsked(thread, shown.reaches, asOf) : null,
+		/** Days off that they seem to have written of. */
+		excuse: shown ? excuseProposed(thread, shown.person, shown.row.days, challenge, asOf) : null,
 		/** Of the next message. */
 		messageId: app.ids.uuid(),
 		draft: shown ? await draftOf(event.locals, shown, challenge, { thread, now: asOf }) : '',

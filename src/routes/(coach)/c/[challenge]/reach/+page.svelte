@@ -78,6 +78,19 @@
 	}
 </script>
 
+{#snippet excuseForm(person: string)}
+	{#key `${person} ${data.excuse?.from}`}
+		<ExcuseForm
+			{person}
+			day={data.day}
+			rail={data.rail}
+			proposed={data.excuse}
+			message={said && what === 'excuse' ? said.message : null}
+			bind:open={excusing}
+		/>
+	{/key}
+{/snippet}
+
 <svelte:head><title>Reach out · {data.challenge.name}</title></svelte:head>
 <svelte:window {onkeydown} />
 <div class="mb-3 flex flex-wrap items-baseline gap-x-4">
@@ -285,6 +298,10 @@
 								>.
 							</p>
 						{:else}
+							{#if form && 'excused' in form}<p class="mb-2 text-sm" role="status">
+									Excused. Those days count for nothing.
+								</p>{/if}
+							{#if data.excuse}<div class="mb-4">{@render excuseForm(one.id)}</div>{/if}
 							{#key one.id}
 								<WriteForm
 									person={one.id}
@@ -319,19 +336,9 @@
 							<p class="quiet mt-2 text-[13px]">
 								Comes up again after {counted(data.againAfter, 'day')} if it is still so.
 							</p>
-							{#key one.id}
-								<div class="mt-3">
-									<ExcuseForm
-										person={one.id}
-										day={data.day}
-										rail={data.rail}
-										message={said && what === 'excuse' ? said.message : null}
-										bind:open={excusing}
-									/>
-								</div>
-							{/key}
+							{#if !data.excuse}{@render excuseForm(one.id)}{/if}
 							<ul class="border-base-300 mt-3 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2 text-sm">
-								<li><a class="link-quiet" href="{base}/people/{one.id}">Adjust their sessions</a></li>
+								<li><a class="link-quiet" href="{base}/people/{one.id}?differ#differs">Adjust their sessions</a></li>
 								<li><a class="link-quiet" href="{base}/people/{one.id}/body">Measures and weeks</a></li>
 								<li><a class="link-quiet" href="{base}/people/{one.id}/intake">Health answers</a></li>
 							</ul>

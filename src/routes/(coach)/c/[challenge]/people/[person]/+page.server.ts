@@ -1,7 +1,14 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
-import { excusesOf, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
+import {
+	excuseSpan,
+	excusesOf,
+	pause,
+	pausesOf,
+	removePause,
+	unexcuse
+} from '$lib/server/attendance/excuses';
 import { againOf } from '$lib/server/attendance/again';
 import { checkinsOf } from '$lib/server/attendance/history';
 import { planIn } from '$lib/server/attendance/of-request';
@@ -20,14 +27,16 @@ import { threadOf } from '$lib/server/messages/messages';
 import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
+import { setHour } from '$lib/server/people/hour';
+import { excuseProposed } from '$lib/server/reach/excuse-proposed';
 import { askAgain } from '$lib/server/people/intake';
-import { changePerson } from '$lib/server/people/change';
+import { changeEquipment, changePerson } from '$lib/server/people/change';
 import { addDays, dateIn, LAST_ZONE } from '$core/calendar';
 import { challengesOf } from '$lib/server/challenge/challenge';
 import { challengesWith, comeBack, leave, moveTo } from '$lib/server/people/leave';
 import { unenrol, type OwnPerson } from '$lib/server/people/enrolments';
 import { takingsOf } from '$lib/server/shelf/shelf';
-import { formText, overrideFrom } from '$lib/server/web/form-text';
+import { formText, overrideFrom, spanIn } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { coachIn } from '$lib/server/web/viewer';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
@@ -44,6 +53,7 @@ export const load: PageServerLoad = async (event) => {
 	const person = await ownPerson(event, event.params.person);
 	const plan = await planIn(event.locals, challenge);
 	const { days, adherence, extras, trend, silent } = rollRow(person, challenge, plan, asOf);
+	const thread = await threadOf(app.db, person.id, asOf);
 	const { strip: _strip, extras: _extras, suited: _suited, holds, kit, kitUnread, ...shown } = person;
 	return {
 		person: { ...shown, equipment: kitText(kit, kitUnread), unread: kitUnread },
@@ -60,7 +70,9 @@ export const load: PageServerLoad = async (event) => {
 		days,
 		adherence,
 		extras,
-		thread: (await threadOf(app.db, person.id, asOf)).slice(-THREAD_SHOWN),
+		thread: thread.slice(-THREAD_SHOWN),
+		/** Days off that they seem to have written of. */
+		excuse: excuseProposed(thread, person, days, challenge, asOf),
 		again: await againOf(app.db, person.id, asOf),
 		taken: await takingsOf(app.db, person.id, asOf),
 		trend,
@@ -132,6 +144,28 @@ export const actions: Actions = {
 		const form = await event.request.formData();
 		const raw = { ...Object.fromEntries(form), limits: form.getAll('limits') };
 		const done = await orFail(changePerson(event.locals.app, await person(event), raw));
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	equipment: async (event) => {
+		const equipment = formText(await event.request.formData(), 'equipment');
+		const done = await orFail(changeEquipment(event.locals.app, await person(event), equipment), {
+			editing: 'equipment' as const
+		});
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	hour: async (event) => {
+		const hour = formText(await event.request.formData(), 'hour');
+		const done = await orFail(setHour(event.locals.app, (await person(event)).id, { hour }, 'coach'), {
+			editing: 'hour' as const
+		});
+		return 'failed' in done ? done.failed : { changed: true };
+	},
+	excuse: async (event) => {
+		const span = spanIn(await event.request.formData());
+		const challenge = await ownChallenge(event);
+		const done = await orFail(excuseSpan(event.locals.app, challenge, await person(event), span), {
+			editing: 'excuse' as const
+		});
 		return 'failed' in done ? done.failed : { changed: true };
 	},
 	leave: async (event) => {

@@ -11,6 +11,8 @@
 	import Documents from '$lib/features/people/Documents.svelte';
 	import PrivateNotes from '$lib/features/people/PrivateNotes.svelte';
 	import InChallenges from '$lib/features/people/InChallenges.svelte';
+	import Owns from '$lib/features/people/Owns.svelte';
+	import ExcuseForm from '$lib/features/people/ExcuseForm.svelte';
 	import Mind from '$lib/features/people/Mind.svelte';
 	import Differences from '$lib/features/people/Differences.svelte';
 	import CheckinList from '$lib/features/people/CheckinList.svelte';
@@ -26,6 +28,10 @@
 	let { data, form }: PageProps = $props();
 	const person = $derived(data.person);
 	const first = $derived(person.name.split(' ')[0]);
+	const mayEdit = $derived(data.challenge.role !== 'viewer' && !data.back);
+	/** What was refused of a value that is edited in place. */
+	const refused = (value: 'equipment' | 'hour' | 'excuse'): string | null =>
+		form && 'editing' in form && form.editing === value && 'message' in form ? String(form.message) : null;
 </script>
 
 <svelte:head><title>{person.name} · {data.challenge.name}</title></svelte:head>
@@ -58,42 +64,15 @@
 			answers={form.looked.answers}
 			screening={form.looked.screening}
 		/>{:else}
-		<section class="panel p-4" aria-labelledby="owns">
-			<h2 id="owns">Has and wants</h2>
-			<dl class="mt-1 grid grid-cols-[max-content_minmax(0,1fr)] gap-x-4 gap-y-1 text-sm">
-				<dt class="quiet">Equipment</dt>
-				<dd>{person.equipment || 'nothing listed'}</dd>
-				<dt class="quiet">Minutes</dt>
-				<dd>{person.minutes === null ? 'not said' : `${person.minutes} min for a session`}</dd>
-				<dt class="quiet">Trains at</dt>
-				<dd>{person.trainsAt === null ? 'no fixed hour' : `${timeOfDay(person.trainsAt)} by their clock`}</dd>
-				{#if data.company.team}<dt class="quiet">Team</dt>
-					<dd>{data.company.team}</dd>{/if}
-				{#if data.company.buddies.length > 0}<dt class="quiet">
-						{data.company.buddies.length === 1 ? 'Buddy' : 'Buddies'}
-					</dt>
-					<dd class="flex flex-wrap gap-x-3">
-						{#each data.company.buddies as one (one.id)}<a
-								class="link-quiet"
-								href="/c/{data.challenge.id}/people/{one.id}">{one.name}</a
-							>{/each}
-					</dd>{/if}
-				{#if person.goals}<dt class="quiet">Wants</dt>
-					<dd>“{person.goals}”</dd>{/if}
-			</dl>
-			<p class="mt-2 text-sm">
-				<a
-					class="link-quiet"
-					href="/c/{data.challenge.id}/people/{person.id}/session{data.day ? `?day=${data.day}` : ''}"
-					>The session as {first} gets it</a
-				>
-			</p>
-			<p class="mt-1 flex flex-wrap gap-x-4 text-sm">
-				<a class="link-quiet" href="/c/{data.challenge.id}/people/{person.id}/body"
-					>Measures, weeks and photographs</a
-				>
-			</p>
-		</section>{/if}
+		<Owns
+			{person}
+			name={first ?? person.name}
+			company={data.company}
+			base="/c/{data.challenge.id}/people"
+			day={data.day}
+			{mayEdit}
+			refused={{ equipment: refused('equipment'), hour: refused('hour') }}
+		/>{/if}
 </div>
 
 <section class="panel mb-4 overflow-x-auto p-4" aria-label="Days">
@@ -179,6 +158,15 @@
 	</section>
 
 	<div class="flex flex-col gap-4">
+		{#if mayEdit}<div class="panel px-4 pt-2 pb-3">
+				{#key data.excuse?.from}<ExcuseForm
+						person={person.id}
+						day={data.day}
+						rail={data.rail}
+						proposed={data.excuse}
+						message={refused('excuse')}
+					/>{/key}
+			</div>{/if}
 		<section class="panel flex flex-col gap-2 p-4" aria-labelledby="link">
 			<h2 id="link">Personal link</h2>
 			{#if form && 'link' in form && form.link}
@@ -234,6 +222,7 @@
 			today={data.day ?? 1}
 			days={data.days.length}
 			{form}
+			open={page.url.searchParams.has('differ')}
 			granted={WANTS.find((want) => want === page.url.searchParams.get('change')) ?? null}
 		/>
 		<PrivateNotes name={first ?? person.name} notes={data.notes} zone={data.coach.zone} {form} />

@@ -29,6 +29,7 @@
 	<p class="ml-auto flex gap-3 text-sm">
 		{#if before}<a class="link-quiet" href="?day={before}">Day {before}</a>{/if}
 		{#if after}<a class="link-quiet" href="?day={after}">Day {after}</a>{/if}
+		<a class="link-quiet" href="{base}/{data.person.id}?differ#differs">Another exercise for {first}</a>
 		<a class="link-quiet" href="{base}/fit?day={data.fitDay}">Everybody</a>
 	</p>
 </div>
@@ -38,7 +39,7 @@
 	<p class="remark remark-safety">
 		<b>Nothing of “{data.as.name}” is left for {first}</b>: no exercise of it is safe with the limits and what
 		is at hand.
-		<a class="link-quiet" href="{base}/{data.person.id}#differs">Give another exercise</a>
+		<a class="link-quiet" href="{base}/{data.person.id}?differ#differs">Give another exercise</a>
 	</p>
 {:else}
 	{#if !data.person.answered}<p class="remark remark-attention mb-3">

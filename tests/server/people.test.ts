@@ -220,9 +220,17 @@ describe('a person', () => {
 		expect(person.addedLimits).toEqual(['no jumps', 'no floor']);
 		expect(person.limits).toEqual(['no floor', 'no jumps']);
 		const plan = await planOf(context.db, world.challenge);
-		const [first] = openingsOf([rollRow(person, world.challenge, plan, context.clock.now())], 3);
+		const [first] = openingsOf(
+			[rollRow(person, world.challenge, plan, context.clock.now())],
+			3,
+			context.clock.now()
+		);
 		expect(new Date(first?.opens ?? 0).toISOString()).toBe('2026-11-25T04:30:00.000Z');
-		const [ahead] = openingsOf([rollRow(person, world.challenge, plan, context.clock.now())], 4);
+		const [ahead] = openingsOf(
+			[rollRow(person, world.challenge, plan, context.clock.now())],
+			4,
+			context.clock.now()
+		);
 		expect(new Date(ahead?.opens ?? 0).toISOString()).toBe('2026-11-25T20:30:00.000Z');
 		await expect(
 			changePerson(context, await ownPersonOf(context, world, id()), {

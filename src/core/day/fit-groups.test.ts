@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { HoldReason } from '../health';
 import { fitGroups } from './fit-groups';
 import type { FitCell, FitRow } from './fit-row';
 
@@ -15,10 +16,10 @@ const same = (exercise: string, load: string | null = null): FitCell => ({
 const person = (
 	name: string,
 	cells: FitCell[],
-	more: Partial<FitRow> & { over?: boolean; isHeld?: boolean } = {}
+	more: Partial<FitRow> & { over?: boolean; hold?: HoldReason } = {}
 ) => {
-	const { over = false, isHeld = false, ...row } = more;
-	return { name, over, isHeld, row: { cells, seconds: 600, unfit: [], nothing: false, ...row } };
+	const { over = false, hold = null, ...row } = more;
+	return { name, over, hold, row: { cells, seconds: 600, unfit: [], nothing: false, ...row } };
 };
 const planned = (name: string, more = {}) => person(name, [same('Squat'), same('Curl', '8 kg')], more);
 const lighter = (name: string, load: string) =>
@@ -45,7 +46,7 @@ describe('people whom the same is different for', () => {
 			[
 				planned('longer', { over: true }),
 				person('out', [same('Squat'), out], { unfit: [{ exercise: 'Curl', role: 'main', why: 'no' }] }),
-				planned('held', { isHeld: true }),
+				planned('held', { hold: 'clearance' }),
 				planned('as planned'),
 				person('nothing', [out, out], { nothing: true })
 			],

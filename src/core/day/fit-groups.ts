@@ -1,4 +1,5 @@
 /** People of a day together whom the same is different for, those who need attention first. */
+import type { HoldReason } from '../health';
 import type { FitRow } from './fit-row';
 
 /** Why a coach should look at a group, the most urgent first. */
@@ -25,8 +26,8 @@ interface Grouped {
 	row: FitRow;
 	/** It takes them longer than they have. */
 	over: boolean;
-	/** Whether nothing is released to them. */
-	isHeld: boolean;
+	/** Why nothing is released to them, or null. */
+	hold: HoldReason | null;
 }
 
 const withLoad = (exercise: string, load: string | null): string =>
@@ -45,10 +46,10 @@ function differencesOf(
 	return all.filter((one, i) => all.findIndex(({ from, to }) => from === one.from && to === one.to) === i);
 }
 
-const attentionOf = ({ row, over, isHeld }: Grouped): Attention =>
+const attentionOf = ({ row, over, hold }: Grouped): Attention =>
 	row.nothing
 		? 'nothing'
-		: isHeld
+		: hold !== null
 			? 'held'
 			: row.unfit.some(({ role }) => role === 'main')
 				? 'left out'

@@ -2,6 +2,7 @@
 	import type { Attention } from '$core/day';
 	import type { FitMatrix } from '$lib/server/fit/fit';
 	import { counted } from '$lib/format';
+	import { HOLD_TEXT } from '$lib/ui/hold-text';
 
 	/** A line for each group of people whom the same is different for, those who need attention first. */
 	let { matrix, base }: { matrix: FitMatrix; base: string } = $props();
@@ -32,8 +33,11 @@
 			<p class="text-sm">
 				{#each people.slice(0, SHOWN) as one, at (one.id)}{at > 0 ? ', ' : ''}<a
 						class="link-quiet"
-						href="{base}/{one.id}">{one.name}</a
-					>{#if group.attention === 'longer'}<span class="quiet">
+						href="{base}/{one.id}"
+						>{#if one.hold}<s>{one.name}</s>{:else}{one.name}{/if}</a
+					>{#if one.hold}<span class="quiet">
+							({HOLD_TEXT[one.hold]})</span
+						>{/if}{#if group.attention === 'longer'}<span class="quiet">
 							({Math.round(one.row.seconds / 60)} of {one.minutes} min)</span
 						>{/if}{/each}{#if people.length > SHOWN}<span class="quiet"
 						>, and {people.length - SHOWN} more</span
@@ -46,9 +50,7 @@
 						{to ?? 'left out'}{#if why}<span class="quiet text-[13px]">, {why}</span>{/if}
 					</li>
 				{/each}
-				{#if group.attention === 'held'}<li class="quiet">
-						Nothing is released; the person’s page says why.
-					</li>{/if}
+				{#if group.attention === 'held'}<li class="quiet">Nothing is released.</li>{/if}
 			</ul>
 		</li>
 	{/each}

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import type { FitRow, PlannedPart } from '$core/day';
+	import type { HoldReason } from '$core/health';
 	import { counted, minutesText } from '$lib/format';
+	import { HOLD_TEXT } from '$lib/ui/hold-text';
 	import { VirtualRows } from '$lib/ui/virtual-rows.svelte';
 
 	interface Person {
@@ -12,6 +14,8 @@
 		minutes: number;
 		over: boolean;
 		differs: boolean;
+		/** Why nothing is released to them, or null. */
+		hold: HoldReason | null;
 	}
 	/** Everybody beside the exercises of a day: who gets what, and why. */
 	interface Props {
@@ -125,16 +129,21 @@
 							>
 								<button
 									class="hover:text-primary truncate text-left font-semibold"
-									onclick={() => (chosen = chosen === one.id ? null : one.id)}>{one.name}</button
+									onclick={() => (chosen = chosen === one.id ? null : one.id)}
+									>{#if one.hold}<s>{one.name}</s>{:else}{one.name}{/if}</button
 								>
 								<span class="quiet truncate text-[12px]">{one.answered ? one.level : 'questions open'}</span>
 							</span>
 							<span role="cell" class={['self-center', one.over ? 'attention font-semibold' : 'quiet']}
-								>{one.row.nothing ? '–' : minutesText(one.row.seconds)}{one.over
+								>{one.row.nothing || one.hold ? '–' : minutesText(one.row.seconds)}{one.over
 									? ` of ${one.minutes}`
 									: ''}</span
 							>
-							{#if one.row.nothing}
+							{#if one.hold}
+								<span role="cell" class="attention self-center px-2 font-semibold whitespace-nowrap"
+									>nothing is released: {HOLD_TEXT[one.hold]}</span
+								>
+							{:else if one.row.nothing}
 								<span role="cell" class="attention self-center px-2 font-semibold whitespace-nowrap"
 									>nothing of it is left</span
 								>

@@ -22,6 +22,7 @@
 	});
 </script>
 
+<svelte:window onkeydown={({ key }) => key === 'Escape' && (editing = false)} />
 {#if editing || message}
 	<form
 		bind:this={form}
@@ -33,7 +34,6 @@
 				await update({ reset: false });
 				if (result.type === 'success') editing = false;
 			}}
-		onkeydown={({ key }) => key === 'Escape' && (editing = false)}
 	>
 		{@render field()}
 		<button class="btn btn-sm btn-outline">Save</button>

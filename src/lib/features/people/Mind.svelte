@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { HOLD_TEXT } from '$lib/ui/hold-text';
 	import { enhance } from '$app/forms';
 	import type { Hold } from '$core/health';
 	import type { Limitation } from '$core/kit';
@@ -47,13 +48,6 @@
 		documents,
 		form
 	}: Props = $props();
-	const HOLDS = {
-		stopped: 'Held: stopped at a warning sign',
-		questions: 'Held: the questions are not answered yet',
-		clearance: 'Held: somebody qualified has to say yes first',
-		'clearance over': 'Held: the clearance has run out',
-		pain: 'Held: pain'
-	} as const;
 	/** The last day on which it is good: it ends with the day. */
 	const lastDay = (until: number): string => dayText(dateIn(zone, until - 1));
 	const isGood = ({ until, takenBack }: Clearance) => takenBack === null && (until === null || until > now);
@@ -70,7 +64,7 @@
 	</div>
 	{#if hold}
 		<div class="remark remark-safety mt-2">
-			<p class="font-semibold">{HOLDS[hold.reason]}</p>
+			<p class="font-semibold">On hold: {HOLD_TEXT[hold.reason]}</p>
 			<p class="text-sm">
 				Nothing is released {hold.reason === 'questions'
 					? 'before the answers are there'

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import type { HoldReason } from '$core/health';
+	import { HOLD_TEXT } from '$lib/ui/hold-text';
 	import { dayAndTimeIn, longDayText, minutesText, placeOf, timeIn } from '$lib/format';
 
 	/** What the release of a day sends as it is saved, and when it is that hour for whom. */
@@ -14,11 +16,15 @@
 			seconds: number | null;
 		};
 		openings: { opens: number; people: { id: string; name: string; zone: string }[] }[];
+		/** Who does not get it, and why. */
+		notReleased: readonly { id: string; name: string; why: HoldReason | 'excused' | 'paused' }[];
 		zone: string;
 		asOf: number;
 		base: string;
 	}
-	let { day, openings, zone, asOf, base }: Props = $props();
+	let { day, openings, notReleased, zone, asOf, base }: Props = $props();
+	const MOST_NAMED = 12;
+	const WHY = { ...HOLD_TEXT, excused: 'excused', paused: 'pauses' };
 </script>
 
 <section class="panel p-4" aria-labelledby="release">
@@ -64,6 +70,20 @@
 					{/each}
 				</tbody>
 			</table>
+		{/if}
+		{#if notReleased.length > 0}
+			<p class="mt-2 text-sm font-semibold">Not released to</p>
+			<ul class="text-sm" aria-label="Not released to">
+				{#each notReleased.slice(0, MOST_NAMED) as { id, name, why } (id)}
+					<li>
+						<a class="hover:underline" href="{base}/people/{id}"><s>{name}</s></a>
+						<span class="quiet">{WHY[why]}</span>
+					</li>
+				{/each}
+			</ul>
+			{#if notReleased.length > MOST_NAMED}<p class="quiet text-sm">
+					and {notReleased.length - MOST_NAMED} more
+				</p>{/if}
 		{/if}
 	{/if}
 </section>

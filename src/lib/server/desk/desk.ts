@@ -1,4 +1,5 @@
 import { minutesIn } from '$core/calendar';
+import type { PersonDay } from '$core/day';
 import { holdAt, type HoldReason } from '$core/health';
 import { byName } from '$core/people';
 import type { RollRow } from '../attendance/roll';
@@ -12,13 +13,38 @@ export interface Opening {
 	people: { id: string; name: string; zone: string; localMinutes: number }[];
 }
 
+/** A person who does not get a day, and why. */
+export interface NotReleased {
+	id: EnrolmentId;
+	name: string;
+	/** Of a hold; or the day is excused or paused for them. */
+	why: HoldReason | 'excused' | 'paused';
+}
+
+/** Why a day is not released to a person as things are at an instant, or null if it is. A day ahead is kept back by a hold of today. */
+function keptBack({ person: { holds } }: RollRow, own: PersonDay, asOf: number): NotReleased['why'] | null {
+	if (own.state === 'excused') return own.why === 'paused' ? 'paused' : 'excused';
+	if (own.state !== 'held' && own.state !== 'ahead' && own.state !== 'open') return null;
+	return holdAt(holds, Math.min(asOf, own.window.closes - 1))?.reason ?? null;
+}
+
+/** Who does not get a day that is theirs, by name. */
+export const notReleasedOf = (rows: readonly RollRow[], day: number, asOf: number): NotReleased[] =>
+	rows
+		.flatMap((row): NotReleased[] => {
+			const own = row.days[day - 1];
+			const why = own?.theirs ? keptBack(row, own, asOf) : null;
+			return why ? [{ id: row.person.id, name: row.person.name, why }] : [];
+		})
+		.sort(byName);
+
 /** When a day opens for whom, earliest first. */
-export function openingsOf(rows: readonly RollRow[], day: number): Opening[] {
+export function openingsOf(rows: readonly RollRow[], day: number, asOf: number): Opening[] {
 	const byInstant = new Map<number, Opening>();
-	for (const { person, days } of rows) {
+	for (const row of rows) {
+		const { person, days } = row;
 		const own = days[day - 1];
-		// Who is held gets nothing, and is named apart.
-		if (!own?.theirs || own.state === 'held' || own.state === 'excused') continue;
+		if (!own?.theirs || keptBack(row, own, asOf) !== null) continue;
 		const { opens } = own.window;
 		const opening = byInstant.get(opens) ?? { opens, people: [] };
 		opening.people.push({

@@ -12,7 +12,7 @@ import {
 	type PlannedPart
 } from '$core/day';
 import type { FitProfile } from '$core/fit';
-import { holdAt } from '$core/health';
+import { holdAt, type HoldReason } from '$core/health';
 import type { Practice } from '$core/practice';
 import { compileSession, type Session, type Timeline } from '$core/session';
 import { outlineOf, type Outline } from '$core/analysis';
@@ -62,8 +62,8 @@ export interface FitPerson {
 	over: boolean;
 	/** Whether anything differs from the plan. */
 	differs: boolean;
-	/** Whether nothing is released to them. */
-	isHeld: boolean;
+	/** Why nothing is released to them, or null. */
+	hold: HoldReason | null;
 }
 
 export interface FitMatrix {
@@ -113,7 +113,7 @@ export async function matrixOf(
 			minutes,
 			over: isOver(row.seconds, minutes),
 			differs: row.cells.some(({ kind }) => kind !== 'same'),
-			isHeld: holdAt(one.holds, asOf) !== null
+			hold: holdAt(one.holds, asOf)?.reason ?? null
 		};
 	});
 	const parts = plannedParts(body);

@@ -47,7 +47,7 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		weekBefore: day === null || day <= 7 ? null : weekTo(day - 7),
 		planned: day === null ? null : (plan[day - 1] ?? null),
 		next: plan.slice(day ?? 0, (day ?? 0) + 2),
-		openings: day === null ? [] : openingsOf(rows, day),
+		openings: day === null ? [] : openingsOf(rows, day, asOf),
 		people: rows.length,
 		held: heldOf(rows, asOf),
 		/** What is left to do before day one; null once it has begun. */

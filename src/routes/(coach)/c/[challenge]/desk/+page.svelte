@@ -8,6 +8,7 @@
 	import OpeningsChart from '$lib/features/desk/OpeningsChart.svelte';
 	import { GROUP_COLOUR, reasonWords } from '$lib/features/reach/reason-words';
 	import { REASON_KINDS, REASON_TITLE } from '$core/triage';
+	import { HOLD_TEXT } from '$lib/ui/hold-text';
 	import { KIND_TEXT } from '$lib/ui/marks';
 	import {
 		counted,
@@ -36,13 +37,6 @@
 
 	/** People shown to whom nothing is released. */
 	const MOST_HELD = 6;
-	const HELD = {
-		questions: 'questions open',
-		clearance: 'a professional says yes first',
-		'clearance over': 'clearance has run out',
-		pain: 'held because of pain',
-		stopped: 'stopped at a warning sign'
-	} as const;
 	/** People shown whose day is still open. */
 	const MOST_OPEN = 8;
 	const refused = $derived(
@@ -126,8 +120,10 @@
 				<ul class="text-sm">
 					{#each data.held.slice(0, MOST_HELD) as person (person.id)}
 						<li>
-							<a class="font-semibold hover:underline" href="{base}/people/{person.id}">{person.name}</a>
-							<span class="quiet">{HELD[person.reason]}, since {dayAndTimeIn(zone, person.since)}</span>
+							<a class="font-semibold hover:underline" href="{base}/people/{person.id}"
+								><s>{person.name}</s></a
+							>
+							<span class="quiet">{HOLD_TEXT[person.reason]}, since {dayAndTimeIn(zone, person.since)}</span>
 						</li>
 					{/each}
 				</ul>

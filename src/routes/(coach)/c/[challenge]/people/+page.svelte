@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { HOLD_TEXT } from '$lib/ui/hold-text';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import Empty from '$lib/ui/Empty.svelte';
@@ -11,13 +12,6 @@
 	const wanted = $derived(find.trim().toLowerCase());
 	const held = $derived(page.url.searchParams.get('show') === 'held');
 	const shows = (p: (typeof data.people)[number]) => !held || p.hold !== null;
-	const START = {
-		questions: 'held: questions open',
-		clearance: 'held: asks first',
-		'clearance over': 'held: clearance over',
-		pain: 'held: pain',
-		stopped: 'held: stopped at a sign'
-	} as const;
 	const people = $derived(
 		data.people.filter(
 			(p) =>
@@ -121,7 +115,7 @@
 							>{person.left
 								? 'left'
 								: person.hold
-									? START[person.hold]
+									? HOLD_TEXT[person.hold]
 									: person.answered
 										? 'answered'
 										: 'questions open'}</td

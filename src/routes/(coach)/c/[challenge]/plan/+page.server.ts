@@ -1,5 +1,5 @@
 import { fail } from '@sveltejs/kit';
-import { openingsOf } from '$lib/server/desk/desk';
+import { notReleasedOf, openingsOf } from '$lib/server/desk/desk';
 import { formText, jsonOf } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownExercises } from '$lib/server/exercise/exercises';
@@ -37,7 +37,8 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 		/** Minutes that the sessions of each template take, while there is a template to choose. */
 		templateMinutes: sessionsLaid > 0 ? {} : templateMinutes(await practiceOf(app.db, challenge.coachId)),
 		excused: await excusedTogether(app.db, challenge.id),
-		openings: openingsOf(rows, shown)
+		openings: openingsOf(rows, shown, asOf),
+		notReleased: notReleasedOf(rows, shown, asOf)
 	};
 };
 

@@ -182,6 +182,7 @@
 			{#if data.released}<ReleasePanel
 					day={data.released}
 					openings={data.openings}
+					notReleased={data.notReleased}
 					zone={data.coach.zone}
 					asOf={data.asOf}
 					{base}

@@ -19,6 +19,7 @@ const PATIENCE = 10_000;
  */
 export async function serve({ host, port }) {
 	setFlagsFromString(ENGINE_SETTING);
+	process.on(/** @type {any} */ ('cadrex:starting'), (text) => console.log(text));
 	process.env.BODY_SIZE_LIMIT ??= BODY_LIMIT;
 	process.env.CADREX_WORKERS ??= join(ROOT, 'build-cli');
 	// Without ORIGIN the address is taken from each request; what comes in directly comes over plain HTTP.

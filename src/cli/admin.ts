@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
@@ -47,6 +48,8 @@ async function ask(question: string, given: string | undefined): Promise<string>
 }
 
 /** Does something with a database that no application has open. */
+process.on('cadrex:starting' as 'message', (text: unknown) => console.error(text));
+
 async function withDatabase<T>(config: Config, work: (context: Context) => Promise<T>): Promise<T> {
 	const db = await openDatabase(config);
 	try {
@@ -73,25 +76,52 @@ async function hereOrThere<T>(
 	answer: Schema<T>,
 	work: (context: Context) => Promise<T>
 ): Promise<T> {
-	try {
-		return await withDatabase(config, work);
-	} catch (error) {
-		const control = error instanceof DirectoryInUse ? await controlOf(config.dataDirectory) : null;
-		if (!control) throw error;
-		const response = await fetch(`${control.url}/api/operator/${command}`, {
-			method: 'POST',
-			headers: {
-				authorization: `Bearer ${control.token}`,
-				'content-type': 'application/json',
-				accept: 'application/json'
-			},
-			body: JSON.stringify(body)
-		});
-		const said: unknown = await response.json();
-		if (response.ok) return answer.validateSync(said);
-		const { message, faults } = refusedSchema.validateSync(said);
-		throw new Refusal(400, message, faults);
+	const until = Date.now() + PATIENCE;
+	for (let waits = 0; ; waits++) {
+		try {
+			return await withDatabase(config, work);
+		} catch (error) {
+			if (!(error instanceof DirectoryInUse)) throw error;
+			const response = await askRunning(config, command, body);
+			if (response) return answerIn(response, answer);
+			// Nobody answers yet: the application is still starting, or another command has the database for a moment.
+			if (Date.now() > until) throw error;
+			if (waits === 0) console.error('Waiting for the application, which is starting …');
+			await setTimeout(500);
+		}
 	}
+}
+
+/** Milliseconds for which a command waits for an application that starts. A first start takes some ten seconds. */
+const PATIENCE = 90_000;
+
+/** Sends a command to the application that has the data directory, or returns null while it isn't reached. */
+async function askRunning(config: Config, command: string, body: object): Promise<Response | null> {
+	const control = await controlOf(config.dataDirectory);
+	if (!control) return null;
+	const sent = {
+		method: 'POST',
+		headers: {
+			authorization: `Bearer ${control.token}`,
+			'content-type': 'application/json',
+			accept: 'application/json'
+		},
+		body: JSON.stringify(body)
+	};
+	try {
+		return await fetch(`${control.url}/api/operator/${command}`, sent);
+	} catch (error) {
+		// The address of a process that was killed is still there while the next one starts.
+		if ((error as { cause?: { code?: string } }).cause?.code === 'ECONNREFUSED') return null;
+		throw error;
+	}
+}
+
+async function answerIn<T>(response: Response, answer: Schema<T>): Promise<T> {
+	const said: unknown = await response.json();
+	if (response.ok) return answer.validateSync(said);
+	const { message, faults } = refusedSchema.validateSync(said);
+	throw new Refusal(400, message, faults);
 }
 
 async function makeCoach(config: Config, args: string[]): Promise<void> {

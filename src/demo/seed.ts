@@ -1,3 +1,4 @@
+import { reportSteps } from '$lib/server/platform/starting';
 import { readKit } from '$core/kit';
 import type { Practice } from '$core/practice';
 import { REST_DAY, type Plan, type PlannedDay } from '$core/plan';
@@ -415,12 +416,19 @@ export async function writeDemo(
 	};
 	const coach = await createCoach(context, { ...DEMO_COACH, name: 'Runa Hallgren', zone: COACH_ZONE });
 	const makingHelpers = makeHelpers(context, DEMO_COACH.password);
+	const report = reportSteps('Writing the demo data', 6);
+	report();
 	const sessions = await writeSessions(context, coach);
+	report();
 	await writeFinished(context, coach, sessions, monday, now);
+	report();
 	const helpers = await makingHelpers;
 	const { links, challenge } = await writeRunning(context, coach, helpers, sessions, monday, now);
+	report();
 	await writePlanned(context, coach, sessions, monday, now);
+	report();
 	await liveUntil({ ...context, clock: app.clock }, 0, now);
+	report();
 	await writeBodies({ ...context, config: app.config, threads: app.threads }, challenge, coach, now);
 	await writeReaches(context, challenge, { coach: coach.id, helper: helpers[0]?.id ?? coach.id }, now);
 	await writePosts(context, challenge, coach, now);

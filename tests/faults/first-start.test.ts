@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { expect, it } from 'vitest';
 import { admin } from '../support/admin';
 import { ownFolder } from '../support/directories';
@@ -46,6 +48,22 @@ it('an empty database shows how to make the first coach and nothing else; she ca
 		'Frame the first challenge'
 	);
 	await server.stop();
+}, 300_000);
+
+it('a first start says how far it has come, and a command waits until it is through', async () => {
+	const fresh = join(directory, 'fresh');
+	const starting = startServer({ CADREX_DATA: fresh });
+	// As soon as the start has taken the directory nobody else gets it.
+	await expect.poll(() => existsSync(join(fresh, 'holder.json')), { timeout: 60_000 }).toBe(true);
+	expect(existsSync(join(fresh, 'control.json'))).toBe(false);
+	const made = await admin(fresh, RUNA, { CADREX_PASSWORD: 'long enough for her' });
+	const server = await starting;
+	await server.stop();
+	expect([made.status, made.stderr]).toEqual([0, 'Waiting for the application, which is starting …\n']);
+	expect(made.stdout).toContain('Runa can sign in with runa@example.org');
+	expect(server.output()).toMatch(
+		/Creating the database, once\. This takes a few seconds …\nPreparing the database, 1 of \d+ …\n/
+	);
 }, 300_000);
 
 it('a configuration that cannot be is named, and nothing starts', async () => {

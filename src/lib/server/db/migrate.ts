@@ -1,5 +1,6 @@
 import type { UmzugStorage } from 'umzug';
 import { CannotStart } from '../platform/cannot-start';
+import { reportSteps } from '../platform/starting';
 import type { Database, Queries } from './database';
 
 /** Steps in SQL, and those that need the program itself to read what was kept as text. */
@@ -79,8 +80,15 @@ export async function migrate(db: Database): Promise<string[]> {
 	if (STEPS.every(({ name }) => taken.includes(name))) return [];
 	// Only now: it brings as many modules along as the program has itself, and most starts have nothing to do.
 	const { Umzug } = await import('umzug');
+	const report = reportSteps('Preparing the database', STEPS.length - taken.length);
 	const umzug = new Umzug({
-		migrations: STEPS.map((step) => ({ name: step.name, up: () => take(db, step) })),
+		migrations: STEPS.map((step) => ({
+			name: step.name,
+			up: () => {
+				report();
+				return take(db, step);
+			}
+		})),
 		storage,
 		logger: undefined
 	});

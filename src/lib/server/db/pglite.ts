@@ -2,6 +2,7 @@ import { setImmediate as breath } from 'node:timers/promises';
 import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
 import { CannotStart } from '../platform/cannot-start';
 import { READERS, type Database, type Queries } from './database';
+import { reportStart } from '../platform/starting';
 import { DirectoryDamaged, databaseIn } from './directory';
 import { synced, SyncedFiles } from './disk';
 import { lockDirectory } from './lock';
@@ -97,7 +98,10 @@ export async function openPglite(
 			...synced(PGlite.defaultStartParams)
 		});
 	try {
-		const path = await databaseIn(directory, async (fresh) => (await start(fresh)).close());
+		const path = await databaseIn(directory, async (fresh) => {
+			reportStart('Creating the database, once. This takes a few seconds …');
+			await (await start(fresh)).close();
+		});
 		const engine = await start(path).catch((error: Error) => {
 			throw asUnwritable(directory, error, new DirectoryDamaged(directory, error.message));
 		});

@@ -92,7 +92,7 @@ export async function writeReaches(
 	);
 	for (const [i, { id: about }] of results.slice(-SAID).entries())
 		await replyTo(
-			context,
+			{ ...context, clock: fixedClock(now) },
 			challenge,
 			{ id: coach, name: 'Runa' },
 			{ id: context.ids.uuid(), about, line: i % 2 === 0 ? 1 : 4 }

@@ -57,6 +57,24 @@ describe('the demo world', () => {
 		expect(all[1]?.people).toBe(26);
 	});
 
+	it('has nothing that was said to anybody, or done about them, before their check-ins could be, or later than now', async () => {
+		for (const table of ['reach', 'message', 'incident', 'request', 'excuse'] as const)
+			expect(
+				await one.query(
+					`select t.at, p.name from ${table} t join enrolment e on e.id = t.enrolment_id
+					 join participant p on p.id = e.participant_id join challenge ch on ch.id = e.challenge_id
+					 where t.at < ch.starts_on - 14 or t.at < e.created_at or t.at > $1`,
+					[new Date(NOW).toISOString()]
+				),
+				table
+			).toEqual([]);
+		expect(
+			await one.query(
+				`select m.id from message m join checkin c on c.id = m.about where m.at < c.received_at or m.at > c.received_at + interval '2 days'`
+			)
+		).toEqual([]);
+	});
+
 	it('has all kinds of trouble', async () => {
 		const { rows } = await rollAt(one, NOW);
 		const row = (name: string) => rows.find(({ person }) => person.name.startsWith(name))!;

@@ -161,7 +161,9 @@
 				{/each}
 			</div>
 		</div>
-		{#if people.length === 0}<p class="quiet p-3">Nobody is in this list.</p>{/if}
+		{#if people.length === 0}<p class="quiet p-3">
+				Nobody matches. Choose another list or clear the search.
+			</p>{/if}
 	</div>
 	{#if person}
 		<aside class="panel sticky top-3 w-72 shrink-0 p-4 text-sm" aria-label={person.name}>

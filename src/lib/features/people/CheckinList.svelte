@@ -38,7 +38,9 @@
 	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
 </script>
 
-{#if checkins.length === 0}<Empty says="{name} has not checked in yet." />{:else}
+{#if checkins.length === 0}<Empty
+		says="{name} hasn’t checked in yet. If {name} told you about a session, record it below."
+	/>{:else}
 	<table class="sheet panel text-sm">
 		<thead
 			><tr

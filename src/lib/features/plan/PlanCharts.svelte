@@ -107,7 +107,7 @@
 </script>
 
 {#if !resolved.days.some((day) => day.prescribed)}<Empty
-		says="Charts show once a day has a session."
+		says="The charts show load, muscles and minutes once days have sessions. Choose a day and put a session on it."
 	/>{:else}
 	<section class="panel p-4" aria-labelledby="charts">
 		<h2 id="charts" class="mb-3">Load, time and sets</h2>

@@ -56,7 +56,7 @@
 				</form>
 			</li>
 		{:else}
-			<li class="quiet">Nothing is up.</li>
+			<li class="quiet">No announcement is up. Post one above; it shows on everyone’s page.</li>
 		{/each}
 	</ul>
 </section>

@@ -29,7 +29,9 @@
 </script>
 
 {#if posts.length === 0}
-	<p class="quiet mt-1 text-sm">Nothing has been written to several people yet.</p>
+	<p class="quiet mt-1 text-sm">
+		No messages to several people yet. What you send above is listed here, with who has read it.
+	</p>
 {:else}
 	<div class="mt-1 overflow-x-auto">
 		<table class="w-full text-sm">

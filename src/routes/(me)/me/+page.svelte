@@ -72,7 +72,9 @@
 	{/if}
 	{#if data.pain && data.hold !== 'pain' && data.hold !== 'stopped'}<PainNotice pain={data.pain} />{/if}
 	{#if data.over}
-		<Empty says="The challenge is over. Thank you for carrying it to the end." />
+		<Empty says="The challenge is over. Well done for seeing it through."
+			><a class="link-quiet" href="/me/history">See what you did</a></Empty
+		>
 	{/if}
 	{#if !day}
 		{#if data.nextOpens}<p>
@@ -102,7 +104,9 @@
 			</p>
 		</div>
 	{:else if !day.session}
-		<Empty says="Your coach has not put a session on this day yet. Look again later." />
+		<Empty
+			says="Your coach hasn’t put a session on this day yet. Check again later; if it stays empty, ask."
+		/>
 	{:else}
 		{#if checkedIn}
 			<div class="panel flex flex-wrap items-center justify-between gap-3 p-4" role="status">

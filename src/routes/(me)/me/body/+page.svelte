@@ -49,7 +49,7 @@
 		<p class="quiet">Only you and your coach see them.</p>
 	</div>
 	{#if kinds.length === 0}<Empty
-			says="Nothing is measured yet. Mornings, before breakfast, compare best."
+			says="No measures yet. Add the first one below; mornings before breakfast compare best."
 		/>{/if}
 	{#each kinds as one (one.kind)}
 		<MeasureTrend kind={one.kind} values={one.values} units={data.units} zone={data.zone} />

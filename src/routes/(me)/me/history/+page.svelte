@@ -21,7 +21,9 @@
 	<h1 class="text-3xl">Your history</h1>
 	<MyStrip days={data.days} tally={data.tally} />
 	{#if data.past.length === 0}
-		<Empty says="Nothing is done yet. What you check in is here afterwards, with your bests." />
+		<Empty
+			says="Nothing here yet. Check in after your first session, and it’s listed here with your bests."
+		/>
 	{:else}
 		<section class="panel p-4" aria-labelledby="bests">
 			<h2 id="bests">Your bests</h2>

@@ -30,7 +30,7 @@
 <main>
 	<h1 class="mb-3 text-3xl">Messages</h1>
 	{#if data.messages.length === 0}
-		<Empty says="Nothing has been written yet. Your coach reads what you write here." />
+		<Empty says="No messages yet. Write below, and your coach reads it here." />
 	{:else}
 		<Thread messages={data.messages} zone={data.zone} side="participant" />
 	{/if}

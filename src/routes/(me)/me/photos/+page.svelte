@@ -95,7 +95,9 @@
 		>
 	</form>
 	{#if data.pictures.length === 0}
-		<Empty says="There are none yet. One on the first day and one on the last are worth the trouble." />
+		<Empty
+			says="No photos yet. Take one on the first day and one on the last, in the same light: the difference shows."
+		/>
 	{:else}
 		<ul class="grid grid-cols-2 gap-4">
 			{#each [...data.pictures].reverse() as one (one.id)}

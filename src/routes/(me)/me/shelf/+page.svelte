@@ -15,7 +15,9 @@
 		<p class="quiet">Extra sessions. Do one whenever you like; you don’t have to.</p>
 	</div>
 	{#if form?.message}<p class="remark remark-attention" role="alert">{form.message}</p>{/if}
-	{#if data.shelf.length === 0}<Empty says="There are no extra sessions right now." />{/if}
+	{#if data.shelf.length === 0}<Empty says="There are no extra sessions right now. Want more? Ask your coach."
+			><a class="link-quiet" href="/me/messages">Write to your coach</a></Empty
+		>{/if}
 	<ul class="flex flex-col gap-3">
 		{#each data.shelf as item (item.sessionId)}
 			<li class="panel">

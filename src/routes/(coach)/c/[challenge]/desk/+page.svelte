@@ -78,12 +78,16 @@
 			</div>
 		{:else if data.planned === null}
 			<div class="mt-3">
-				<Empty says="The challenge has not begun; the plan says what will go out."
+				<Empty says="The challenge has not begun. The plan shows what is released on day one."
 					><a class="link-quiet" href="{base}/plan">Look at the plan</a></Empty
 				>
 			</div>
 		{:else if !trains}
-			<div class="mt-3"><Empty says="Rest for all. Nothing goes out today." /></div>
+			<div class="mt-3">
+				<Empty says="A rest day: nothing is released today."
+					><a class="link-quiet" href="{base}/plan">See the next days in the plan</a></Empty
+				>
+			</div>
 		{:else}
 			<div class="panel mt-3 p-3">
 				{#if data.planned.session}
@@ -313,7 +317,12 @@
 		{/if}
 		<p class="quiet border-base-content/70 border-b pb-1.5 text-sm">in the last 24 hours</p>
 		{#if data.cameIn.length === 0}
-			<div class="mt-3"><Empty says="No check-in in the last 24 hours." /></div>
+			<div class="mt-3">
+				<Empty
+					says="No check-in in the last 24 hours. If somebody told you about a session, record it on the roll."
+					><a class="link-quiet" href="{base}/roll">Open the roll</a></Empty
+				>
+			</div>
 		{:else}
 			<CameIn rows={data.cameIn} replies={data.replies} {base} {zone} units={data.coach.units} {refused} />
 		{/if}

@@ -125,7 +125,9 @@
 				</ul>
 			{/if}
 			{#if data.count === 0}
-				<Empty says="All is dealt with. New reasons come up here by themselves." />
+				<Empty
+					says="All done. New reasons come up here on their own; until then, praise somebody from the list below."
+				/>
 			{:else}
 				<ReachList people={data.people} shown={data.shown?.id ?? null} href={hrefOf} />
 				{#if data.count > data.people.length}<p class="quiet mt-2 text-sm">
@@ -181,7 +183,9 @@
 					<div class="flex flex-col gap-4">
 						<div>
 							<h3>Why</h3>
-							{#if one.reasons.length === 0}<p class="quiet text-sm">Nothing is open.</p>{/if}
+							{#if one.reasons.length === 0}<p class="quiet text-sm">
+									No open reason. You can still write to them.
+								</p>{/if}
 							<ul class="flex flex-col gap-2">
 								{#each one.reasons as reason (reason.kind)}
 									<li class={['remark', colour(reason)]}>
@@ -243,7 +247,7 @@
 						{/if}
 						<div>
 							<h3>Last check-ins</h3>
-							{#if one.checkins.length === 0}<p class="quiet text-sm">None so far.</p>
+							{#if one.checkins.length === 0}<p class="quiet text-sm">No check-ins yet.</p>
 							{:else}
 								<table class="w-full text-sm">
 									<thead>
@@ -338,7 +342,9 @@
 							</p>
 							{#if !data.excuse}{@render excuseForm(one.id)}{/if}
 							<ul class="border-base-300 mt-3 flex flex-wrap gap-x-4 gap-y-1 border-t pt-2 text-sm">
-								<li><a class="link-quiet" href="{base}/people/{one.id}?differ#differs">Adjust their sessions</a></li>
+								<li>
+									<a class="link-quiet" href="{base}/people/{one.id}?differ#differs">Adjust their sessions</a>
+								</li>
 								<li><a class="link-quiet" href="{base}/people/{one.id}/body">Measures and weeks</a></li>
 								<li><a class="link-quiet" href="{base}/people/{one.id}/intake">Health answers</a></li>
 							</ul>

@@ -32,7 +32,9 @@
 			pieces={day.session.pieces}
 			day={day.day}
 			open={!closed && !day.cancelled}
-		/>{:else}<Empty says="There is no session on this day." />{/if}
+		/>{:else}<Empty says="There is no session on this day. Your other days are on today’s page."
+			><a class="link-quiet" href="/me">To today</a></Empty
+		>{/if}
 	<StopSigns />
 	{#if day.session}<a class="btn btn-primary min-h-14 text-lg" href="/me/day/{day.day}/check-in"
 			>{day.checkin

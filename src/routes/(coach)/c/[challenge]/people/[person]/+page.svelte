@@ -116,7 +116,7 @@
 			</div>
 		{/if}
 		<h2 class="mt-4 mb-1">Messages</h2>
-		{#if data.thread.length === 0}<p class="quiet text-sm">Nothing has been written yet.</p>{:else}
+		{#if data.thread.length === 0}<p class="quiet text-sm">No messages yet.</p>{:else}
 			<Thread messages={data.thread} zone={data.coach.zone} side="coach" me={data.coach.name} />
 		{/if}
 		<p class="mt-1 text-sm">

@@ -34,7 +34,10 @@
 	</p>
 </div>
 {#if !matrix}
-	<Empty says="There is no session on day {data.fitDay}." />
+	<Empty says="There is no session on day {data.fitDay}."
+		><a class="link-quiet" href="/c/{data.challenge.id}/plan?day={data.fitDay}">Put one on it in the plan</a
+		></Empty
+	>
 {:else if matrix.people.length === 0}
 	<Empty says="Nobody is enrolled yet.">
 		<a class="link-quiet" href="/c/{data.challenge.id}/people/import">Enrol people from a list</a>

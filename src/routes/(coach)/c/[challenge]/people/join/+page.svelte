@@ -88,7 +88,9 @@
 			{#if data.address}<button class="btn btn-sm btn-ghost" formaction="?/close">Turn it off</button>{/if}
 		</form>
 		<h3>Waiting, {data.waiting.length}</h3>
-		{#if data.waiting.length === 0}<Empty says="Nobody waits for a place." />{:else}
+		{#if data.waiting.length === 0}<Empty
+				says="Nobody is waiting for a place. People who sign up when the places are taken wait here until you let them in."
+			/>{:else}
 			<ul class="text-sm">
 				{#each data.waiting as one (one.id)}
 					<li class="border-base-300 flex items-baseline justify-between gap-3 border-b py-1.5">

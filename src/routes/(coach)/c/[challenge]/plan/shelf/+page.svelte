@@ -19,7 +19,9 @@
 		<p class="quiet mb-2 text-sm">
 			Extra sessions that participants can do whenever they like, once their first day has opened.
 		</p>
-		{#if data.shelf.length === 0}<Empty says="The shelf is empty." />{:else}
+		{#if data.shelf.length === 0}<Empty
+				says="No extra sessions yet. Add one, and participants can do it whenever they like."
+			/>{:else}
 			<table class="sheet panel text-sm">
 				<thead
 					><tr

@@ -28,7 +28,7 @@
 </div>
 {#if !one}
 	<Empty
-		says="Nobody has sent in a photograph or clip yet. Participants do it from their page, under Form check."
+		says="Nobody has sent in a photo or clip yet. Ask for one in a message: participants find Form check at the bottom of their page."
 	/>
 {:else}
 	<div class="grid items-start gap-6 lg:grid-cols-[16rem_minmax(0,1fr)]">

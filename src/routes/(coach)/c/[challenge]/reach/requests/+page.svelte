@@ -34,7 +34,9 @@
 	</p>
 </div>
 {#if data.requests.length === 0}
-	<Empty says="Nobody has asked for anything yet. Participants do it from their messages." />
+	<Empty
+		says="Nobody has asked for a change yet. Participants ask for more, less or something else under Messages; it then waits here for your answer."
+	/>
 {:else}
 	<div class="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_22rem]">
 		<section aria-label="Open requests">

@@ -24,7 +24,9 @@
 <h1 class="mb-2">Reach out</h1>
 <ReachParts {base} part="works" />
 {#if data.looked === null}
-	<Empty says="The challenge has not begun, so there is nothing to look back on." />
+	<Empty
+		says="This page compares what you did with what came of it. It fills from the second day of the challenge on."
+	/>
 {:else}
 	{#await data.looked}
 		<p class="quiet" role="status">Looking back on days {data.from} to {data.to} …</p>
@@ -57,7 +59,7 @@
 				would have come anyway, or never.
 			</p>
 			{#if worked.length === 0}<Empty
-					says="There are no mornings yet of which it is known what came of them."
+					says="No results yet. Reach out to somebody, and two mornings later this shows whether they came back."
 				/>
 			{:else}
 				<table class="sheet panel text-sm">

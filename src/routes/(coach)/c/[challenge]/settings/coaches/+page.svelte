@@ -147,7 +147,9 @@
 		</form>
 	</div>
 	{#if data.deeds.length === 0}
-		<Empty says="Nothing has been changed yet." />
+		<Empty
+			says="Nothing has been changed yet. What you and your helpers change is listed here, with who and when."
+		/>
 	{:else}
 		<table class="sheet panel text-sm">
 			<thead

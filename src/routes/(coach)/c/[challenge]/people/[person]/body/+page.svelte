@@ -19,7 +19,9 @@
 <h1 class="mb-3">{data.person.name}, measures and weeks</h1>
 <div class="grid items-start gap-6 lg:grid-cols-2">
 	<div class="flex flex-col gap-5">
-		{#if kinds.length === 0}<Empty says="{first} has measured nothing yet." />{/if}
+		{#if kinds.length === 0}<Empty
+				says="{first} has measured nothing yet. Participants add weight and girths themselves, under Measures."
+			/>{/if}
 		{#each kinds as one (one.kind)}
 			<MeasureTrend kind={one.kind} values={one.values} units={data.coach.units} zone={data.person.zone} />
 		{/each}

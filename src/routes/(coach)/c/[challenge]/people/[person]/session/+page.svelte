@@ -34,7 +34,10 @@
 	</p>
 </div>
 {#if !data.as}
-	<Empty says="There is no session on day {data.fitDay}." />
+	<Empty says="There is no session on day {data.fitDay}."
+		><a class="link-quiet" href="/c/{data.challenge.id}/plan?day={data.fitDay}">Put one on it in the plan</a
+		></Empty
+	>
 {:else if !own}
 	<p class="remark remark-safety">
 		<b>Nothing of “{data.as.name}” is left for {first}</b>: no exercise of it is safe with the limits and what

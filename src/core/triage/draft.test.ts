@@ -92,12 +92,14 @@ it('says the figures of the reason', () => {
 	expect(draft('sessions')).toContain('session number 20');
 	expect(draft('best')).toContain('push-up test so far: 24 reps, up from 20 reps');
 	expect(draft('losing')).toContain('1.2 kg a week');
-	expect(draft('fading')).toContain('1.5 of 4 days in the last seven days, and 4 of 4 days');
+	expect(draft('fading')).toContain(
+		'In the last seven days you did 1.5 of 4 days, and in the seven before 4 of 4 days.'
+	);
 	expect(draft('easy')).toContain('9 and 10 of 10');
 	expect(draft('uneven')).toContain('left side does less than the other: split squat');
 	expect(draft('hard')).toContain('The last 2 sessions');
 	expect(draftFor({ kind: 'questions', since: 0 }, DEFAULT_TONE, VALUES)).toContain('answered the questions');
-	expect(draft('held')).toContain('a doctor or midwife');
+	expect(draft('held')).toContain('a doctor or whoever treats you');
 });
 
 describe('a draft after there has been writing', () => {
@@ -138,9 +140,14 @@ describe('a draft after there has been writing', () => {
 		const thread = [ours(9, draft('fading')), theirs(1)];
 		expect(after('fading', thread, { style: 'warm' })).toBe('Hi Noor,\n\nThank you for writing.\n\nRuna');
 		expect(after('pain', thread)).toMatch(
-			/^Hi Noor,\n\nThank you for writing\. Your next sessions spare it.*How is it today\?/
+			/^Hi Noor,\n\nThank you for writing\. Your next sessions spare what hurts\..*How is it today\?/
 		);
 		expect(after('full week', thread)).toContain('Thank you for writing.');
+	});
+
+	it('is sorry for an answer that comes two days late or later', () => {
+		expect(after('fading', [theirs(2)])).toContain('and I’m sorry that my answer took so long.');
+		expect(after('fading', [theirs(1.9)])).not.toContain('sorry');
 	});
 
 	it('answers whoever wrote without a reason to turn to them, and says nothing where there is neither', () => {
@@ -159,7 +166,7 @@ describe('a draft after there has been writing', () => {
 
 	it('does not take a message to several for an answer to one of them', () => {
 		const thread = [theirs(2), ours(1, 'Two long sessions this week.', true)];
-		expect(after('fading', thread)).toContain('Thank you for writing.');
+		expect(after('fading', thread)).toContain('Thank you for writing');
 	});
 
 	it('asks after what was asked before, instead of saying it twice', () => {

@@ -32,6 +32,8 @@ export interface Said extends Written {
 }
 
 const DAY = 86_400_000;
+/** From when on an answer is late. Our own choice, no source. */
+const LATE = 2 * DAY;
 /** For how long a sentence is still in somebody's ear. Common practice, no source. */
 const REMEMBERED = 28 * DAY;
 
@@ -50,9 +52,14 @@ export function draftAfter(
 ): string {
 	const words = reason && wordsFor(reason);
 	const group = reason && REASON_KINDS[reason.kind];
-	if (lastUnanswered(thread, dealt, now)) {
+	const asked = lastUnanswered(thread, dealt, now);
+	if (asked) {
 		const { advice, asks } = words && group === 'safety' ? words : {};
-		return letterOf({ says: 'Thank you for writing.', advice, asks }, tone, values);
+		const says =
+			now - asked.at < LATE
+				? 'Thank you for writing.'
+				: 'Thank you for writing, and I’m sorry that my answer took so long.';
+		return letterOf({ says, advice, asks }, tone, values);
 	}
 	if (!words) return '';
 	const withoutFigures = (text: string) => text.replace(/\d+(?:\.\d+)?/g, '#');
@@ -130,8 +137,8 @@ function wordsFor(reason: Reason): Words {
 				says: `You wrote that something hurts: “${reason.hurts}”.`,
 				// What is sharp is no matter of “if”.
 				advice: reason.isSharp
-					? 'Your next sessions spare it. Sharp pain is a reason to stop: please let a doctor or physiotherapist look at it before you go on.'
-					: 'Your next sessions spare it. If it turns sharp, or is still there when you rest, please let a doctor or physiotherapist look at it.',
+					? 'Your next sessions spare what hurts. Sharp pain is a reason to stop: please let a doctor or physiotherapist look at it before you go on.'
+					: 'Your next sessions spare what hurts. If it turns sharp, or is still there when you rest, please let a doctor or physiotherapist look at it.',
 				asks: 'How is it today?',
 				kindly: NO_HURRY
 			};
@@ -144,9 +151,9 @@ function wordsFor(reason: Reason): Words {
 						kindly: NO_HURRY
 					}
 				: {
-						says: 'Your answers ask for a yes from a doctor or midwife first.',
+						says: 'Before you train I need an OK from a doctor or whoever treats you: your answers ask for one.',
 						asks: 'Have you been able to ask?',
-						advice: 'Tell me who said yes, and your sessions open.',
+						advice: 'Please tell me who gave it, and when.',
 						kindly: NO_HURRY
 					};
 		case 'questions':
@@ -201,14 +208,15 @@ function wordsFor(reason: Reason): Words {
 			};
 		case 'silent':
 			return {
-				says: `It has been ${reason.days} days, and I’d like to know how you are.`,
+				says: `I haven’t heard from you for ${reason.days} days.`,
 				offers:
-					'If you want to come back, begin with half of the next session; nobody is behind. If you’d rather stop, tell me, and that’s fine too.',
+					'If you’d like to come back, half of the next session is enough, and nothing has to be made up. If you’d rather stop, tell me, and that’s fine too.',
+				asks: 'How are you?',
 				kindly: NO_HURRY
 			};
 		case 'fading':
 			return {
-				says: `You did ${daysOf(reason.recent)} in the last seven days, and ${daysOf(reason.before)} in the seven before.`,
+				says: `In the last seven days you did ${daysOf(reason.recent)}, and in the seven before ${daysOf(reason.before)}.`,
 				asks: 'Is it the time, the sessions, or something else?',
 				offers: 'If a shorter session or another hour would help, say so.',
 				kindly: WITH_US
@@ -276,7 +284,7 @@ function wordsFor(reason: Reason): Words {
 			return { says: `All ${reason.due} training days of the week done. Nice work.`, kindly: PROUD };
 		case 'sessions':
 			return {
-				says: `That was session number ${reason.count}. Nobody did any of them for you.`,
+				says: `That was session number ${reason.count}, and you did every one of them.`,
 				kindly: PROUD
 			};
 	}

@@ -35,8 +35,7 @@
 						class="link-quiet"
 						href="{base}/{one.id}"
 						>{#if one.hold}<s>{one.name}</s>{:else}{one.name}{/if}</a
-					>{#if one.hold}<span class="quiet">
-							({HOLD_TEXT[one.hold]})</span
+					>{#if one.hold}<span class="quiet">{` (${HOLD_TEXT[one.hold]})`}</span
 						>{/if}{#if group.attention === 'longer'}<span class="quiet">
 							({Math.round(one.row.seconds / 60)} of {one.minutes} min)</span
 						>{/if}{/each}{#if people.length > SHOWN}<span class="quiet"

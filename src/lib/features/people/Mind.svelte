@@ -99,7 +99,7 @@
 						{#if one.document}<a
 								class="link-quiet block"
 								href="{base}/documents/{one.document.id}"
-								download={one.document.name}>On paper: {one.document.name}</a
+								download={one.document.name}>Document: {one.document.name}</a
 							>{/if}
 					</span>
 					{#if isGood(one)}<form method="post" action="?/takeBack" use:enhance>
@@ -130,7 +130,7 @@
 						{#each documents as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
 					</select></label
 				>{:else}<p class="quiet text-[13px] sm:col-span-2">
-					On paper? Add it under Documents first; then it can be named here.
+					If there is a document, add it under Documents first; then choose it here.
 				</p>{/if}
 			{#if form?.message}<p class="field-fault sm:col-span-2" role="alert">{form.message}</p>{/if}
 			<button class="btn btn-sm btn-primary justify-self-start">Record clearance</button>

@@ -120,7 +120,7 @@
 		{/if}
 		{#if data.held.length > 0}
 			<div class="remark remark-safety mt-3" role="group" aria-label="Held">
-				<p class="font-semibold">{counted(data.held.length, 'person', 'people')} held</p>
+				<p class="font-semibold">{counted(data.held.length, 'person', 'people')} on hold</p>
 				<ul class="text-sm">
 					{#each data.held.slice(0, MOST_HELD) as person (person.id)}
 						<li>

@@ -23,7 +23,7 @@
 	{#if matrix}
 		<p class="quiet">
 			{matrix.session}{date ? `, ${dayText(date)}` : ''} · {counted(differing, 'person', 'people')} of {matrix
-				.people.length} get it otherwise than planned
+				.people.length} get a different version
 			{#if unfit > 0}· <b class="attention">{unfit} with nothing that fits</b>{/if}
 			{#if over > 0}· {over} over their time{/if}
 		</p>

@@ -76,10 +76,16 @@ const href = await desk.page
 	.getByRole('link', { name: 'Hut Season, six weeks', exact: true })
 	.getAttribute('href');
 const challenge = (href ?? '').replace('/desk', '');
-for (const place of ['desk', 'roll', 'plan']) {
+for (const place of ['desk', 'plan']) {
 	await desk.go(`${challenge}/${place}`);
 	await desk.shoot(place);
 }
+await desk.go(`${challenge}/roll`);
+await desk.page.getByRole('button', { name: 'Rui Quintal' }).click();
+await desk.page.getByText('Record a result', { exact: true }).click();
+await desk.page.getByRole('button', { name: 'Record', exact: true }).click();
+await desk.page.getByRole('status').filter({ hasText: 'Recorded for day' }).waitFor();
+await desk.shoot('roll');
 await desk.go(`${challenge}/reach`);
 await desk.page
 	.getByRole('link', { name: /Yelena Dravec/ })
@@ -90,8 +96,6 @@ await desk.shoot('reach');
 await desk.go(`${challenge}/post`);
 await desk.page.getByLabel('Template').selectOption({ label: 'Halfway' });
 await desk.shoot('post');
-await desk.go(`${challenge}/people/teams`);
-await desk.shoot('teams');
 await desk.go(`${challenge}/people`);
 const person = await desk.page.getByRole('link', { name: 'Halvard Eik' }).getAttribute('href');
 await desk.go(person ?? '');
@@ -232,7 +236,46 @@ await phone.page.getByRole('button', { name: 'Send' }).click();
 await phone.page.getByText('Ask a doctor first').waitFor();
 const result = await phone.picture();
 await phone.go('/me');
-await sideBySide('intake', [training, kit, body, result, await phone.picture()]);
+const held = await phone.picture();
+await sideBySide('intake', [training, kit, body, result, held]);
+
+// What happens between: left for an hour, without a network, at twice the text size, on hold, reminded.
+await oren.go('/me');
+await oren.page.getByText('From your coach').first().scrollIntoViewIfNeeded();
+const news = await oren.picture();
+await oren.go('/me/day/24/run');
+await oren.page.getByRole('button', { name: 'Start' }).click();
+await oren.page.getByRole('button', { name: 'Pause' }).waitFor();
+await oren.page.evaluate(async (hour) => {
+	const request = indexedDB.open('cadrex');
+	const database = await new Promise((resolve) => (request.onsuccess = () => resolve(request.result)));
+	const store = database.transaction('runs', 'readwrite').objectStore('runs');
+	const all = store.getAll();
+	const [run] = await new Promise((resolve) => (all.onsuccess = () => resolve(all.result)));
+	for (const act of run.acts) act.at -= hour;
+	run.seen -= hour;
+	const put = store.put(run);
+	await new Promise((resolve) => (put.onsuccess = resolve));
+	database.close();
+}, 3_600_000);
+await oren.go('/me/day/24/run');
+await oren.page.getByText('You were away').waitFor();
+const away = await oren.picture();
+await oren.page.getByRole('button', { name: 'Go back to where I was' }).click();
+await oren.page.evaluate("document.documentElement.style.fontSize = '200%'");
+const large = await oren.picture();
+await oren.go('/me/reminders');
+await oren.page.getByRole('button', { name: 'Turn on reminders' }).click();
+await oren.page.getByText('Reminders are on for this device.').waitFor();
+await oren.page.waitForTimeout(4000);
+await oren.go('/me/reminders');
+const reminders = await oren.picture();
+await oren.go('/me');
+await oren.page.waitForTimeout(4000);
+await oren.page.context().setOffline(true);
+await oren.page.goto(`${BASE}/me/stop`);
+await oren.page.getByRole('link', { name: 'Call 112' }).waitFor();
+await sideBySide('between', [news, away, large, await oren.picture(), held, reminders]);
 
 await browser.close();
 process.exit(0);

@@ -57,7 +57,7 @@ it('says how long is left in the two largest units', () => {
 	expect([0, 45, 60, 200, 1439].map(minutes)).toEqual([
 		'0 min',
 		'45 min',
-		'1 h 0 min',
+		'1 h',
 		'3 h 20 min',
 		'23 h 59 min'
 	]);

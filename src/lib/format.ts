@@ -69,5 +69,6 @@ export function hoursText(ms: number): string {
 	const minutes = Math.max(0, Math.floor(ms / 60_000));
 	const [hours, days] = [Math.floor(minutes / 60), Math.floor(minutes / 1440)];
 	if (days > 0) return `${days === 1 ? '1 day' : `${days} days`} ${hours % 24} h`;
-	return hours > 0 ? `${hours} h ${minutes % 60} min` : `${minutes} min`;
+	if (hours === 0) return `${minutes} min`;
+	return minutes % 60 === 0 ? `${hours} h` : `${hours} h ${minutes % 60} min`;
 }

@@ -1,6 +1,6 @@
 /** A session that is led on the phone: by the clock, with the network gone and the page closed in between, to the coach's roll. */
 import { noBarriers } from './barriers';
-import { asCoach, expect, openPlace, phoneOf, ready, test } from './support';
+import { asCoach, expect, onDevice, openPlace, phoneOf, ready, test } from './support';
 import type { Page } from '@playwright/test';
 
 /** Goes on to the end: what waits for a tap gets one, the rest goes by itself. */
@@ -10,18 +10,6 @@ const goOn = (page: Page): Promise<void> =>
 		if (await done.count()) await done.click({ timeout: 1000 });
 		await expect(page.getByRole('link', { name: 'Check in' })).toBeVisible({ timeout: 200 });
 	}).toPass({ intervals: [200], timeout: 120_000 });
-
-/** Waits until a page is kept on the device. */
-const onDevice = (page: Page, path: string): Promise<void> =>
-	page.evaluate(async (wanted) => {
-		await navigator.serviceWorker.ready;
-		for (let i = 0; i < 200; i++) {
-			const kept = await (await caches.open('pages')).match(location.origin + wanted);
-			if (kept && navigator.serviceWorker.controller) return;
-			await new Promise((next) => setTimeout(next, 100));
-		}
-		throw new Error(`${wanted} was not kept`);
-	}, path);
 
 test('a session at twenty times its speed, without a network in the middle and with the page closed, is on the roll', async ({
 	browser,

@@ -290,6 +290,18 @@ export async function phoneOf(
 	return page;
 }
 
+/** Waits until a page is kept on the device. */
+export const onDevice = (page: Page, path: string): Promise<void> =>
+	page.evaluate(async (wanted) => {
+		await navigator.serviceWorker.ready;
+		for (let i = 0; i < 200; i++) {
+			const kept = await (await caches.open('pages')).match(location.origin + wanted);
+			if (kept && navigator.serviceWorker.controller) return;
+			await new Promise((next) => setTimeout(next, 100));
+		}
+		throw new Error(`${wanted} was not kept`);
+	}, path);
+
 /** Opens somebody in the list of those who need their coach. */
 export async function reachOut(page: Page, name: string): Promise<void> {
 	await openPlace(page, 'Reach out');

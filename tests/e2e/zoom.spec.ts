@@ -57,7 +57,7 @@ for (const viewport of PHONES)
 		await phone.getByRole('button', { name: 'changed' }).first().click();
 		await inReach(phone, 'check-in');
 		await noBarriers(phone, 'the check-in at twice the text size');
-		for (const path of ['/me/stop', '/me/ok', '/me/pause', '/me/messages']) {
+		for (const path of ['/me/stop', '/me/ok', '/me/pause', '/me/messages', '/me/reminders']) {
 			await phone.goto(path);
 			await ready(phone);
 			await inReach(phone, path);

@@ -35,6 +35,15 @@ describe('a session that went on without anybody', () => {
 			isLast: true
 		});
 	});
+	it('asks about the two sides of a set as one, also where the second was done before eyes', () => {
+		const sides = courseFrom('2 x 30 s per side side plank, rest 30');
+		const gone = withAbsence(sides, [start], s(20), s(3600));
+		const asked = sides.exercises.reduce((sum, { sets }) => sum + sets, 0);
+		expect(openAbsence(sides, gone, s(3600))?.sets).toBe(asked);
+		// Back within the last side: the two sides of the first set and one of the second passed unseen.
+		const back = withAbsence(sides, [start], s(2), s(132));
+		expect(openAbsence(sides, back, s(3600))?.sets).toBe(2);
+	});
 	it('counts all of it on a yes', () => {
 		const acts = answerAbsence(left, 'did', s(3700));
 		expect(amounts(acts, s(3700))).toEqual([30, 30, 30, 30]);

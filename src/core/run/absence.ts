@@ -36,16 +36,22 @@ export function openAbsence(course: Course, acts: readonly Act[], now: number): 
 	const at = acts.findIndex((act) => act.do === 'away' && act.did === null);
 	const act = acts[at];
 	if (act?.do !== 'away') return null;
-	const counted = (did: boolean) => doneTasks(course, answered(acts, at, did), now);
-	return { from: act.at, to: act.to, sets: counted(true) - counted(false), isLast: at === acts.length - 1 };
+	const seen = doneSteps(course, answered(acts, at, false), now);
+	const passed = [...doneSteps(course, answered(acts, at, true), now)].filter((step) => !seen.has(step));
+	return { from: act.at, to: act.to, sets: setsOf(course, passed), isLast: at === acts.length - 1 };
 }
 
-/** Tasks of steps that were done, however much of each. */
-const doneTasks = (course: Course, acts: readonly Act[], now: number): number =>
-	[...momentOf(course, acts, now).outcomes].reduce(
-		(sum, [step, { how }]) => sum + (how === 'done' ? (course.steps[step]?.tasks.length ?? 0) : 0),
-		0
+/** Steps that were done, however much of each. */
+const doneSteps = (course: Course, acts: readonly Act[], now: number): Set<number> =>
+	new Set(
+		[...momentOf(course, acts, now).outcomes].flatMap(([step, { how }]) => (how === 'done' ? [step] : []))
 	);
+
+/** Sets that steps have something of: the two sides of a set are one. */
+const setsOf = (course: Course, steps: readonly number[]): number =>
+	new Set(
+		steps.flatMap((step) => course.steps[step]?.tasks.map(({ exercise, set }) => `${exercise} ${set}`) ?? [])
+	).size;
 
 /**
  * What was done, with the answer to the first absence that is open.

@@ -60,14 +60,14 @@
 		}}
 	>
 		<input type="hidden" name="person" value={person} />
-		<div class="flex gap-2">
-			<label class="min-w-0 flex-1 text-sm"
+		<div class="flex flex-col gap-2">
+			<label class="text-sm"
 				>Day
 				<select name="from" class="select select-sm w-full" bind:value={from}
 					>{#each rail as d (d.day)}<option value={d.day}>{d.day}, {dayText(d.date)}</option>{/each}</select
 				></label
 			>
-			<label class="min-w-0 flex-1 text-sm"
+			<label class="text-sm"
 				>to day
 				<select name="to" class="select select-sm w-full" bind:value={to}
 					>{#each rail.filter((d) => d.day >= from) as d (d.day)}<option value={d.day}

@@ -114,22 +114,28 @@ function taps(base) {
 		while (found.length < 20) {
 			// Two taps within a third of a second are one.
 			await page.waitForTimeout(400);
-			const button = page.getByRole('button', { name: /^(Done|End early|Go)$/ });
+			await page.getByRole('button', { name: /^(Done|End early|Go)$/ }).waitFor();
 			found.push(
-				await button.evaluate(async (element) => {
-					const shown = () => document.querySelector('main')?.textContent;
-					const before = shown();
-					const began = performance.now();
-					/** @type {HTMLElement} */ (element).click();
-					await new Promise((done) => {
-						const look = () =>
-							shown() === before
-								? requestAnimationFrame(look)
-								: requestAnimationFrame(() => setTimeout(done));
-						look();
-					});
-					return performance.now() - began;
-				})
+				// Found and tapped in one go: the clock may put another button in its place at any time.
+				await page.evaluate(
+					() =>
+						new Promise((done, fail) => {
+							const button = [...document.querySelectorAll('button')].find(({ textContent }) =>
+								/^(Done|End early|Go)$/.test(textContent.trim())
+							);
+							const shown = () => document.querySelector('main')?.textContent;
+							const before = shown();
+							const began = performance.now();
+							button?.click();
+							const look = () => {
+								const now = performance.now();
+								if (now - began > 5000) fail(new Error('a tap changed nothing'));
+								else if (shown() === before) requestAnimationFrame(look);
+								else requestAnimationFrame(() => setTimeout(() => done(performance.now() - began)));
+							};
+							look();
+						})
+				)
 			);
 		}
 		return found.sort((a, b) => a - b);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { CheckinInput, Well } from '$contracts/check-in';
+	import type { CheckinFacts } from '$lib/server/attendance/facts';
 	import type { Units } from '$core/kit';
 	import { beyondWords } from '$core/progress';
 	import { wellWords } from './well-words';
@@ -8,26 +8,7 @@
 
 	/** What came in of one person, the newest first. */
 	interface Props {
-		checkins: readonly {
-			id: string;
-			day: number;
-			session: string | null;
-			version: number | null;
-			done: 'all' | 'part' | 'none';
-			credit: number;
-			standing: string;
-			effort: number | null;
-			energy: number | null;
-			sleepHours: number | null;
-			well: Partial<Well>;
-			hurts: string | null;
-			note: string | null;
-			beyond: CheckinInput['beyond'];
-			/** Epoch milliseconds. */
-			receivedAt: number;
-			/** The coach who recorded it; null: they sent it themselves. */
-			enteredBy: string | null;
-		}[];
+		checkins: readonly (CheckinFacts & { day: number; session: string | null; version: number | null })[];
 		name: string;
 		/** Theirs: by their clock it came in. */
 		zone: string;

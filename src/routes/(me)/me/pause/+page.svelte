@@ -18,6 +18,18 @@
 	});
 </script>
 
+{#snippet why(value: unknown)}
+	<label class="flex flex-col gap-1"
+		><span class="font-semibold">Why, if you like</span>
+		<input
+			name="reason"
+			maxlength="300"
+			class="input min-h-12 w-full text-[17px]"
+			value={typeof value === 'string' ? value : ''}
+		/></label
+	>
+{/snippet}
+
 <svelte:head><title>Pause or leave</title></svelte:head>
 <p><a class="link-quiet inline-flex min-h-11 items-center" href="/me">Back to today</a></p>
 <main class="flex flex-col gap-6">
@@ -67,15 +79,7 @@
 					</select></label
 				>
 			</div>
-			<label class="flex flex-col gap-1"
-				><span class="font-semibold">Why, if you like</span>
-				<input
-					name="reason"
-					maxlength="300"
-					class="input min-h-12 w-full text-[17px]"
-					value={typed?.reason ?? ''}
-				/></label
-			>
+			{@render why(typed?.reason)}
 			{#if typed && form && 'message' in form}<p class="field-fault" role="alert">{form.message}</p>{/if}
 			<button class="btn btn-primary min-h-14 text-lg">Pause these days</button>
 		</form>
@@ -91,15 +95,7 @@
 				coach can let you back in.
 			</p>
 			<input type="hidden" name="id" value={data.id} />
-			<label class="flex flex-col gap-1"
-				><span class="font-semibold">Why, if you like</span>
-				<input
-					name="reason"
-					maxlength="300"
-					class="input min-h-12 w-full text-[17px]"
-					value={leaving?.reason ?? ''}
-				/></label
-			>
+			{@render why(leaving?.reason)}
 			<label class="flex min-h-12 items-center gap-3"
 				><input type="checkbox" name="sure" class="checkbox" /> I want to leave for good</label
 			>

@@ -9,9 +9,6 @@ import { readPain } from './read-pain';
 export const SORE_PLACES = JOINTS;
 export type SorePlace = Joint;
 
-/** A place in words: an ankle stands for the foot as well. */
-export const areaText = (place: string): string => (place === 'ankle' ? 'ankle or foot' : place);
-
 /** How a place is: it hurts now, it hurts sharply or more and more, or it did once. */
 export const SORENESS = ['now', 'sharp', 'before'] as const;
 export type Soreness = (typeof SORENESS)[number];

@@ -1,7 +1,7 @@
+export { areaText } from './area-text';
 export { mentionsHealth } from './mentions-health';
 export {
 	AGE_BANDS,
-	areaText,
 	effortMostOn,
 	BALANCES,
 	FLOOR_WAYS,

@@ -1,7 +1,7 @@
 /** Whether somebody may begin, or a professional is asked first. Nothing here diagnoses. */
+import { areaText } from './area-text';
 import { adviceFor } from '../kit';
 import {
-	areaText,
 	conditionsOn,
 	EARLY_AFTER_BIRTH,
 	pregnantWeekOn,

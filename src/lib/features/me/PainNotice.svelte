@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { OwnPain } from '$contracts/incident';
-	import { areaText } from '$core/health';
+	import { areaText } from '$core/health/area-text';
 	import { listed } from '$core/text/words';
 	import { longDayText } from '$lib/format';
 

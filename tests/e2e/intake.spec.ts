@@ -1,18 +1,15 @@
 /** The questions before the start, the hold, and who gets what. */
 import { noBarriers } from './barriers';
-import { answerQuestions, asCoach, expect, openLink, openPlace, ready, test } from './support';
+import { answerQuestions, asCoach, expect, openPlace, phoneOf, ready, test } from './support';
 import { paceOf, secondsOf } from './pace';
 
 test('answers given without a connection are sent later; a warning sign holds until the coach records a clearance', async ({
 	page,
 	demo,
-	browser,
-	site
+	browser
 }) => {
-	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links['Noor Bastani']}`);
-	await ready(phone);
+	const phone = await phoneOf(browser, demo, 'Noor Bastani');
+	const context = phone.context();
 	await expect(phone.getByText('Have ready')).toBeVisible();
 	await phone.goto('/me/intake');
 	await ready(phone);
@@ -268,13 +265,10 @@ test('notes and documents about somebody are the coach’s alone', async ({ page
 
 test('the questions keep each change, ask about a weight that was not added, and the phone’s Back goes one section back', async ({
 	demo,
-	browser,
-	site
+	browser
 }) => {
-	const context = await browser.newContext({ baseURL: site, viewport: { width: 390, height: 844 } });
-	const phone = await context.newPage();
-	await openLink(phone, `/join/${demo.links['Oren Falkestad']}`);
-	await ready(phone);
+	const phone = await phoneOf(browser, demo, 'Oren Falkestad');
+	const context = phone.context();
 	await phone.goto('/me/intake');
 	await ready(phone);
 	const open = () => phone.getByRole('button', { name: 'Something has changed' }).click();

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import EffortSaid from './EffortSaid.svelte';
 	import { enhance } from '$app/forms';
 	import type { RecordedShare } from '$contracts/recorded';
 	import { dayText } from '$lib/format';
@@ -82,14 +83,7 @@
 					><input type="radio" class="sr-only" name="share" {value} bind:group={share} />{label}</label
 				>{/each}
 		</div>
-		<label class="text-sm"
-			>Effort, 0 to 10, if they said <input
-				name="effort"
-				inputmode="numeric"
-				maxlength="2"
-				class="input input-sm w-16"
-			/></label
-		>
+		<EffortSaid />
 		{#if message}<p class="field-fault" role="alert">{message}</p>{/if}
 		<button class="btn btn-sm btn-outline self-start">Record</button>
 	</form>

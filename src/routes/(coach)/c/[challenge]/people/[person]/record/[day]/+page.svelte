@@ -1,4 +1,5 @@
 <script lang="ts">
+	import EffortSaid from '$lib/features/people/EffortSaid.svelte';
 	import { enhance } from '$app/forms';
 	import { readIn } from '$core/kit/units';
 	import { amountsText, howText, unitOf } from '$core/session/amount';
@@ -45,14 +46,7 @@
 				loaded={exercise.kg !== null}
 			/>
 		{/each}
-		<label
-			>Effort, 0 to 10, if they said <input
-				name="effort"
-				inputmode="numeric"
-				maxlength="2"
-				class="input input-sm w-16"
-			/></label
-		>
+		<EffortSaid />
 		<label class="flex flex-col gap-1"
 			>What they told you <textarea name="note" rows="2" maxlength="1000" class="textarea w-full"
 			></textarea></label

@@ -1,4 +1,4 @@
-/** What a device sends to receive reminders. */
+/** Push subscriptions and the choice of reminders. */
 import { boolean, object, string } from 'yup';
 
 const BASE64URL = /^[\w-]+$/;
@@ -18,7 +18,7 @@ function isPushService(value: string): boolean {
 	);
 }
 
-/** What a device is reminded of. */
+/** Reminders that a device receives. */
 export const reminderChoiceSchema = object({
 	sessions: boolean().default(false),
 	messages: boolean()

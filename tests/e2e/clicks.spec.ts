@@ -1,4 +1,4 @@
-/** What a coach does every day takes three clicks at most, from the place where she is. */
+/** Daily tasks of a coach take at most three clicks. */
 import { asCoach, expect, openPlace, phoneOf, ready, test } from './support';
 import type { Locator, Page } from '@playwright/test';
 
@@ -18,7 +18,7 @@ async function openPerson(page: Page, name: string): Promise<void> {
 	await ready(page);
 }
 
-test('somebody who wrote that they are ill is excused with one click, for the days that they said', async ({
+test('a person who wrote that they are ill is excused with one click, for the days in the message', async ({
 	page,
 	demo,
 	browser

@@ -50,7 +50,7 @@ async function signIn(person: Person): Promise<string> {
 	return (await openLink(context, secret))!;
 }
 const own = (person = oslo) => ownPersonOf(context, world, person.enrolmentId);
-/** What has arrived at a phone, the oldest first, without the notification that reminders are on. */
+/** Notifications received by a phone, the oldest first, without the first one. */
 const arrived = (at = phone) =>
 	service
 		.arrivedAt(at.endpoint)

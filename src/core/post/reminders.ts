@@ -11,7 +11,7 @@ const AHEAD_HOURS = 48;
 const UNREAD_HOURS = 1;
 const UNANSWERED_HOURS = 24;
 
-/** What a person is reminded of, and when. */
+/** A reminder for one person. */
 export interface Reminder {
 	kind: 'session' | 'message';
 	/** The day number, or the id of the message with its state. One reminder is sent for each value. */
@@ -22,7 +22,7 @@ export interface Reminder {
 	until: number;
 }
 
-/** Where and when a person may be reminded. */
+/** Zone, training hour and quiet hours of a person. */
 export interface ReminderHours {
 	/** IANA name. */
 	zone: string;

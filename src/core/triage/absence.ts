@@ -16,7 +16,7 @@ const ILL =
 	/\b(?:ill|sick|unwell|fever(?:ish)?|temperature|flu|influenza|covid|(?:a|my|the|bad|nasty|heavy|this) cold|stomach bug|food poisoning|threw up|throwing up|vomit\w*|diarrh?o?ea|antibiotics|tonsillitis|bronchitis|pneumonia|sinusitis|sore throat|infection|migraine|under the weather|in bed with)\b/i;
 const AWAY =
 	/\b(?:travel\w*|(?:be|am|i'm|we're|are|go|going|still) away|^away|on holidays?|on vacation|(?:business|work|school) trip|flying|flight|funeral|wedding|abroad|out of town)\b/i;
-/** Somebody else, something else, or over. */
+/** Another person is ill, another meaning, or the absence is over. */
 const NOT =
 	/\b(?:not|no|never|without|isn't|no longer|any ?more|sick of|sick session|cold shower|was (?:ill|sick|away)|had (?:a|the|been)|feel(?:ing)? (?:better|fine)|recovered|all good|kids?|child|children|son|daughter|husband|wife|partner|boyfriend|girlfriend)\b/i;
 const SKIPS =
@@ -116,11 +116,11 @@ function spanOf(text: string, date: string): { from: string | null; to: string |
  * Without an end an illness is proposed for three days and anything else for one.
  *
  * @param date on which it was written, by the clock of the person
- * @returns null where it tells of none
+ * @returns null if the text mentions no days off
  */
 export function absenceIn(text: string, date: string): Absence | null {
 	const plain = text.replace(/[’‘]/g, "'").replace(/\s+/g, ' ');
-	// "No training" and the like say that somebody is off; they don't say that somebody is not ill.
+	// "No training" confirms an absence; its "no" doesn't negate the illness.
 	if (NOT.test(plain.replace(SKIPS, ''))) return null;
 	const reason = ILL.test(plain) ? 'ill' : AWAY.test(plain) ? 'away' : null;
 	if (reason === null) return null;

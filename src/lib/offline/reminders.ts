@@ -1,6 +1,6 @@
 /** Reminders on a device: subscribing to them in the browser, and showing them. */
 
-/** What the server sends, as JSON. */
+/** Payload of a push message. */
 export interface Notice {
 	title: string;
 	body: string;
@@ -28,7 +28,7 @@ export function readNotice(text: string): Notice | null {
 	}
 }
 
-/** How a notice is shown: with one tap to open it, and one to stop all of them. */
+/** Title and options of the notification: a tap opens it, an action stops all reminders. */
 export const notificationOf = ({ title, body, url, tag, stop }: Notice) => ({
 	title,
 	options: {

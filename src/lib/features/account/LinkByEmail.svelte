@@ -12,7 +12,7 @@
 		/** Whether this installation can send links. */
 		possible: boolean;
 		answer: { message?: string; email?: string; sent?: boolean } | null;
-		/** What is said once it was asked for. */
+		/** Shown after the form was sent. */
 		sent: Snippet<[string]>;
 		impossible: Snippet;
 		children?: Snippet;

@@ -4,12 +4,12 @@
 
 	/** A value with a button that turns it into its field, where it stands; posts to an action of the page. */
 	interface Props {
-		/** What it is, for the button: “Edit equipment”. */
+		/** Noun for the button: “Edit equipment”. */
 		label: string;
-		/** As it is read. */
+		/** Displayed text. */
 		value: string;
 		action: string;
-		/** What was refused of it, or null. */
+		/** Error message, or null. */
 		message: string | null;
 		mayEdit: boolean;
 		field: Snippet;

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { dayText } from '$lib/format';
 
-	/** Excuses somebody from days, with a reason; posts to `?/excuse` of the page that it is on. */
+	/** Excuses a person from days, with a reason. Posts to `?/excuse` of the page that it is on. */
 	interface Props {
 		person: string;
 		/** The day that is chosen first. */

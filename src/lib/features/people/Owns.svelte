@@ -2,12 +2,12 @@
 	import { timeOfDay } from '$lib/format';
 	import EditInPlace from './EditInPlace.svelte';
 
-	/** What somebody has to train with, when they train and what they want; equipment and hour are changed where they stand. */
+	/** Equipment, training hour and wishes of a person. Equipment and hour are edited in place. */
 	interface Props {
 		person: {
 			id: string;
 			equipment: string;
-			/** What of the equipment was not understood. */
+			/** Equipment that was not understood, as written. */
 			unread: readonly string[];
 			/** Minutes that they have for a session. */
 			minutes: number | null;
@@ -21,7 +21,7 @@
 		base: string;
 		day: number | null;
 		mayEdit: boolean;
-		/** What was wrong with what was sent, or null. */
+		/** Error messages of the two fields, or null. */
 		refused: { equipment: string | null; hour: string | null };
 	}
 	let { person, name, company, base, day, mayEdit, refused }: Props = $props();

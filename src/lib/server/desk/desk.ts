@@ -28,7 +28,7 @@ function keptBack({ person: { holds } }: RollRow, own: PersonDay, asOf: number):
 	return holdAt(holds, Math.min(asOf, own.window.closes - 1))?.reason ?? null;
 }
 
-/** Who does not get a day that is theirs, by name. */
+/** People to whom an assigned day is not released, by name. */
 export const notReleasedOf = (rows: readonly RollRow[], day: number, asOf: number): NotReleased[] =>
 	rows
 		.flatMap((row): NotReleased[] => {

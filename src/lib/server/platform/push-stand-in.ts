@@ -30,7 +30,7 @@ export interface Arrived {
 	/** Seconds. */
 	ttl: number;
 	topic: string | null;
-	/** Where the push service may reach who sent it. */
+	/** Contact address of the sender. */
 	contact: string;
 }
 
@@ -41,7 +41,7 @@ interface Phone {
 	sender: string;
 	/** The newest first. */
 	arrived: Arrived[];
-	/** What it answers in place of taking a message in; null: it takes it. */
+	/** Status that it answers with instead of accepting messages, or null. */
 	answers: number | null;
 }
 
@@ -120,7 +120,7 @@ export class PushStandIn {
 		};
 	}
 
-	/** What has arrived at a phone, the newest first; nothing for one that is not known. */
+	/** Messages that a phone has received, the newest first; empty for an unknown phone. */
 	arrivedAt(endpoint: string): readonly Arrived[] {
 		return this.phones.get(endpoint)?.arrived ?? [];
 	}

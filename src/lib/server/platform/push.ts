@@ -5,7 +5,7 @@ import webPush, { type RequestDetails, type VapidKeys } from 'web-push';
 import type { Queries } from '../db/database';
 import { readSetting } from './settings';
 
-/** What a device gave for notifications. */
+/** Push subscription of a device. */
 export interface PushTarget {
 	endpoint: string;
 	/** base64url, as the browser gives them. */
@@ -23,8 +23,8 @@ export interface PushNotice {
 }
 
 /**
- * What came of a try: `gone` when the subscription is not good any more, `refused` when trying again is of no use, `later`
- * with the seconds that the service asks for, if it does.
+ * Result of a try: `gone` if the subscription has ended, `refused` if a retry is pointless, `later` with the seconds that the
+ * service asks for, if it does.
  */
 export type PushAnswer =
 	| { kind: 'sent' | 'gone' }

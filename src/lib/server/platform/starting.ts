@@ -1,4 +1,4 @@
-/** Reports how far a start has come, to whoever started the process: scripts print it, and nobody needs to listen. */
+/** Reports the progress of a start. Scripts print it; without a listener it is dropped. */
 export const reportStart = (text: string): void => {
 	process.emit('cadrex:starting' as 'message', text, undefined as never);
 };

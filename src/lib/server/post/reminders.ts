@@ -26,7 +26,7 @@ const LOOK_EVERY = 15 * 60_000;
 /** Milliseconds in which the notification arrives that reminders are on. */
 const WELCOME_FOR = 3_600_000;
 
-/** What a device of a person is reminded of; null: nothing. */
+/** Reminders that one device receives. */
 export interface ReminderChoice {
 	sessions: boolean;
 	messages: boolean;
@@ -65,7 +65,7 @@ export async function turnOn(
 	const { endpoint, p256dh, auth, sessions, messages } = validate(subscriptionSchema, raw);
 	const now = clock.now();
 	await db.transaction(async (tx) => {
-		// A device has one subscription, and whoever uses it now has it.
+		// A device has one subscription: the person who uses it now takes it over.
 		await tx.query('delete from push_subscription where login_hash = $1 or endpoint = $2', [login, endpoint]);
 		const id = ids.uuid();
 		await tx.query(
@@ -144,7 +144,7 @@ const toLookAt = (tx: Queries, now: number): Promise<Looked[]> =>
 		[instant(now)]
 	);
 
-/** What a person is reminded of from now on, the earliest first. */
+/** Reminders of a person that are due or coming, the earliest first. */
 async function remindersFor(
 	context: Context,
 	person: Enrolment,
@@ -219,7 +219,7 @@ const take = (db: Queries, now: number): Promise<InHand[]> =>
 		[instant(now)]
 	);
 
-/** What a notification says: neither a name nor anything of a session or a message, which may be about health. */
+/** Texts of notifications. They contain no name, session or message, which could reveal something about health. */
 const TEXT: Record<Kind, (about: string) => { title: string; body: string; url: string }> = {
 	welcome: () => ({ title: 'Reminders are on', body: 'This is what they look like.', url: '/me/reminders' }),
 	session: (day) => ({
@@ -283,7 +283,7 @@ export async function remind(context: Context, push: Push): Promise<number> {
 	}
 }
 
-/** What was sent or given up is kept this long: it keeps the same from being sent again. */
+/** Time for which finished reminders are kept, so that they are not sent again. */
 const KEPT = '14 days';
 
 /** The job that sends reminders; it also runs every minute, so that a lost nudge delays and loses nothing. */

@@ -23,7 +23,7 @@ export interface ProposedExcuse {
 /**
  * @param thread messages of both sides, the oldest first
  * @param days the person's days as they are now, day 1 first
- * @returns null if no recent message tells of days off, or those days need no excuse (any more)
+ * @returns null if no recent message mentions days off, or those days need no excuse
  */
 export function excuseProposed(
 	thread: readonly Message[],
@@ -40,7 +40,7 @@ export function excuseProposed(
 		const from = Math.max(dayOn(absence.from), fromDay, 1);
 		const to = Math.min(dayOn(absence.to), days.length);
 		const open = days.slice(from - 1, Math.max(to, 0)).some(({ state }) => EXCUSABLE.has(state));
-		// An older message is not read once a newer one tells of days off.
+		// The newest message that mentions days off decides.
 		return open ? { reason: absence.reason, said: text.slice(0, 160), from, to } : null;
 	}
 	return null;

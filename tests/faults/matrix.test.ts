@@ -16,6 +16,8 @@ const OPEN: Record<string, string> = {
 	'/healthz': 'says that it answers, and nothing of anybody',
 	'/api/demo/clock': 'not there outside the demo; asks for the coach itself',
 	'/api/demo/sign-in': 'not there outside the demo',
+	'/api/demo/phone': 'not there outside the demo; asks for the participant itself',
+	'/api/push/stop': 'the id in a notification stops the reminders of its device, and does nothing else',
 	'/sign-in/code': 'the second step of getting in',
 	'/sign-in/forgot': 'how a coach gets in who has forgotten the password',
 	'/reset/[secret]': 'the secret lets in',

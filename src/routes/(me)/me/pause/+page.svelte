@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import { enhance } from '$app/forms';
 	import { dayText } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -85,8 +86,8 @@
 		</form>
 	{/if}
 	<details class="panel p-4" open={leaving !== null}>
-		<summary class="font-head flex min-h-11 cursor-pointer items-center text-xl font-bold"
-			>Leave for good</summary
+		<summary class="font-head flex min-h-11 cursor-pointer items-center justify-between text-xl font-bold"
+			>Leave for good<ChevronDown class="size-5" aria-hidden="true" /></summary
 		>
 		<form method="post" action="?/leave" use:enhance class="mt-2 flex flex-col gap-3">
 			<p>

@@ -44,6 +44,7 @@ describe('an excuse that is proposed', () => {
 	it('ends with the challenge, and does not begin before it', async () => {
 		await write('ill for 28 days', bogota);
 		expect(await proposed(bogota)).toEqual(['ill', 3, 14]);
+		context.at('2026-11-25T12:05:00Z');
 		await write('ill since 1 November, until Friday', bogota);
 		expect((await proposed(bogota))?.slice(1)).toEqual([1, 5]);
 	});

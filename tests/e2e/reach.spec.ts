@@ -63,10 +63,10 @@ test('a coach goes through those who need her, notes what she did, puts off and 
 	)?.[1];
 	await page.goto(`${page.url().replace(/\/roll.*/, '')}/reach?person=${person}`);
 	await ready(page);
-	await expect(shown.getByText('“step-ups off for a week”')).toBeVisible();
-	await expect(shown.getByText('No check-in since.')).toBeVisible();
-	await shown.getByRole('button', { name: 'Remove' }).first().click();
-	await expect(shown.getByText('“step-ups off for a week”')).toHaveCount(0);
+	const noted = shown.getByRole('listitem').filter({ hasText: '“step-ups off for a week”' });
+	await expect(noted.getByText('No check-in since.')).toBeVisible();
+	await noted.getByRole('button', { name: 'Remove' }).click();
+	await expect(noted).toHaveCount(0);
 	await expect(shown.getByText('Pain reported', { exact: true })).toBeVisible();
 });
 

@@ -74,7 +74,8 @@
 			Line {one.line}: {one.message}.
 		</p>{/each}
 	<div class="mt-2 flex flex-wrap gap-2">
-		{#if beats.length > 0}<button class="btn btn-outline min-h-11" onclick={save}>Download heart rate</button>{/if}
+		{#if beats.length > 0}<button class="btn btn-outline min-h-11" onclick={save}>Download heart rate</button
+			>{/if}
 		{#if who}<label class="btn btn-ghost min-h-11 has-focus-visible:outline-2"
 				>Read a file<input class="sr-only" type="file" accept=".csv,text/csv" onchange={read} /></label
 			>{/if}

@@ -31,12 +31,10 @@ export const load: PageServerLoad = async ({ locals, cookies, url }) => {
 		/** Of the simulated push service: what has arrived at this phone, or null with a real service. */
 		arrived:
 			app.pushStandIn &&
-			app.pushStandIn
-				.arrivedAt(choice?.endpoint ?? '')
-				.map(({ at, payload }) => ({
-					at,
-					notice: JSON.parse(payload) as { title: string; body: string; stop: string }
-				}))
+			app.pushStandIn.arrivedAt(choice?.endpoint ?? '').map(({ at, payload }) => ({
+				at,
+				notice: JSON.parse(payload) as { title: string; body: string; stop: string }
+			}))
 	};
 };
 

@@ -266,6 +266,9 @@ describe('a push service', () => {
 		await remindAt(MORNING);
 		service.answer(phone.endpoint, null);
 		expect(await remindAt('2026-11-25T12:00:00Z')).toEqual([]);
+		expect(
+			await context.db.query("select state, error from reminder where kind = 'session' and about = '3'")
+		).toEqual([{ state: 'failed', error: 'it was stale' }]);
 	});
 	it('is given the time that it asks for', async () => {
 		service.answer(phone.endpoint, 429);

@@ -1,5 +1,6 @@
 /** An exercise of a session as it suits one person: which variation, how much of it, and with what load. */
 import type { Exercise } from '../exercise';
+import type { Level } from '../people';
 import type { Practice } from '../practice';
 import { amountOf, targetOf, wholeSeconds, withAmounts, type Part, type Role } from '../session';
 import {
@@ -11,7 +12,6 @@ import {
 	meantFor,
 	obstacles,
 	stepped,
-	stepsText,
 	substitutePart
 } from '../substitution';
 import { loadFor, type LoadFit, type Wanted } from './load';
@@ -109,7 +109,7 @@ function choose(
 	const under = profile.planFor && !place.byLevel ? levelsUnder(profile.level, profile.planFor) : 0;
 	const steps = under > 0 && hasLevels(exercise, place.role) && !levelIsLoad(exercise) ? -under : 0;
 	const easier = stepped(exercise, steps, practice, true);
-	const eased = easier.taken > 0 ? [`${profile.level}: ${stepsText(easier.taken)}`] : [];
+	const eased = easier.taken > 0 ? [EASED[profile.level]] : [];
 	for (const [to, why] of [
 		[easier.to, eased],
 		[exercise, []]
@@ -126,6 +126,13 @@ function choose(
 /** `no dumbbells, so backpack row` */
 const becauseOf = (causes: readonly string[], found: readonly { to: Exercise }[]): string =>
 	`${causes.join('; ')}, so ${found[found.length - 1]?.to.name.toLowerCase() ?? 'another exercise'}`;
+
+/** Reasons for an easier version, by level, as the person reads them. */
+const EASED: Record<Level, string> = {
+	beginner: 'easier version: you’re starting out',
+	'some experience': 'easier version for your experience',
+	trained: 'easier version for your experience'
+};
 
 const tooHeavy = (exercise: Exercise, { kit }: FitProfile): string =>
 	kit ? 'your lightest weight is too heavy for it' : `no load for ${exercise.name.toLowerCase()}`;

@@ -223,7 +223,7 @@ describe('fitPart', () => {
 		const under = { level: 'beginner', planFor: 'trained' } as const;
 		expect(fit('3 x 10 push-up', under)).toMatchObject({
 			to: 'Incline push-up',
-			why: 'beginner: two steps easier'
+			why: 'easier version: you’re starting out'
 		});
 		expect(fit('3 x 10 push-up', { ...under, planFor: 'some experience' })).toMatchObject({
 			to: 'Knee push-up'

@@ -158,7 +158,7 @@
 	</section>
 
 	<div class="flex flex-col gap-4">
-		{#if mayEdit}<div class="panel px-4 pt-2 pb-3">
+		{#if mayEdit}<div class="panel px-4 pt-2 pb-3 [&>details]:border-t-0">
 				{#key data.excuse?.from}<ExcuseForm
 						person={person.id}
 						day={data.day}

@@ -239,6 +239,31 @@ test('without a connection every link leads to its page or to one that says what
 	await context.close();
 });
 
+test('a page whose data is not on the phone opens as a whole without a connection', async ({
+	browser,
+	demo,
+	complaints
+}) => {
+	const phone = await phoneOf(browser, demo, 'Noor Bastani');
+	const context = phone.context();
+	await onDevice(phone, '/me/day/24/check-in/__data.json');
+	await context.setOffline(true);
+	// As it is when the connection goes before everything has been fetched.
+	await phone.evaluate(async () => {
+		const pages = await caches.open('pages');
+		await pages.delete(`${location.origin}/me/day/24/check-in/__data.json`);
+	});
+	await phone.goto('/me');
+	await ready(phone);
+	await phone.locator('a[href="/me/day/24/check-in"]').first().click();
+	await expect(phone.getByText('How hard was it')).toBeVisible();
+	await context.setOffline(false);
+	expect(
+		complaints.splice(0).filter((text) => !/ERR_INTERNET_DISCONNECTED|Failed to fetch/.test(text))
+	).toEqual([]);
+	await context.close();
+});
+
 /** What this device keeps of a person: pages, databases and settings. */
 const keptOf = (page: Page) =>
 	page.evaluate(async () => ({

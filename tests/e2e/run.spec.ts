@@ -25,6 +25,7 @@ test('a session at twenty times its speed, without a network in the middle and w
 	await onDevice(phone, '/me/day/24/run');
 	await phone.goto('/me/day/24/check-in');
 	await onDevice(phone, '/me/day/24/check-in');
+	await onDevice(phone, '/me/day/24/check-in/__data.json');
 	await phone.goto('/me/day/24/run?speed=20');
 	await ready(phone);
 	await noBarriers(phone, 'before a session');

@@ -9,5 +9,5 @@ export {
 	type Scaled,
 	type ScaleLevel
 } from './scaling';
-export { canDo, firstSubstitute, obstacles, stepsText, substitute, type Fitting } from './substitute';
+export { canDo, firstSubstitute, obstacles, substitute, type Fitting } from './substitute';
 export { substituteAt, substitutePart } from './substitute-part';

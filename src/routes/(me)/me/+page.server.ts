@@ -15,11 +15,14 @@ import { orError, orFail } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
-/** Today, the last days that may still be done, and the questions as long as nobody has answered them. */
+/** Today, the last days that may still be done, the newest first, and the questions as long as nobody has answered them. */
 const keptPages = (days: readonly number[], answered: boolean): string[] => [
 	'/me',
 	'/me/stop',
-	...days.slice(-4).flatMap((day) => [`/me/day/${day}/run`, `/me/day/${day}/check-in`]),
+	...days
+		.slice(-4)
+		.toReversed()
+		.flatMap((day) => [`/me/day/${day}/run`, `/me/day/${day}/check-in`]),
 	...(answered ? [] : ['/me/intake'])
 ];
 

@@ -116,6 +116,7 @@ await desk.shoot('progression');
 await desk.go(`${challenge}/plan?show=try`);
 await desk.page.getByRole('button', { name: 'Simulate' }).click();
 await desk.page.getByText('in eight of ten groups').waitFor();
+await desk.page.getByRole('button', { name: 'Cancel' }).waitFor({ state: 'detached' });
 await desk.page.setViewportSize({ width: 1280, height: 900 });
 await desk.shoot('plan-trial');
 await desk.page.setViewportSize({ width: 1280, height: 800 });

@@ -123,6 +123,21 @@ test('the coach works by keyboard alone: sign in, go about, look back, find', as
 	await page.waitForURL('**/plan');
 });
 
+test('a challenge that is over opens with how it went, and asks for nobody', async ({ page, demo }) => {
+	await asCoach(page, demo);
+	await page.goto('/challenges');
+	await ready(page);
+	await page.getByRole('link', { name: 'First Load, four weeks' }).click();
+	await page.waitForURL('**/desk');
+	await ready(page);
+	await expect(page.getByRole('heading', { level: 1, name: 'How it went' })).toBeVisible();
+	const went = page.getByRole('region', { name: 'How it went' });
+	await expect(went).toContainText('72 % of 360 due days done');
+	await expect(went).toContainText('15 of 18 who began were still there in the last week');
+	await expect(page.getByRole('heading', { name: 'Going out' })).toHaveCount(0);
+	await noBarriers(page, 'the desk of a challenge that is over');
+});
+
 test('the roll sorts by what the coach asks', async ({ page, demo }) => {
 	await asCoach(page, demo);
 	await openPlace(page, 'Roll');

@@ -1,6 +1,7 @@
 /** Time zones of countries and of places that share a name. Countries and their zones: countries-and-timezones, from IANA's zone.tab. */
 import { getAllCountries, getAllTimezones } from 'countries-and-timezones';
 import { plainName } from './plain-name';
+import { peopleByZone, townsNamed, zonesMeant, type Town } from './towns';
 import { zoneNamed, type ZoneNamed } from './zone-named';
 
 /** Names under which lists have countries, beside those of the package. */
@@ -45,66 +46,71 @@ export function countryNamed(text: string): string | null {
 }
 
 /**
- * Zones that are in use in a country, one of each clock, by the names that are its own: Europe/Oslo for Norway.
+ * Zones that are in use in a country, one of each clock, the one with the largest town first: Europe/Oslo for Norway.
  *
  * @param zones names that may be used
  */
 function zonesOfCountry(code: string, zones: readonly string[]): string[] {
 	const allowed = new Set(zones);
+	const people = peopleByZone(code);
 	const own = Object.values(getAllTimezones({ deprecated: true })).filter(
 		({ name: zone, countries }) =>
 			(countries as readonly string[]).includes(code) && zone.includes('/') && allowed.has(zone)
 	);
-	/** Own names before those that are shared with other countries, the main country of a zone before others. */
-	const rank = ({ countries }: (typeof own)[number]): number =>
-		countries.length === 1 ? 0 : countries[0] === code ? 1 : 2;
-	const byClock = new Map<string, (typeof own)[number]>();
-	for (const zone of own) {
-		const clock = `${zone.utcOffset} ${zone.dstOffset}`;
-		const known = byClock.get(clock);
-		if (!known || rank(zone) < rank(known)) byClock.set(clock, zone);
-	}
-	return [...byClock.values()].map(({ name }) => name).sort();
+	/** By size; without a town in the list own names before those that are shared with other countries. */
+	const before = (a: (typeof own)[number], b: (typeof own)[number]): number =>
+		(people.get(b.name) ?? 0) - (people.get(a.name) ?? 0) || a.countries.length - b.countries.length;
+	const clocks = new Set<string>();
+	return own
+		.sort(before)
+		.filter(({ utcOffset, dstOffset }) => {
+			const clock = `${utcOffset} ${dstOffset}`;
+			if (clocks.has(clock)) return false;
+			clocks.add(clock);
+			return true;
+		})
+		.map(({ name }) => name);
 }
 
-/** Places that share a name with another one far away, with their country and zone (IANA; a selection, from memory). */
-const SHARED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-	alexandria: { EG: 'Africa/Cairo', US: 'America/New_York' },
-	barcelona: { ES: 'Europe/Madrid', VE: 'America/Caracas' },
-	birmingham: { GB: 'Europe/London', US: 'America/Chicago' },
-	cambridge: { GB: 'Europe/London', US: 'America/New_York' },
-	cartagena: { CO: 'America/Bogota', ES: 'Europe/Madrid' },
-	cordoba: { AR: 'America/Argentina/Cordoba', ES: 'Europe/Madrid' },
-	georgetown: { GY: 'America/Guyana', MY: 'Asia/Kuala_Lumpur', US: 'America/Chicago' },
-	granada: { ES: 'Europe/Madrid', NI: 'America/Managua' },
-	guadalajara: { MX: 'America/Mexico_City', ES: 'Europe/Madrid' },
-	hamilton: { CA: 'America/Toronto', NZ: 'Pacific/Auckland', BM: 'Atlantic/Bermuda' },
-	hyderabad: { IN: 'Asia/Kolkata', PK: 'Asia/Karachi' },
-	kingston: { JM: 'America/Jamaica', CA: 'America/Toronto' },
-	'la paz': { BO: 'America/La_Paz', MX: 'America/Mazatlan' },
-	leon: { MX: 'America/Mexico_City', ES: 'Europe/Madrid', NI: 'America/Managua' },
-	manchester: { GB: 'Europe/London', US: 'America/New_York' },
-	merida: { MX: 'America/Merida', VE: 'America/Caracas', ES: 'Europe/Madrid' },
-	naples: { IT: 'Europe/Rome', US: 'America/New_York' },
-	newcastle: { GB: 'Europe/London', AU: 'Australia/Sydney' },
-	portland: { US: 'America/Los_Angeles' },
-	richmond: { US: 'America/New_York', CA: 'America/Vancouver' },
-	'san jose': { US: 'America/Los_Angeles', CR: 'America/Costa_Rica' },
-	'san juan': { PR: 'America/Puerto_Rico', AR: 'America/Argentina/San_Juan' },
-	santiago: { CL: 'America/Santiago', DO: 'America/Santo_Domingo', ES: 'Europe/Madrid' },
-	toledo: { ES: 'Europe/Madrid', US: 'America/New_York' },
-	tripoli: { LY: 'Africa/Tripoli', LB: 'Asia/Beirut' },
-	valencia: { ES: 'Europe/Madrid', VE: 'America/Caracas' },
-	victoria: { CA: 'America/Vancouver', SC: 'Indian/Mahe' }
-};
+/** A place in a list as it is written: `Portland, Oregon`, `San José (Costa Rica)`. */
+function placeParts(text: string): { town: string; within: string | null } {
+	const [town = '', within] = text.split(/[,(]/);
+	return { town: town.trim(), within: within?.replace(')', '').trim() || null };
+}
 
-/** Zones of the places that have a name, by country; null where there is one such place at most. */
-const sharedPlace = (plain: string): Readonly<Record<string, string>> | null => SHARED[plain] ?? null;
+/**
+ * Towns of the name, and the country that they are in where it is known. What follows a comma is first a part of a country
+ * (ME: Maine), then a country, and a code of two letters only where a town of the name is there (ME: Montenegro).
+ * `isUnread`: it is neither.
+ */
+function townsWithin(
+	{ town, within }: ReturnType<typeof placeParts>,
+	country: string | null
+): { towns: readonly Town[]; code: string | null; isUnread?: true } {
+	const code = countryNamed(country ?? '');
+	const all = townsNamed(town).filter((one) => code === null || one.country === code);
+	if (within === null) return { towns: all, code };
+	const region = all.filter(({ regions }) => regions.includes(plainName(within)));
+	if (region.length > 0) return { towns: region, code: region[0]?.country ?? null };
+	const named = code ?? countryNamed(within);
+	const there = all.filter((one) => one.country === named);
+	if (named !== null && (there.length > 0 || within.length > 2)) return { towns: there, code: named };
+	return { towns: all, code, isUnread: true };
+}
+
+/** The answer for zones of which one is meant. */
+const oneOf = ([first, ...others]: readonly string[]): ZoneNamed | null =>
+	first === undefined
+		? null
+		: others.length === 0
+			? { zone: first, meant: true }
+			: { zone: null, nearest: first, several: [first, ...others] };
 
 /**
  * The time zone of a place in a list, with the country beside it: it decides between places of one name, and says the zone
- * by itself where it has one alone. Otherwise as `zoneNamed`.
+ * by itself where it has one alone. Of places of one name without a country the far largest is taken, otherwise all are named.
  *
+ * @param text a zone or a town; a country or a part of one may follow after a comma
  * @param country as it is written; null or empty: the list does not say
  */
 export function zoneOfPlace(
@@ -113,29 +119,24 @@ export function zoneOfPlace(
 	zones: readonly string[],
 	isZone: (zone: string) => boolean
 ): ZoneNamed {
-	const code = country ? countryNamed(country) : null;
+	const parts = placeParts(text);
+	const { town } = parts;
+	const { towns, code, isUnread } = townsWithin(parts, country);
 	const own = code === null ? [] : zonesOfCountry(code, zones);
-	const [single, ...more] = own;
 	const byCountry: ZoneNamed | null =
-		single && more.length === 0
-			? { zone: single, meant: true }
-			: own.length > 1
-				? { zone: null, nearest: null, several: own }
-				: null;
-	const place = plainName(text);
-	if (!place) return byCountry ?? { zone: null, nearest: null };
-	const shared = text.includes('/') ? null : sharedPlace(place);
-	if (shared) {
-		const there = code === null ? undefined : shared[code];
-		if (there) return { zone: there, meant: true };
-		const places = [...new Set(Object.values(shared))];
-		if (places.length > 1 && code === null)
-			return { zone: null, nearest: places[0] ?? null, several: places };
-	}
-	const named = zoneNamed(text, zones, isZone);
-	if (named.zone !== null || named.several?.length === 0) return named;
-	const here = named.several?.filter((zone) => own.includes(zone)) ?? [];
-	if (here.length === 1 && here[0]) return { zone: here[0], meant: true };
-	// A town that the database does not have, in a country that is known.
-	return named.several ? named : (byCountry ?? named);
+		own.length > 1 ? { zone: null, nearest: null, several: own } : oneOf(own);
+	if (!town) return byCountry ?? { zone: null, nearest: null };
+	const named = zoneNamed(town, zones, isZone);
+	const isAbbreviated = named.zone === null && named.several?.length === 0;
+	if (isAbbreviated || isZone(town) || town.includes('/')) return named;
+	const meant = oneOf(zonesMeant(towns.filter(({ zone }) => isZone(zone))));
+	// Paris in a Texas that the list does not know is not the one in France.
+	if (isUnread && code === null && (meant ?? named).zone !== null)
+		return { zone: null, nearest: (meant ?? named).zone };
+	if (meant) return meant;
+	const here = named.zone === null ? (named.several ?? []) : [named.zone];
+	const inCountry = oneOf(here.filter((zone) => own.includes(zone)));
+	if (inCountry) return inCountry;
+	// A town that no list has, in a country that is known.
+	return named.zone === null && named.several === undefined ? (byCountry ?? named) : named;
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { isZone } from '../calendar';
 import { nearest } from '../text/nearest';
 import { levelNamed } from './levels';
 import { checkRoster, isHeadings, matchByContent, matchColumns } from './roster';
@@ -197,6 +198,41 @@ describe('checkRoster', () => {
 		expect(of('', 'New Zealand')?.faults[0]?.message).toContain(
 			'Pacific/Auckland or Pacific/Chatham; which one?'
 		);
+	});
+
+	it.each([
+		// The far larger town of a name is meant; of two large ones neither.
+		['London', '', 'Europe/London'],
+		['London', 'Canada', 'America/Toronto'],
+		['Vancouver', '', null],
+		['San José', '', null],
+		['San José', 'Costa Rica', 'America/Costa_Rica'],
+		// Towns that give no zone its name.
+		['Bergen', '', 'Europe/Oslo'],
+		['Seattle', '', 'America/Los_Angeles'],
+		['Bengaluru', '', 'Asia/Kolkata'],
+		// What follows a comma: a part of a country, then a country, never a code that no such town has.
+		['Portland, Oregon', '', 'America/Los_Angeles'],
+		['Portland, ME', '', 'America/New_York'],
+		['Springfield, IL', '', 'America/Chicago'],
+		['Atlanta, Georgia', '', 'America/New_York'],
+		['Tbilisi, Georgia', '', 'Asia/Tbilisi'],
+		['Oslo (Norway)', '', 'Europe/Oslo'],
+		['Paris, Texas', '', null],
+		['Smallville, CA', '', null],
+		['Smallville, Norway', '', 'Europe/Oslo']
+	])('the town %j with the country %j is %s', (town, country, zone) => {
+		const [line] = checkRoster([{ line: 2, cells: ['Bao', '', town, 'trained', '', country] }], match, {
+			...about,
+			zones: Intl.supportedValuesOf('timeZone'),
+			isZone
+		});
+		expect(line?.row?.zone ?? null).toBe(zone);
+	});
+
+	it('takes headings by their words', () => {
+		expect(matchColumns(['Name', 'Ethnicity', 'City of residence', 'Landline', 'Country']).zone).toBe(2);
+		expect(matchColumns(['Name', 'Ethnicity', 'Landline'])).toMatchObject({ zone: null, country: null });
 	});
 
 	it('keeps what no field is taken from as a note, and marks what is about health', () => {

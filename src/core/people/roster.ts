@@ -13,7 +13,7 @@ export type ColumnMatch = Record<RosterField, number | null>;
 const HEADINGS: Record<RosterField, string[]> = {
 	name: ['name', 'full name', 'participant', 'first name'],
 	email: ['email', 'mail', 'e-mail', 'address', 'email address'],
-	zone: ['time zone', 'zone', 'timezone', 'tz'],
+	zone: ['time zone', 'zone', 'timezone', 'tz', 'city', 'town', 'lives in', 'location'],
 	country: ['country', 'land', 'nation'],
 	level: ['level', 'experience'],
 	equipment: ['equipment', 'kit', 'owns', 'gear']
@@ -57,6 +57,10 @@ export type RosterLine =
 /** Longest name and email address taken (RFC 5321 allows 254 characters in an address). */
 const MAX = { name: 80, email: 254, equipment: 30, letters: 1000 };
 
+/** Whether a heading has a word, or several: `City of residence` has a city, `Ethnicity` doesn’t. */
+const hasWord = (heading: string, word: string): boolean =>
+	new RegExp(`(?<!\\p{L})${word}s?(?!\\p{L})`, 'u').test(heading);
+
 /** Guesses the columns from the headings; what is not recognised is left to the coach. */
 export function matchColumns(headings: string[]): ColumnMatch {
 	const taken = new Set<number>();
@@ -71,7 +75,9 @@ export function matchColumns(headings: string[]): ColumnMatch {
 		const index =
 			exact >= 0
 				? exact
-				: clean.findIndex((h, i) => !taken.has(i) && HEADINGS[field].some((w) => h.includes(w)));
+				: clean.findIndex(
+						(heading, i) => !taken.has(i) && HEADINGS[field].some((one) => hasWord(heading, one))
+					);
 		if (index < 0) return null;
 		taken.add(index);
 		return index;

@@ -1,4 +1,5 @@
 import { median } from 'simple-statistics';
+import { DROPPED_AFTER } from '../attendance';
 import { differenceOf, type Counted } from '../stats';
 import { REASON_KINDS, type ReasonKind } from './reason';
 
@@ -23,9 +24,6 @@ export interface Reviewed {
 	/** Instants at which a coach turned to them, in any order. */
 	reached: readonly number[];
 }
-
-/** Days at the end of a challenge without anything, from which on somebody has dropped out. Common practice, no source. */
-export const DROPPED_AFTER = 7;
 
 export interface RuleReview {
 	/** Who dropped out and was named before, and who was not. */

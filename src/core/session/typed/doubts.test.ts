@@ -20,6 +20,8 @@ describe('a line that may be read wrong', () => {
 		['3x10 overhead press 8kg per hand', '8kg per hand'],
 		['3x10 curl @ 6 kg/arm', '@ 6 kg/arm'],
 		['3x8 goblet squat @ 12/14/16 kg', '@ 12/14/16 kg'],
+		['8 backpack press 3 x 12,5 kg', '3 x 12,5 kg'],
+		['backpack press 5x20kg 5 reps', '5x20kg'],
 		['3 x 12/10 split squat', '3 x 12/10'],
 		['3 sets of 30/15 plank', '3 sets of 30/15'],
 		['run 1:30:00', '1:30:00'],
@@ -54,6 +56,15 @@ describe('a line that may be read wrong', () => {
 		expect(doubtsOf(line)).toEqual([]);
 	});
 
+	it('reads hours of a stopwatch either way', () => {
+		expect(doubtsOf('plank 1:30:00')[0]?.offers?.map(({ text }) => text)).toEqual(['90 min', '1:30']);
+	});
+
+	it('does not quote what was not written', () => {
+		const { faults } = careful('4 x 8/10/12 push-up x 3');
+		expect(faults.map(({ message }) => message).join(' ')).not.toContain('“”');
+	});
+
 	it('asks what a bare number beside a run is', () => {
 		const { faults } = careful('1 x 5 run');
 		expect(faults[0]?.message).toMatch(/5 what\?/);
@@ -64,7 +75,8 @@ describe('a line that may be read wrong', () => {
 		for (const [line, pick, written] of [
 			['3 x 8 goblet squat RIR 2, rest 60', 0, '3 x 8 reps Goblet squat effort 8, rest 60'],
 			['3 x 10 overhead press 8kg per hand, rest 60', 0, '3 x 10 reps Overhead press @ 2 x 8 kg, rest 60'],
-			['3 x 10 squat, rest 2', 0, '3 x 10 reps Squat, rest 120']
+			['3 x 10 squat, rest 2', 0, '3 x 10 reps Squat, rest 120'],
+			['8 backpack press 3 x 12,5 kg, rest 60', 0, '3 x 8 reps Backpack press @ 12.5 kg, rest 60']
 		] as const) {
 			const [doubt] = doubtsOf(line);
 			const text = line.slice(0, doubt!.from) + doubt!.offers![pick]!.text + line.slice(doubt!.to);

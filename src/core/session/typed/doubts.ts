@@ -88,6 +88,20 @@ const DOUBTS: readonly Doubt[] = [
 		})
 	},
 	{
+		// Two weights are a pair; three and more are sets more often than weights.
+		pattern: new RegExp(
+			String.raw`(?:@\s*)?(?<![\d.,/-])([3-9]|[12]\d)\s*[x×]\s*(${NUMBER})\s*(${MASS})(?!\s*[/,]\s*\d)`,
+			'gi'
+		),
+		ask: ([text = '', count = '', amount = '', unit = '']) => ({
+			message: `${quote(text)}: ${count} sets, or ${count} weights at once?`,
+			offers: [
+				offer(`${count} sets @ ${point(amount)} ${unit}`, `${count} sets with ${point(amount)} ${unit}`),
+				offer(`@ ${point(amount)} ${unit}`, `one of ${point(amount)} ${unit}`)
+			]
+		})
+	},
+	{
 		pattern: new RegExp(
 			String.raw`(?:@\s*)?\b(${NUMBER})\s*[/,-]\s*(${NUMBER})\s*[/,-]\s*(${NUMBER})\s*(${MASS})`,
 			'gi'
@@ -124,10 +138,15 @@ const DOUBTS: readonly Doubt[] = [
 		pattern: /(?<![\d:,])\d{1,2}:\d{2}:\d{2}(?![\d:])/g,
 		ask: ([text = '']) => {
 			const [hours = 0, minutes = 0, seconds = 0] = text.split(':').map(Number);
+			const two = (n: number) => String(n).padStart(2, '0');
 			const all = hours * 60 + minutes;
 			return {
 				message: `${quote(text)}: hours, minutes and seconds?`,
-				offers: [offer(seconds === 0 ? `${all} min` : `${all}:${String(seconds).padStart(2, '0')}`)]
+				offers: [
+					offer(seconds === 0 ? `${all} min` : `${all}:${two(seconds)}`),
+					// As a stopwatch writes it, with hundredths at the end.
+					...(seconds === 0 ? [offer(`${hours}:${two(minutes)}`, `${hours} min ${minutes} s`)] : [])
+				]
 			};
 		}
 	},

@@ -176,7 +176,8 @@ class LineReader {
 					{ label: `rest ${phrase.high}`, text: `rest ${phrase.high}` }
 				]);
 			else if (/^drop/i.test(text)) this.asked.at(from, to, DROP);
-			else if (again) this.asked.at(from, to, `${quote(text)}: this is said twice, in different ways`);
+			else if (again)
+				this.asked.at(from, to, `${text ? `${quote(text)}: ` : ''}this is said twice, in different ways`);
 			else
 				this.asked.at(from, to, `${quote(text)} is not understood here`, [
 					{ label: 'Leave it out', text: '' }

@@ -124,9 +124,14 @@
 				canGoBack={runner.absence.isLast}
 				onanswer={(answer) => runner.answer(answer)}
 			/>{/if}
-		{#if silent}<div class="remark bg-base-100 flex items-center justify-between gap-3 p-2" role="status">
-				<p>The sound is off until you touch the screen.</p>
-				<button class="btn btn-primary min-h-11" onclick={onsilent}>Continue</button>
+		{#if silent}<div
+				class="remark bg-base-100 flex flex-wrap items-center justify-between gap-x-3 gap-y-1 p-2"
+				role="status"
+			>
+				<p class="min-w-40 flex-1">The sound is off until you touch the screen.</p>
+				<button class="btn btn-primary min-h-11 shrink-0 whitespace-nowrap" onclick={onsilent}
+					>Continue</button
+				>
 			</div>{/if}
 		{#if runner.unkept}<p class="remark remark-attention" role="alert">
 				This device has no room to keep your session. Leave this page open until you have checked in.

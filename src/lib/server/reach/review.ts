@@ -1,4 +1,5 @@
 /** A challenge looked back on, morning by morning: what the rules would have said, and what came of turning to people. */
+import { lastActiveDay } from '$core/attendance';
 import { dateOfDay, instantOf } from '$core/calendar';
 import { checkinTimes } from '$core/day';
 import type { HouseRules } from '$core/practice';
@@ -39,7 +40,7 @@ export async function reviewedOf(
 		id: person.id,
 		mornings: mornings.get(person.id) ?? [],
 		checkins: checkinTimes(person.strip),
-		lastDay: row.days.findLast(({ credit, kind }) => credit > 0 && kind !== 'rest')?.day ?? null,
+		lastDay: lastActiveDay(row.days),
 		// What went to many at once was about nobody's reason.
 		reached: reaches.flatMap(({ way, at, reasons }) =>
 			way === 'later' || way === 'settled' || reasons.length === 0 ? [] : at

@@ -1,9 +1,9 @@
-import { adherence } from '$core/attendance';
+import { adherence, endingOf } from '$core/attendance';
 import { cameIn, heldOf, openingsOf, stillOpenOf } from '$lib/server/desk/desk';
 import { decideOffered, offeredIn } from '$lib/server/attendance/offered';
 import { readinessOf } from '$lib/server/desk/readiness';
 import { planIn, rollIn } from '$lib/server/attendance/of-request';
-import { lastDays } from '$lib/server/attendance/roll';
+import { lastDays, type RollRow } from '$lib/server/attendance/roll';
 import { presentIn } from '$lib/server/live/presence';
 import { openFormChecks } from '$lib/server/messages/form-checks';
 import { unansweredIn } from '$lib/server/messages/messages';
@@ -28,9 +28,30 @@ const MOST_OFFERS = 12;
 /** People shown who need their coach. */
 const MOST_NEED = 6;
 
+/** People shown of those who did the most. */
+const MOST_PRAISED = 5;
+
+/** What a challenge came to, with names in place of rows. */
+function endingShown(rows: readonly RollRow[], days: number) {
+	const { finished, dropped, neverBegan, most, ...rest } = endingOf(rows, days);
+	const named = (all: readonly RollRow[]) => all.map(({ person: { id, name } }) => ({ id, name }));
+	return {
+		...rest,
+		finished: finished.length,
+		dropped: named(dropped),
+		neverBegan: named(neverBegan),
+		most: most.slice(0, MOST_PRAISED).map(({ person: { id, name }, adherence: { rate, due } }) => ({
+			id,
+			name,
+			rate,
+			due
+		}))
+	};
+}
+
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { app } = locals;
-	const { challenge, asOf, day } = await parent();
+	const { challenge, asOf, day, groupDay, back } = await parent();
 	const plan = await planIn(locals, challenge);
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const all = await inNeed(locals, challenge, asOf);
@@ -41,7 +62,10 @@ export const load: PageServerLoad = async ({ parent, locals }) => {
 	const shares = await sharesFor(app, challenge, misfits.slice(0, MOST_OFFERS), people);
 	const weekTo = (last: number) =>
 		adherence(rows.flatMap(({ days }) => days.slice(Math.max(0, last - 7), Math.max(0, last))));
+	const isOver = groupDay > plan.length && !back;
 	return {
+		/** What it came to, once it is over. */
+		ending: isOver ? endingShown(rows, plan.length) : null,
 		stillOpen: stillOpenOf(rows, asOf),
 		week: day === null ? null : weekTo(day),
 		weekBefore: day === null || day <= 7 ? null : weekTo(day - 7),

@@ -1,5 +1,5 @@
 export { adherence, dayTally, isDue, together, type Adherence, type DayTally } from './adherence';
-export { DROPPED_AFTER, endingOf, lastActiveDay, type Ending, type EndingWeek } from './ending';
+export { DROPPED_AFTER, endingOf, lastActiveDay, type Ending } from './ending';
 export { extrasOf, type ExtraEntry, type Extras } from './extras';
 export { packDays, unpackDays, withoutHealth } from './day-code';
 export { projectFinish, type FinishChance } from './finish';

@@ -9,7 +9,7 @@ module.exports = {
 			from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
 			to: {
 				pathNot:
-					'^src/core/|node_modules/(temporal-polyfill|fastest-levenshtein|simple-statistics|lru-cache|countries-and-timezones)/'
+					'^src/core/|node_modules/(temporal-polyfill|fastest-levenshtein|simple-statistics|lru-cache|countries-and-timezones|city-timezones)/'
 			}
 		},
 		{

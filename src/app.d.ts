@@ -19,8 +19,10 @@ declare global {
 			intakeStep?: number;
 		}
 		interface PageData {
-			/** Pages that a participant's device should keep. */
+			/** Pages that a participant's device should keep, fetched anew. */
 			keep?: string[];
+			/** Pages that belong to this one: fetched where the device does not have them. */
+			goesWith?: string[];
 		}
 		/** What the server hands on of the connection; there is none in development. */
 		interface Platform {

@@ -130,8 +130,19 @@ worker.addEventListener('fetch', (event) => {
 		event.respondWith(other(request));
 });
 
+interface Wanted {
+	owner: string;
+	paths: string[];
+	/** Whether what is there already is fetched once more. */
+	anew: boolean;
+}
+
+/** Whether a page is there whole: as it is opened by its address and by a link. */
+const isThere = async (pages: Cache, at: string): Promise<boolean> =>
+	(await pages.match(at)) !== undefined && (await pages.match(`${at}/__data.json`)) !== undefined;
+
 /** Fetches pages with all that they are made of, before anybody opens them. */
-async function keep(owner: string, paths: readonly string[]): Promise<void> {
+async function keep({ owner, paths, anew }: Wanted): Promise<void> {
 	const pages = await caches.open(PAGES);
 	const mark = new URL('/me/owner', worker.location.origin).href;
 	const before = await (await pages.match(mark))?.text();
@@ -142,9 +153,10 @@ async function keep(owner: string, paths: readonly string[]): Promise<void> {
 		if (!isRefreshed(new URL(url).pathname) && url !== mark) await own.delete(url);
 	const assets = await caches.open(ASSETS);
 	for (const path of paths) {
+		const at = new URL(path, worker.location.origin).href;
+		if (!anew && (await isThere(own, at))) continue;
 		const [html, data] = await Promise.all([fetch(path), fetch(`${path}/__data.json`)]);
 		if (!html.ok || html.redirected) continue;
-		const at = new URL(path, worker.location.origin).href;
 		const linked = linkedIn(await html.clone().text(), html.headers.get('link'), at);
 		await own.put(at, html);
 		if (data.ok) await own.put(`${at}/__data.json`, data);
@@ -153,9 +165,9 @@ async function keep(owner: string, paths: readonly string[]): Promise<void> {
 }
 
 worker.addEventListener('message', (event) => {
-	const { keep: wanted } = event.data as { keep?: { owner: string; paths: string[] } };
+	const { keep: wanted } = event.data as { keep?: Wanted };
 	// Without a connection there is nothing to fetch; what is kept stays.
-	if (wanted) event.waitUntil(keep(wanted.owner, wanted.paths).catch(() => undefined));
+	if (wanted) event.waitUntil(keep(wanted).catch(() => undefined));
 });
 
 worker.addEventListener('push', (event) => {

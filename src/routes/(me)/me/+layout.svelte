@@ -20,12 +20,15 @@
 		ports[0]?.postMessage(true);
 		if (!page.url.pathname.endsWith('/run')) void goto(message.open);
 	}
-	/** Hands over to the device what it should keep: today, and the days that are still open. */
+	/** Hands over to the device what it should keep: today and the days that are still open, or what goes with a session. */
 	$effect(() => {
-		const paths = page.data.keep;
+		const anew = page.data.keep !== undefined;
+		const paths = page.data.keep ?? page.data.goesWith;
 		if (dev || !paths || !('serviceWorker' in navigator)) return;
 		const owner = data.enrolment;
-		void navigator.serviceWorker.ready.then(({ active }) => active?.postMessage({ keep: { owner, paths } }));
+		void navigator.serviceWorker.ready.then(({ active }) =>
+			active?.postMessage({ keep: { owner, paths, anew } })
+		);
 	});
 </script>
 

@@ -20,6 +20,8 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		pieces,
 		begun: checkin !== null,
 		rateIsGuide,
-		demo: locals.app.demoClock !== null
+		demo: locals.app.demoClock !== null,
+		/** Whoever comes here straight away may lose the connection in the middle. */
+		goesWith: [`/me/day/${day}/run`, `/me/day/${day}/check-in`, '/me', '/me/stop']
 	};
 };

@@ -19,7 +19,7 @@ declare global {
 			intakeStep?: number;
 		}
 		interface PageData {
-			/** Pages that a participant's device should keep, fetched anew. */
+			/** Pages that a participant's device should keep, fetched again each time. */
 			keep?: string[];
 			/** Pages that belong to this one: fetched where the device does not have them. */
 			goesWith?: string[];

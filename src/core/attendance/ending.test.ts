@@ -21,7 +21,7 @@ function row(name: string, code: string) {
 
 describe('what a challenge came to', () => {
 	const rows = [
-		row('stayed', 'xoxrxor xoxrxor'.replace(' ', '')),
+		row('stayed', 'xoxrxorxoxrxor'),
 		row('best', 'xxxrxxrxxxrxx-'),
 		row('gone', 'xx/rxxrooorooo'),
 		row('never', 'ooorooroooroor')
@@ -50,16 +50,7 @@ describe('what a challenge came to', () => {
 	});
 
 	it('the last day that counts for being there is the seventh before the end', () => {
-		const at = (day: number) =>
-			endingOf(
-				[
-					row(
-						'one',
-						'o'.repeat(14).replace(/o/g, (_, i) => (i === day - 1 ? 'x' : 'o'))
-					)
-				],
-				14
-			);
+		const at = (day: number) => endingOf([row('one', `${'o'.repeat(day - 1)}x${'o'.repeat(14 - day)}`)], 14);
 		expect(at(7).dropped).toHaveLength(1);
 		expect(at(8).finished).toHaveLength(1);
 		expect(lastActiveDay(row('none', 'ooo').days)).toBeNull();

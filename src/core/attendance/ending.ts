@@ -1,34 +1,34 @@
-/** What a challenge came to, once it is over. */
+/** Totals of a finished challenge. */
 import type { PersonDay } from '../day';
 import { adherence, together, type Adherence } from './adherence';
 
-/** Days at the end of a challenge without anything, from which on somebody has dropped out. Common practice, no source. */
+/** Days without a result at the end of a challenge after which a person counts as dropped out. Common practice, no source. */
 export const DROPPED_AFTER = 7;
 
-/** The last of the group's days on which somebody did anything; null: none. */
+/** A person's last day with a result; null if there is none. */
 export const lastActiveDay = (days: readonly Pick<PersonDay, 'day' | 'credit' | 'kind'>[]): number | null =>
 	days.findLast(({ credit, kind }) => credit > 0 && kind !== 'rest')?.day ?? null;
 
-export interface EndingWeek {
+interface EndingWeek {
 	/** From 1. */
 	week: number;
 	/** Of all due days of all people in it. */
 	adherence: Adherence;
-	/** How many people did anything in it. */
+	/** How many people had a result in it. */
 	active: number;
 }
 
 export interface Ending<Person> {
 	/** Of all people and days. */
 	adherence: Adherence;
-	/** Who did something in the last {@link DROPPED_AFTER} days. */
+	/** People with a result in the last {@link DROPPED_AFTER} days. */
 	finished: Person[];
-	/** Who began and did nothing in them. */
+	/** People with results, but none in those days. */
 	dropped: Person[];
 	/** Who never did anything. */
 	neverBegan: Person[];
 	weeks: EndingWeek[];
-	/** Who did something on any day, the most adherent first; those alike stay in the order given. */
+	/** People with a result on any day, highest adherence first; ties keep the order given. */
 	most: Person[];
 }
 

@@ -50,7 +50,17 @@ export function countryNamed(text: string): string | null {
  *
  * @param zones names that may be used
  */
-function zonesOfCountry(code: string, zones: readonly string[]): string[] {
+function zonesOfCountry(code: string, zones: readonly string[]): readonly string[] {
+	const known = byCountry.get(zones) ?? new Map<string, readonly string[]>();
+	byCountry.set(zones, known);
+	const found = known.get(code) ?? findZones(code, zones);
+	known.set(code, found);
+	return found;
+}
+/** By the list of names, then by country: a list of people asks for the same few countries thousands of times. */
+const byCountry = new WeakMap<readonly string[], Map<string, readonly string[]>>();
+
+function findZones(code: string, zones: readonly string[]): string[] {
 	const allowed = new Set(zones);
 	const people = peopleByZone(code);
 	const own = Object.values(getAllTimezones({ deprecated: true })).filter(
@@ -123,9 +133,9 @@ export function zoneOfPlace(
 	const { town } = parts;
 	const { towns, code, isUnread } = townsWithin(parts, country);
 	const own = code === null ? [] : zonesOfCountry(code, zones);
-	const byCountry: ZoneNamed | null =
-		own.length > 1 ? { zone: null, nearest: null, several: own } : oneOf(own);
-	if (!town) return byCountry ?? { zone: null, nearest: null };
+	const ofCountry: ZoneNamed | null =
+		own.length > 1 ? { zone: null, nearest: null, several: [...own] } : oneOf(own);
+	if (!town) return ofCountry ?? { zone: null, nearest: null };
 	const named = zoneNamed(town, zones, isZone);
 	const isAbbreviated = named.zone === null && named.several?.length === 0;
 	if (isAbbreviated || isZone(town) || town.includes('/')) return named;
@@ -138,5 +148,5 @@ export function zoneOfPlace(
 	const inCountry = oneOf(here.filter((zone) => own.includes(zone)));
 	if (inCountry) return inCountry;
 	// A town that no list has, in a country that is known.
-	return named.zone === null && named.several === undefined ? (byCountry ?? named) : named;
+	return named.zone === null && named.several === undefined ? (ofCountry ?? named) : named;
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { isZone } from '../calendar';
 import { nearest } from '../text/nearest';
 import { levelNamed } from './levels';
+import { zonesMeant } from './towns';
 import { checkRoster, isHeadings, matchByContent, matchColumns } from './roster';
 
 const ZONES = ['Europe/Oslo', 'Europe/Lisbon', 'Asia/Seoul', 'America/Bogota'];
@@ -228,6 +229,12 @@ describe('checkRoster', () => {
 			isZone
 		});
 		expect(line?.row?.zone ?? null).toBe(zone);
+	});
+
+	it('takes none of two towns whose size is not known', () => {
+		const town = (zone: string) => ({ country: 'XX', zone, regions: [], people: 0 });
+		expect(zonesMeant([town('Europe/Oslo'), town('Asia/Seoul')])).toHaveLength(2);
+		expect(zonesMeant([town('Europe/Oslo')])).toEqual(['Europe/Oslo']);
 	});
 
 	it('takes headings by their words', () => {

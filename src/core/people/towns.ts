@@ -13,10 +13,16 @@ export interface Town {
 	people: number;
 }
 
-let byName: Map<string, Town[]> | null = null;
+/** The list by the names of its towns, and for each country the size of the largest town in each zone. */
+interface Index {
+	byName: ReadonlyMap<string, readonly Town[]>;
+	largest: ReadonlyMap<string, ReadonlyMap<string, number>>;
+}
+let index: Index | null = null;
 
-function read(): Map<string, Town[]> {
-	const made = new Map<string, Town[]>();
+function read(): Index {
+	const byName = new Map<string, Town[]>();
+	const largest = new Map<string, Map<string, number>>();
 	for (const { city, city_ascii: ascii, iso2, timezone, province, state_ansi: state, pop } of cityMapping) {
 		// A few places of the list have no zone.
 		if (!timezone) continue;
@@ -27,23 +33,23 @@ function read(): Map<string, Town[]> {
 			people: Number.isFinite(pop) ? pop : 0
 		};
 		for (const name of new Set([plainName(city), plainName(ascii)]))
-			made.set(name, [...(made.get(name) ?? []), town]);
+			byName.set(name, [...(byName.get(name) ?? []), town]);
+		const zones = largest.get(iso2) ?? new Map<string, number>();
+		zones.set(timezone, Math.max(town.people, zones.get(timezone) ?? 0));
+		largest.set(iso2, zones);
 	}
-	return made;
+	return { byName, largest };
 }
 
 /** Towns of a name, whatever its accents and case; none where it is not known. */
-export const townsNamed = (name: string): readonly Town[] => (byName ??= read()).get(plainName(name)) ?? [];
+export const townsNamed = (name: string): readonly Town[] =>
+	(index ??= read()).byName.get(plainName(name)) ?? [];
 
 /** People of the largest town that the list has in each zone, in one country. */
-export function peopleByZone(country: string): ReadonlyMap<string, number> {
-	const most = new Map<string, number>();
-	for (const { iso2, timezone, pop } of cityMapping)
-		if (iso2 === country && timezone && pop > (most.get(timezone) ?? 0)) most.set(timezone, pop);
-	return most;
-}
+export const peopleByZone = (country: string): ReadonlyMap<string, number> =>
+	(index ??= read()).largest.get(country) ?? new Map<string, number>();
 
-/** How many times as many people live in the zone that is meant, than in the others together, for it to be taken unasked. */
+/** A zone is taken without a question if its town has this many times the people of all other towns of the name. */
 const FAR_LARGER = 20;
 
 /**
@@ -57,5 +63,7 @@ export function zonesMeant(towns: readonly Town[]): string[] {
 	const [first, ...others] = zones;
 	if (!first) return [];
 	const rest = others.reduce((sum, [, count]) => sum + count, 0);
-	return first[1] >= FAR_LARGER * rest ? [first[0]] : zones.map(([zone]) => zone);
+	// Of towns whose size is not known none is the largest.
+	const isMeant = others.length === 0 || (first[1] > 0 && first[1] >= FAR_LARGER * rest);
+	return isMeant ? [first[0]] : zones.map(([zone]) => zone);
 }

@@ -2,7 +2,7 @@
 import { getAllCountries, getAllTimezones } from 'countries-and-timezones';
 import { plainName } from './plain-name';
 import { peopleByZone, townsNamed, zonesMeant, type Town } from './towns';
-import { zoneNamed, type ZoneNamed } from './zone-named';
+import { isAbbreviation, zoneNamed, type ZoneNamed } from './zone-named';
 
 /** Names under which lists have countries, beside those of the package. */
 const ALSO: Readonly<Record<string, string>> = {
@@ -35,9 +35,8 @@ let byName: Map<string, string> | null = null;
 export function countryNamed(text: string): string | null {
 	const plain = plainName(text);
 	if (!plain) return null;
-	const all = getAllCountries();
 	byName ??= new Map(
-		Object.entries(all).flatMap(([code, { name }]) => [
+		Object.entries(getAllCountries()).flatMap(([code, { name }]) => [
 			[plainName(name), code],
 			[code.toLowerCase(), code]
 		])
@@ -136,14 +135,14 @@ export function zoneOfPlace(
 	const ofCountry: ZoneNamed | null =
 		own.length > 1 ? { zone: null, nearest: null, several: [...own] } : oneOf(own);
 	if (!town) return ofCountry ?? { zone: null, nearest: null };
-	const named = zoneNamed(town, zones, isZone);
-	const isAbbreviated = named.zone === null && named.several?.length === 0;
-	if (isAbbreviated || isZone(town) || town.includes('/')) return named;
+	if (isAbbreviation(town) || isZone(town) || town.includes('/')) return zoneNamed(town, zones, isZone);
 	const meant = oneOf(zonesMeant(towns.filter(({ zone }) => isZone(zone))));
 	// Paris in a Texas that the list does not know is not the one in France.
-	if (isUnread && code === null && (meant ?? named).zone !== null)
-		return { zone: null, nearest: (meant ?? named).zone };
-	if (meant) return meant;
+	const isElsewhere = isUnread && code === null;
+	if (meant && !isElsewhere) return meant;
+	const named = zoneNamed(town, zones, isZone);
+	const nearest = (meant ?? named).zone;
+	if (isElsewhere && nearest !== null) return { zone: null, nearest };
 	const here = named.zone === null ? (named.several ?? []) : [named.zone];
 	const inCountry = oneOf(here.filter((zone) => own.includes(zone)));
 	if (inCountry) return inCountry;

@@ -25,7 +25,7 @@ function citiesOf(zones: readonly string[]): Map<string, string[]> {
 /** Abbreviations stand for several zones, or for the time of one half of a year; `UTC` and `GMT` alone are what they say. */
 const ABBREVIATION =
 	/^(?:[aceh]?[acehjkmnpw][ds]t|[aceikmnpw]st|[aemnpw]dt|[cew]es?t|[ab]st|msk|brt|art|hkt|sgt|wib|pkt|ph?t|gst|bst|ist|est5edt|cst6cdt|mst7mdt|pst8pdt)$/i;
-const isAbbreviation = (written: string): boolean =>
+export const isAbbreviation = (written: string): boolean =>
 	!/^(?:utc|gmt)$/i.test(written) && (ABBREVIATION.test(written) || /^[A-Z]{3,4}$/.test(written));
 
 /**

@@ -161,7 +161,6 @@ test('another coach’s session, an unknown version and a strange file are not t
 });
 
 test('no barriers in Build', async ({ page }) => {
-	test.setTimeout(120_000);
 	await openSession(page, 'Beam day');
 	await page.getByRole('button', { name: 'Edit' }).nth(1).click();
 	await page.getByRole('button', { name: 'Fit to 30 min' }).click();
@@ -180,7 +179,6 @@ test('no barriers in Build', async ({ page }) => {
 });
 
 test('no barriers in the library', async ({ page }) => {
-	test.setTimeout(90_000);
 	await openPlace(page, 'Build');
 	const base = page.url();
 	for (const path of [

@@ -189,7 +189,7 @@ test('without a connection somebody who had to stop finds help, and the coach is
 	await expect(phone.getByRole('heading', { name: 'Kept on this device' })).toBeVisible();
 	await context.setOffline(false);
 	await phone.goto('/me');
-	await expect(phone.getByText('Don’t train for now')).toBeVisible({ timeout: 20_000 });
+	await expect(phone.getByText('Don’t train for now')).toBeVisible();
 	expect(complaints.splice(0).every((text) => text.includes('ERR_INTERNET_DISCONNECTED'))).toBe(true);
 	await context.close();
 
@@ -340,7 +340,7 @@ test('results of two devices are shown side by side, and the person chooses', as
 	await context.setOffline(false);
 	await phone.goto('/me');
 	const both = phone.getByRole('alert').filter({ hasText: 'There are two results for day 24' });
-	await expect(both).toContainText('nothing done', { timeout: 20_000 });
+	await expect(both).toContainText('nothing done');
 	await expect(both).toContainText('all done');
 	await both.getByRole('button', { name: 'Use this one' }).click();
 	await expect(both).toHaveCount(0);

@@ -225,7 +225,6 @@ test('a week is looked at closely: what it comes to, and what checks find in it'
 });
 
 test('no barriers in Plan', async ({ page }) => {
-	test.setTimeout(90_000);
 	await openPlace(page, 'Plan');
 	await cell(page, 29).click();
 	await noBarriers(page, 'plan');

@@ -63,7 +63,7 @@ test('reminders are turned on, arrive, and are stopped with one tap', async ({ b
 	await expect(phone.getByText('Reminders are on for this device.')).toBeVisible();
 	await expect(async () => {
 		await phone.reload();
-		await expect(phone.getByText('This is what they look like.')).toBeVisible({ timeout: 500 });
+		await expect(phone.getByText('This is what they look like.')).toBeVisible({ timeout: 2000 });
 	}).toPass();
 	await expect(phone.getByLabel(/when a message/)).not.toBeChecked();
 	await ready(phone);

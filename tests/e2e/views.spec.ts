@@ -2,7 +2,6 @@ import { noBarriers } from './barriers';
 import { expect, openPlace, ready, asCoach, test, openLink } from './support';
 
 test('main views have no barriers', async ({ page, demo }) => {
-	test.setTimeout(120_000);
 	await page.goto('/sign-in');
 	await ready(page);
 	await noBarriers(page, 'sign-in');
@@ -37,7 +36,6 @@ test('main views have no barriers', async ({ page, demo }) => {
 });
 
 test('a participant’s views have no barriers', async ({ page, demo }) => {
-	test.setTimeout(90_000);
 	await page.setViewportSize({ width: 390, height: 844 });
 	await openLink(page, `/join/${demo.links['Noor Bastani']}`);
 	await ready(page);
@@ -247,7 +245,6 @@ test('a slip is seen, in the text and on a canvas', async ({ page, demo, complai
 });
 
 test('every page of coach and participant is read through', async ({ page, demo }) => {
-	test.setTimeout(120_000);
 	await asCoach(page, demo);
 	const seen = new Set<string>();
 	const pages = async () =>

@@ -6,6 +6,7 @@ import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
  * @typedef {object} Desk
  * @property {Page} page
  * @property {() => Promise<void>} settled waits until the page can be used
+ * @property {(path: string) => Promise<void>} withoutQuestions sets that nobody of a challenge waits for their questions
  * @property {(name: string) => Promise<string>} makeChallenge one of twelve weeks; its path, with the page on its plan
  */
 
@@ -17,6 +18,36 @@ import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
 export const at = (sorted, share) =>
 	sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
 
+/** Milliseconds after which something measured in a browser is given up: it waits for what never comes. */
+const PATIENCE = 10 * 60_000;
+
+/**
+ * A browser with one page, closed when the work is done. A page that waits for ever ends with where it was.
+ * @template T
+ * @param {{ width: number, height: number }} viewport
+ * @param {(page: Page) => Promise<T>} work
+ * @returns {Promise<T>}
+ */
+export async function inBrowser(viewport, work) {
+	const { chromium } = await import('@playwright/test');
+	const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+	/** @type {NodeJS.Timeout | undefined} */
+	let timer;
+	try {
+		const page = await browser.newPage({ viewport });
+		const tired = new Promise((/** @type {(never: never) => void} */ _, fail) => {
+			timer = setTimeout(
+				() => fail(new Error(`nothing more happened on ${page.url()} within ${PATIENCE / 60_000} minutes`)),
+				PATIENCE
+			);
+		});
+		return await Promise.race([work(page), tired]);
+	} finally {
+		clearTimeout(timer);
+		await browser.close();
+	}
+}
+
 /**
  * @template T
  * @param {string} base
@@ -25,10 +56,7 @@ export const at = (sorted, share) =>
  * @returns {Promise<T>}
  */
 export async function asCoach(base, viewport, work) {
-	const { chromium } = await import('@playwright/test');
-	const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
-	try {
-		const page = await browser.newPage({ viewport });
+	return inBrowser(viewport, async (page) => {
 		const settled = () => page.locator('html[data-settled="yes"]').waitFor({ state: 'attached' });
 		const { email, password } = await (await fetch(`${base}/api/demo/sign-in`)).json();
 		await page.goto(`${base}/sign-in`);
@@ -48,8 +76,15 @@ export async function asCoach(base, viewport, work) {
 			await settled();
 			return new URL(page.url()).pathname.replace(/\/plan$/, '');
 		};
-		return await work({ page, settled, makeChallenge });
-	} finally {
-		await browser.close();
-	}
+		const withoutQuestions = async (/** @type {string} */ path) => {
+			await page.goto(`${base}${path}/settings`);
+			await settled();
+			const waits = page.getByRole('checkbox', { name: /^Health questions come first/ });
+			if (!(await waits.isChecked())) return;
+			await waits.uncheck();
+			await page.getByRole('button', { name: 'Save the settings' }).click();
+			await page.getByText('Saved.').waitFor();
+		};
+		return work({ page, settled, makeChallenge, withoutQuestions });
+	});
 }

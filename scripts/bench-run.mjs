@@ -1,7 +1,6 @@
 // A session on the phone and many who check in at once, measured in the browser and from outside.
 import { randomUUID } from 'node:crypto';
-import { asCoach, at } from './bench-browser.mjs';
-import { CHROMIUM, CHROMIUM_FLAGS } from './chromium.mjs';
+import { asCoach, at, inBrowser } from './bench-browser.mjs';
 import { cookieOfLink } from './bench-serving.mjs';
 
 /** Milliseconds over which the calls of a session are listened to. */
@@ -14,19 +13,14 @@ const LISTENING = 180_000;
  * @param {(page: import('@playwright/test').Page) => Promise<T>} work
  * @returns {Promise<T>}
  */
-async function onPhone(base, name, work) {
-	const { chromium } = await import('@playwright/test');
-	const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
-	try {
-		const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+function onPhone(base, name, work) {
+	return inBrowser({ width: 390, height: 844 }, async (page) => {
 		const { links } = await (await fetch(`${base}/api/demo/sign-in`)).json();
 		const cookie = await cookieOfLink(`${base}/join/${links[name]}`);
 		const [key = '', ...value] = cookie.split('=');
 		await page.context().addCookies([{ name: key, value: value.join('='), url: base }]);
-		return await work(page);
-	} finally {
-		await browser.close();
-	}
+		return work(page);
+	});
 }
 
 const settled = (/** @type {import('@playwright/test').Page} */ page) =>
@@ -191,19 +185,12 @@ const SLOW_LINE = { offline: false, latency: 400, downloadThroughput: 50_000, up
  * @returns {Promise<{ roll: number[], checkIns: number[], within: number }>} milliseconds; the first two sorted
  */
 function fifty(base) {
-	return asCoach(base, { width: 1280, height: 800 }, async ({ page, settled }) => {
+	return asCoach(base, { width: 1280, height: 800 }, async ({ page, settled, withoutQuestions }) => {
 		await page.getByRole('link', { name: 'Hut Season, six weeks' }).click();
 		await page.waitForURL(/\/c\/[0-9a-f-]{36}/);
-		const path = new URL(page.url()).pathname.match(/^\/c\/[0-9a-f-]{36}/)?.[0];
+		const path = new URL(page.url()).pathname.match(/^\/c\/[0-9a-f-]{36}/)?.[0] ?? '';
 		// Nobody waits for their questions here: it is the check-ins that are measured.
-		await page.goto(`${base}${path}/settings`);
-		await settled();
-		const waits = page.getByRole('checkbox', { name: /^Health questions come first/ });
-		if (await waits.isChecked()) {
-			await waits.uncheck();
-			await page.getByRole('button', { name: 'Save the settings' }).click();
-			await page.getByText('Saved.').waitFor();
-		}
+		await withoutQuestions(path);
 		await page.goto(`${base}${path}/people/import`);
 		await settled();
 		const lines = Array.from(

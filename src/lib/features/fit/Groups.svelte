@@ -9,7 +9,7 @@
 
 	const HEAD: Record<Attention, string> = {
 		nothing: 'Nothing fits',
-		held: 'On hold',
+		held: 'Get nothing yet',
 		'left out': 'Something is left out',
 		longer: 'Takes longer than they have',
 		none: ''
@@ -49,7 +49,6 @@
 						{to ?? 'left out'}{#if why}<span class="quiet text-[13px]">, {why}</span>{/if}
 					</li>
 				{/each}
-				{#if group.attention === 'held'}<li class="quiet">Nothing is released.</li>{/if}
 			</ul>
 		</li>
 	{/each}

@@ -10,10 +10,13 @@
 	const date = $derived(data.rail[data.fitDay - 1]?.date);
 	const before = $derived(data.training.findLast((day) => day < data.fitDay));
 	const after = $derived(data.training.find((day) => day > data.fitDay));
-	const differing = $derived(matrix?.people.filter(({ differs }) => differs).length ?? 0);
-	const unfit = $derived(matrix?.people.filter(({ row }) => row.nothing || row.unfit.length > 0).length ?? 0);
+	/** Those who get the day; the rest are told apart. */
+	const getting = $derived(matrix?.people.filter(({ hold }) => !hold) ?? []);
+	const differing = $derived(getting.filter(({ differs }) => differs).length);
+	const unfit = $derived(getting.filter(({ row }) => row.nothing || row.unfit.length > 0).length);
+	const over = $derived(getting.filter((one) => one.over).length);
+	const held = $derived((matrix?.people.length ?? 0) - getting.length);
 	let shownAll = $state(false);
-	const over = $derived(matrix?.people.filter((one) => one.over).length ?? 0);
 </script>
 
 <svelte:head><title>Who gets what · {data.challenge.name}</title></svelte:head>
@@ -22,10 +25,12 @@
 	<h1>Who gets what, day {data.fitDay}</h1>
 	{#if matrix}
 		<p class="quiet">
-			{matrix.session}{date ? `, ${dayText(date)}` : ''} · {counted(differing, 'person', 'people')} of {matrix
-				.people.length} get a different version
+			{matrix.session}{date ? `, ${dayText(date)}` : ''} · {getting.length === 0
+				? 'nobody gets it yet'
+				: `${differing} of ${counted(getting.length, 'person', 'people')} get a different version`}
 			{#if unfit > 0}· <b class="attention">{unfit} with nothing that fits</b>{/if}
 			{#if over > 0}· {over} over their time{/if}
+			{#if held > 0 && getting.length > 0}· {held} {held === 1 ? 'gets' : 'get'} nothing yet{/if}
 		</p>
 	{/if}
 	<p class="ml-auto flex gap-3 text-sm">

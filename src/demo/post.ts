@@ -20,17 +20,17 @@ const TEMPLATES = [
 	{
 		name: 'Halfway',
 		subject: 'Halfway, {name}',
-		text: 'Hi {name},\n\nday {day}: half of the way up. You have done {sessions done} sessions so far, {done} of your work. {days left} days to go, and the loads are getting heavier because you are.\n\n{coach}'
+		text: 'Hi {name},\n\nDay {day}: halfway up. You have done {sessions done} sessions so far, {done} of your work. {days left} days to go, and the loads are getting heavier because you are.\n\n{coach}'
 	},
 	{
 		name: 'Sunday look ahead',
 		subject: 'The coming week',
-		text: 'Hi {name},\n\nthe coming week has two long sessions, on Tuesday and Saturday. Put them where your week has room. If one doesn’t fit, half of it counts as half.\n\n{coach}'
+		text: 'Hi {name},\n\nThe coming week has two long sessions, on Tuesday and Saturday. Put them where your week has room. If one doesn’t fit, half of it counts as half.\n\n{coach}'
 	},
 	{
 		name: 'Short of time',
 		subject: 'Ten minutes count',
-		text: 'Hi {name},\n\nno time today? Do the warm-up and the first block. Ten minutes count, and the streak of {streak} goes on.\n\n{coach}'
+		text: 'Hi {name},\n\nNo time today? Do the warm-up and the first block. Ten minutes count, and the streak of {streak} goes on.\n\n{coach}'
 	}
 ] as const;
 

@@ -300,6 +300,57 @@ describe('a list without headings', () => {
 	});
 });
 
+describe('a list without headings that gives towns', () => {
+	const world = { ...about, zones: Intl.supportedValuesOf('timeZone'), isZone };
+	it.each<[string, string[][], Partial<ReturnType<typeof matchByContent>>]>([
+		[
+			'that have no zone of their own',
+			[
+				['Tove Ranvik', 'tove@example.org', 'Bergen'],
+				['Wanda Qi', 'wanda@example.org', 'Portland'],
+				['Ossian Lund', '', 'CST']
+			],
+			{ name: 0, email: 1, zone: 2 }
+		],
+		[
+			'and people who are called like towns',
+			[
+				['Florence', 'Bergen'],
+				['Sydney', 'Graz'],
+				['Paris', 'Leeds']
+			],
+			{ name: 0, zone: 1 }
+		],
+		['and nobody but them', [['Florence'], ['Sydney']], { name: 0, zone: null }],
+		[
+			'beside countries',
+			[
+				['Tove Ranvik', 'Norway', 'Tromsø'],
+				['Wanda Qi', 'Cuba', 'Camagüey']
+			],
+			{ name: 0, country: 1, zone: 2 }
+		],
+		[
+			'and countries alone',
+			[
+				['Tove Ranvik', 'Norway'],
+				['Wanda Qi', 'Cuba']
+			],
+			{ name: 0, country: 1, zone: null }
+		],
+		[
+			'behind numbers, with words of every kind',
+			[
+				['1', 'Tove Ranvik', 'new', 'Bodø', 'likes mornings'],
+				['2', 'Wanda Qi', 'trained', 'Leeds', 'knee']
+			],
+			{ name: 1, level: 2, zone: 3 }
+		]
+	])('%s', (_, rows, wanted) => {
+		expect(matchByContent(rows, world)).toMatchObject(wanted);
+	});
+});
+
 describe('nearest', () => {
 	it('compares nothing that is too long or too short to be near', () => {
 		expect(nearest('abcdef', ['abcd', 'abcdefgh'])).toBe('abcd');

@@ -116,12 +116,17 @@ export function matchByContent(
 ): ColumnMatch {
 	const width = Math.max(0, ...rows.map((cells) => cells.length));
 	const taken = new Set<number>();
-	/** The column in which most filled cells are of a kind, and at least half of them. */
-	const best = (is: (cell: string) => boolean): number | null => {
+	const filledIn = (column: number) => rows.map((cells) => cells[column]?.trim() ?? '').filter(Boolean);
+	const columns = Array.from({ length: width }, (_, column) => column);
+	/** Columns that may still be the name. */
+	const wordy = () =>
+		columns.filter((column) => !taken.has(column) && filledIn(column).some((cell) => /\p{L}{2}/u.test(cell)));
+	/** The column in which most filled cells are of a kind, and at least half of them. @param among of which columns */
+	const best = (is: (cell: string) => boolean, among: readonly number[] = columns): number | null => {
 		let found: { column: number; share: number } | null = null;
-		for (let column = 0; column < width; column++) {
+		for (const column of among) {
 			if (taken.has(column)) continue;
-			const filled = rows.map((cells) => cells[column]?.trim() ?? '').filter(Boolean);
+			const filled = filledIn(column);
 			const share = filled.length === 0 ? 0 : filled.filter(is).length / filled.length;
 			if (share >= 0.5 && share > (found?.share ?? 0)) found = { column, share };
 		}
@@ -129,12 +134,23 @@ export function matchByContent(
 		return found?.column ?? null;
 	};
 	const email = best((cell) => isEmail(cell.toLowerCase()));
-	const zone = best((cell) => zoneNamed(cell, about.zones, about.isZone).zone !== null);
+	const zone =
+		best((cell) => /\/|^(?:UTC|GMT)$/.test(cell) && about.isZone(cell)) ??
+		// People are called like towns as well: one column with words stays for the name, of two alike the first.
+		(wordy().length > 1 ? best((cell) => isPlace(cell, about), wordy().reverse()) : null);
 	const level = best((cell) => levelNamed(cell.slice(0, 60)) !== null);
 	const country = best((cell) => countryNamed(cell) !== null);
 	const equipment = best((cell) => readKit(cell.slice(0, MAX.letters)).kit.length > 0);
 	const name = best((cell) => /\p{L}/u.test(cell) && cell.length <= MAX.name);
 	return { name, email, zone, country, level, equipment };
+}
+
+/** Whether a cell says where somebody is, be it that it has to be asked about: a town, an abbreviation. */
+function isPlace(cell: string, { zones, isZone }: Pick<RosterContext, 'zones' | 'isZone'>): boolean {
+	// There are towns that are called Norway and Cuba; whoever writes so means the country.
+	if (countryNamed(cell) !== null) return false;
+	const said = zoneOfPlace(cell.slice(0, 60), null, zones, isZone);
+	return said.zone !== null || said.several !== undefined;
 }
 
 const isEmail = (text: string): boolean =>

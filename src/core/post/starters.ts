@@ -11,7 +11,7 @@ export const STARTERS: readonly Starter[] = [
 		subject: 'Welcome to {challenge}',
 		text: `Hi {name},
 
-welcome to {challenge}. Before day one, please open your link and answer the questions about you, what you have at home and what hurts: about four minutes. Your sessions are made from the answers.
+Welcome to {challenge}. Before day one, please open your link and answer the questions about you, what you have at home and what hurts: about four minutes. Your sessions are made from the answers.
 
 You need no experience, and nothing has to be perfect. If a day doesn’t work out, the next one does.
 
@@ -24,7 +24,7 @@ Write to me whenever something is unclear.
 		subject: 'Day one of {challenge}',
 		text: `Hi {name},
 
-today we begin. Open the session when it suits you, have your things ready beside you, and press Start: it leads you through.
+Today we begin. Open the session when it suits you, have your things ready beside you, and press Start: it leads you through.
 
 Go easy today. You should finish with the feeling that you could have done a little more. If anything hurts, tap “This hurts” and leave it out.
 
@@ -35,7 +35,7 @@ Go easy today. You should finish with the feeling that you could have done a lit
 		subject: 'Halfway',
 		text: `Hi {name},
 
-half of it is done: {sessions done} sessions so far, and {days left} days to go.
+Half of it is done: {sessions done} sessions so far, and {days left} days to go.
 
 The second half is where the first one pays off. What has worked for you, and what should I change? A line is enough.
 

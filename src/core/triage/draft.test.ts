@@ -93,7 +93,7 @@ it('says the figures of the reason', () => {
 	expect(draft('best')).toContain('push-up test so far: 24 reps, up from 20 reps');
 	expect(draft('losing')).toContain('1.2 kg a week');
 	expect(draft('fading')).toContain(
-		'In the last seven days you did 1.5 of 4 days, and in the seven before 4 of 4 days.'
+		'In the last seven days you did 1½ of 4 days, and in the seven before 4 of 4 days.'
 	);
 	expect(draft('easy')).toContain('9 and 10 of 10');
 	expect(draft('uneven')).toContain('left side does less than the other: split squat');

@@ -106,9 +106,13 @@ const NO_HURRY = 'No hurry with the answer.';
 const WITH_US = 'It’s good to have you with us.';
 const PROUD = 'I’m glad to see it.';
 
-/** What was done of the days that were due: `2 of 4 days`. */
-const daysOf = ({ credit, due }: { credit: number; due: number }): string =>
-	`${Math.round(10 * credit) / 10} of ${due} days`;
+/** What was done of the days that were due, to the half of one, as it is said: `2 of 4 days`, `about 1½ of 4 days`. */
+function daysOf({ credit, due }: { credit: number; due: number }): string {
+	const halves = Math.round(2 * credit);
+	const whole = Math.floor(halves / 2);
+	const said = `${whole || halves % 2 === 0 ? whole : ''}${halves % 2 ? '½' : ''}`;
+	return `${halves === 2 * credit ? '' : 'about '}${said} of ${due} days`;
+}
 
 /** A best with both of its figures. */
 function bestWords({ gain }: Extract<Reason, { kind: 'best' }>['result']): string {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import type { CheckinFacts } from '$lib/server/attendance/facts';
 	import type { Units } from '$core/kit';
 	import { beyondWords } from '$core/progress';
@@ -9,13 +10,15 @@
 	/** What came in of one person, the newest first. */
 	interface Props {
 		checkins: readonly (CheckinFacts & { day: number; session: string | null; version: number | null })[];
+		/** The enrolment; null for whoever may only look. */
+		person: string | null;
 		name: string;
 		/** Theirs: by their clock it came in. */
 		zone: string;
 		/** The coach's. */
 		units: Units;
 	}
-	let { checkins, name, zone, units }: Props = $props();
+	let { checkins, person, name, zone, units }: Props = $props();
 	const doneText = { all: 'all done', part: 'part done', none: 'not done' } as const;
 </script>
 
@@ -42,7 +45,14 @@
 						'on time'
 							? ''
 							: `, ${row.standing}`}{#if row.enteredBy}<span class="quiet block"
-								>recorded by {row.enteredBy}</span
+								>recorded by {row.enteredBy}
+								{#if person}<form method="post" action="?/takeBackRecorded" class="inline" use:enhance>
+										<input type="hidden" name="person" value={person} />
+										<input type="hidden" name="days" value={row.day} />
+										<button class="link-quiet" aria-label="Take back what was recorded for day {row.day}"
+											>Take back</button
+										>
+									</form>{/if}</span
 							>{/if}</td
 					>
 					<td>{row.effort === null ? '–' : `${row.effort} of 10`}</td>

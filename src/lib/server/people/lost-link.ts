@@ -66,7 +66,7 @@ export const lostLinkJob = (context: Context, mail: Mail): Job<LostLink> => ({
 			subject: `Your way back to ${first.challenge}`.slice(0, 120),
 			text: `Hello ${calledBy(first.name)},
 
-someone asked for your link. If it was you, open it on the phone or computer that you want to use. It works once, within a day.
+Someone asked for your link. If it was you, open it on the phone or computer that you want to use. It works once, within a day.
 
 ${links.join('\n\n')}
 

@@ -46,7 +46,7 @@ const DAY_MS = 86_400_000;
 /** What is said of a group of reasons. Of those about safety nobody is named: mail is read by others too. */
 const GROUP_LINE: Record<ReasonGroup, (people: readonly InNeed[]) => string> = {
 	safety: (people) =>
-		`First: ${counted(people.length, 'person', 'people')} because of pain or a hold. Who and why stands in Cadrex.`,
+		`First: ${counted(people.length, 'person', 'people')} because of pain or a hold. Open Cadrex to see who and why.`,
 	unanswered: (people) => `Questions not answered yet: ${named(people)}.`,
 	retention: (people) => `May drop out: ${named(people)}.`,
 	adaptation: (people) => `Load is off: ${named(people)}.`,

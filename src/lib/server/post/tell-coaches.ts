@@ -30,7 +30,7 @@ export async function tellIncidents({ db, clock, config }: Telling, mail: Mail):
 			subject: 'Somebody needs you first',
 			text: `Hello ${name},
 
-in “${challenge}” somebody told of pain, or stopped at a warning sign. Who and what stands in Cadrex, under Reach out${config.origin ? `:\n${config.origin}/c/${challengeId}/reach` : '.'}
+In “${challenge}” somebody reported pain or stopped at a warning sign. Open Reach out in Cadrex to see who it is${config.origin ? `:\n${config.origin}/c/${challengeId}/reach` : '.'}
 
 Until you decide, what hurt is left out for them; at a warning sign nothing is released.
 `,
@@ -85,7 +85,7 @@ export async function tellAnswers({ db, clock, config }: Telling, mail: Mail): P
 			subject: `${counted(all.length, 'message')} for you`,
 			text: `Hello ${name},
 
-in “${challenge}” ${counted(all.length, 'message waits', 'messages wait')} for you. Who wrote, and what, stands in Cadrex, under Reach out${config.origin ? `:\n${config.origin}/c/${challengeId}/reach` : '.'}
+In “${challenge}” ${counted(all.length, 'message waits', 'messages wait')} for you. Open Reach out in Cadrex to read and answer${config.origin ? `:\n${config.origin}/c/${challengeId}/reach` : '.'}
 
 You can turn these emails off under Post, Tone, hours and rules.
 `,

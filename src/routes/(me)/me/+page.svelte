@@ -89,7 +89,7 @@
 		</p>
 	{:else if day.state === 'held'}
 		<p class="quiet">
-			{data.hold ? 'Today’s session is waiting for you.' : 'This day was held, so it does not count for you.'}
+			{data.hold ? 'No session before that.' : 'This day was held, so it does not count for you.'}
 		</p>
 	{:else if day.kind === 'rest'}
 		<p>

@@ -99,6 +99,7 @@
 		<h2 id="checkins" class="mb-1">Check-ins</h2>
 		<CheckinList
 			checkins={data.checkins}
+			person={data.challenge.role === 'viewer' ? null : person.id}
 			name={first ?? person.name}
 			zone={person.zone}
 			units={data.coach.units}

@@ -13,7 +13,7 @@
 </script>
 
 <svelte:head><title>Record day {record.day}, {person.name}</title></svelte:head>
-<main class="max-w-2xl">
+<div class="max-w-2xl">
 	<p><a class="link-quiet" href="/c/{data.challenge.id}/people/{person.id}">Back to {person.name}</a></p>
 	<h1>Record day {record.day} for {person.name}</h1>
 	<p class="quiet mb-3">{record.name}. Everything is filled in as planned: change what was different.</p>
@@ -54,4 +54,4 @@
 		{#if form?.message}<p class="field-fault" role="alert">{form.message}</p>{/if}
 		<button class="btn btn-primary self-start">Record day {record.day}</button>
 	</form>
-</main>
+</div>

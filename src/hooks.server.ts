@@ -15,6 +15,7 @@ import { mayEnter } from '$lib/server/auth/roles';
 import { visitorOf } from '$lib/server/auth/visitor';
 import { Refusal } from '$lib/server/platform/errors';
 import { bounded, refusalAnswer } from '$lib/server/web/body';
+import { Unread } from '$lib/server/web/uploads';
 import { noteWork, workIn } from '$lib/server/web/work';
 
 let app: App;
@@ -46,6 +47,8 @@ async function answerTo(
 	resolve: (event: RequestEvent) => Response | Promise<Response>
 ): Promise<Response> {
 	const { locals, url, route } = event;
+	// An action without a name has none in an address either.
+	if (/%00/.test(url.href) || url.searchParams.has('/default')) error(404, 'There is no such page here.');
 	const answer = await mayEnter(route.id, locals);
 	if (answer === 'not found') error(404, 'There is no such page here.');
 	if (answer === 'sign in') {
@@ -54,15 +57,28 @@ async function answerTo(
 		redirect(303, `/sign-in?then=${encodeURIComponent(url.pathname + url.search)}`);
 	}
 	const work = await workIn(event);
+	let forget: () => Promise<void>;
 	try {
-		event.request = await bounded(event.request, route.id);
+		const who = locals.coach?.id ?? locals.person?.participantId ?? event.getClientAddress();
+		const taken = await bounded(event.request, route.id, app.uploads, who);
+		event.request = taken.request;
+		({ forget } = taken);
 	} catch (refusal) {
 		if (!(refusal instanceof Refusal)) throw refusal;
+		if (refusal instanceof Unread)
+			return new Response(refusal.message, {
+				status: refusal.status,
+				headers: { connection: 'close', 'content-type': 'text/plain; charset=utf-8' }
+			});
 		return refusalAnswer(event.request, refusal) ?? error(refusal.status, refusal.message);
 	}
-	const response = await resolve(event);
-	if (work) await noteWork(event, work, response);
-	return response;
+	try {
+		const response = await resolve(event);
+		if (work) await noteWork(event, work, response);
+		return response;
+	} finally {
+		await forget();
+	}
 }
 
 export const handle: Handle = async ({ event, resolve }) => {

@@ -9,6 +9,7 @@ import { recordEvent } from '$lib/server/auth/events';
 import { endSecondFactorFor, resetLinkFor } from '$lib/server/auth/operator';
 import { refuseWeak } from '$lib/server/auth/strength';
 import { backUp, restore } from '$lib/server/backup/backup';
+import { FILE_KINDS } from '$lib/server/upkeep/kept-files';
 import { controlOf } from '$lib/server/platform/control';
 import { DirectoryInUse } from '$lib/server/db/lock';
 import { realClock } from '$lib/server/platform/clock';
@@ -149,7 +150,7 @@ const backupSchema = object({ name: string().required(), bytes: number().require
 
 async function backUpNow(config: Config): Promise<void> {
 	const { name, bytes } = await hereOrThere(config, 'backup', {}, backupSchema, ({ db }) =>
-		backUp(db, config, realClock.now())
+		backUp(db, config, FILE_KINDS, realClock.now())
 	);
 	console.log(`${join(config.backups.directory, name)}, ${(bytes / 1024 / 1024).toFixed(1)} MB`);
 }
@@ -188,8 +189,22 @@ async function endSecondFactor(config: Config, args: string[]): Promise<void> {
 
 async function restoreFrom(config: Config, file: string | undefined): Promise<void> {
 	if (!file) throw new CannotStart('Which backup? npm run admin -- restore FILE');
-	const { at, schema, version } = await restore(file, config);
+	const { at, schema, version, compared } = await restore(file, config, FILE_KINDS);
 	console.log(`Restored what was backed up on ${at} by version ${version} (schema ${schema}).`);
+	const { whole, missing, unspoken } = compared;
+	if (whole > 0) console.log(`${whole} documents, photographs and clips are there.`);
+	sayPaths(`${missing.length} are not in the backup, though the database speaks of them:`, missing);
+	sayPaths(`${unspoken.length} files are of nobody, and are removed within two days:`, unspoken);
+}
+
+/** Paths that are written out. */
+const MOST_PATHS = 50;
+
+function sayPaths(head: string, paths: readonly string[]): void {
+	if (paths.length === 0) return;
+	const shown = paths.slice(0, MOST_PATHS).map((path) => `  ${path}`);
+	if (paths.length > MOST_PATHS) shown.push(`  and ${paths.length - MOST_PATHS} more`);
+	console.log([head, ...shown].join('\n'));
 }
 
 /** Verbs that see to the database themselves. */

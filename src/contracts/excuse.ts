@@ -19,5 +19,5 @@ export const takenBackSchema = object({ day: oneDay() });
 /** Days between which somebody does not take part; without an end until one is given. */
 export const pauseSchema = object({
 	...daySpan,
-	reason: name(300, 'a pause needs a reason; the coach alone sees it')
+	reason: name(300, 'a pause needs a reason')
 });

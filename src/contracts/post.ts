@@ -10,7 +10,7 @@ import {
 	type ReasonKind
 } from '$core/triage';
 import { MOST_LETTERS } from './message';
-import { date, name, timeOfDay, words } from './values';
+import { date, filled, name, timeOfDay, words } from './values';
 
 /** Letters of a subject, at most. */
 export const SUBJECT_LENGTH = 120;
@@ -33,7 +33,7 @@ export const PLANNED_AHEAD = 60;
 
 /** A text with fields, whose faults are told with their places. */
 const template = (most: number, missing: string) =>
-	name(most, missing, `at most ${most.toLocaleString('en')} letters`).test(
+	filled(most, missing, `at most ${most.toLocaleString('en')} letters`).test(
 		'fields',
 		({ value }) =>
 			readTemplate(String(value))

@@ -21,9 +21,18 @@ export function within(label: string, least: number, most: number) {
 	return number().typeError(says).min(least, says).max(most, says).required(says);
 }
 
-/** Some text that has to be there. */
-export const name = (most: number, missing: string, tooLong = `at most ${most} letters`) =>
+/** A text on one line: line breaks and other control characters become blanks. */
+export const onOneLine = (text: string): string => text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim();
+
+/** A text that has to be there, of any number of lines. */
+export const filled = (most: number, missing: string, tooLong = `at most ${most} letters`) =>
 	string().trim().max(most, tooLong).required(missing);
+
+/** A name of somebody or something, which has to be there, on one line. */
+export const name = (most: number, missing: string, tooLong?: string) =>
+	string()
+		.transform((text: unknown) => (typeof text === 'string' ? onOneLine(text) : text))
+		.concat(filled(most, missing, tooLong));
 
 const ZONES = Intl.supportedValuesOf('timeZone');
 /** The zone that a text can only mean, or the text as it is. */

@@ -1,4 +1,5 @@
 /** What the people of the demo measured of themselves, how they looked back on their weeks, and what they sent in to be looked at. */
+import type { Store } from '$lib/server/platform/row-files';
 import sharp from 'sharp';
 import { addDays, instantOf } from '$core/calendar';
 import { figureNamed, figureSvg } from '$core/figures';
@@ -12,6 +13,7 @@ import type { OwnedChallenge } from '$lib/server/challenge/challenge';
 import { answerFormCheck, formChecksOf, sendFormCheck } from '$lib/server/messages/form-checks';
 import { asPerson, enrolmentsOf, enrolmentOf } from '$lib/server/people/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
+import { asSent } from '$lib/server/platform/sent-file';
 import type { Context } from '$lib/server/platform/context';
 
 const DAY_MS = 86_400_000;
@@ -60,7 +62,7 @@ ${side ? '' : '<path d="M33 29 L24 66 L28 67 L36 36 Z M57 29 L66 66 L62 67 L54 3
 const drawn = async (svg: string): Promise<Uint8Array> =>
 	new Uint8Array(await sharp(Buffer.from(svg)).png().toBuffer());
 
-type Where = Pick<App, 'threads'> & { config: Pick<App['config'], 'dataDirectory'> };
+type Where = Pick<App, 'threads'> & { config: Store };
 
 /** @param now the instant to which the demo has come */
 export async function writeBodies(
@@ -119,11 +121,11 @@ export async function writeBodies(
 			for (const view of ['front', 'side'] as const) {
 				const then = instantOf(on(day), MORNING, oren.zone);
 				if (then <= now)
-					await addPicture(
-						at(then),
-						asPerson(oren),
-						{ view, on: on(day), shared: true },
-						await drawn(standing(width, view === 'side', light))
+					await asSent(
+						context.config.dataDirectory,
+						'picture.jpg',
+						await drawn(standing(width, view === 'side', light)),
+						(file) => addPicture(at(then), asPerson(oren), { view, on: on(day), shared: true }, file)
 					);
 			}
 	await writeFormChecks(context, challenge, coach, now);
@@ -151,7 +153,9 @@ async function writeFormChecks(
 			.flatten({ background: '#f7f5ef' })
 			.png()
 			.toBuffer();
-		await sendFormCheck(then, asPerson(one), { exercise, note }, new Uint8Array(picture));
+		await asSent(context.config.dataDirectory, 'picture.png', picture, (file) =>
+			sendFormCheck(then, asPerson(one), { exercise, note }, file)
+		);
 		if (!answered) continue;
 		const person = await enrolmentOf(context.db, challenge, one.id);
 		const [sent] = await formChecksOf(context.db, one.id);

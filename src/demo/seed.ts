@@ -1,3 +1,4 @@
+import type { Store } from '$lib/server/platform/row-files';
 import { reportSteps } from '$lib/server/platform/starting';
 import { readKit } from '$core/kit';
 import type { Practice } from '$core/practice';
@@ -153,7 +154,7 @@ async function makeChallenge(context: Context, coach: Coach, frame: Frame): Prom
 		catchUpDays: 3,
 		waitsForAnswers: frame.waitsForAnswers
 	});
-	return challengeOf(context.db, coach.id, id);
+	return challengeOf(context.db, coach.id, id, 'owner');
 }
 
 async function enrolAll(
@@ -171,7 +172,8 @@ async function enrolAll(
 		const made = await enrol(
 			{ ...context, clock: fixedClock(Math.min(at, now)) },
 			challenge,
-			group.map(rowOf)
+			group.map(rowOf),
+			challenge.coachId
 		);
 		for (const link of made) links.set(link.name, link.secret);
 	}
@@ -404,7 +406,7 @@ export interface DemoStamp {
 
 /** Everything the demo holds, written through the same use cases as real data. */
 export async function writeDemo(
-	app: Pick<App, 'db' | 'clock' | 'threads'> & { config: Pick<App['config'], 'dataDirectory'> }
+	app: Pick<App, 'db' | 'clock' | 'threads'> & { config: Store }
 ): Promise<DemoStamp> {
 	const now = app.clock.now();
 	const today = dateIn(COACH_ZONE, now);

@@ -72,3 +72,13 @@ export function hoursText(ms: number): string {
 	if (hours === 0) return `${minutes} min`;
 	return minutes % 60 === 0 ? `${hours} h` : `${hours} h ${minutes % 60} min`;
 }
+
+const KB = 1024;
+const MB = 1024 * KB;
+const GB = 1024 * MB;
+/** `12 kB`, `3.4 MB`, `1.2 GB`. */
+export function sizeText(bytes: number): string {
+	if (bytes >= GB) return `${(bytes / GB).toFixed(1)} GB`;
+	if (bytes >= MB) return `${(bytes / MB).toFixed(bytes < 10 * MB ? 1 : 0)} MB`;
+	return `${Math.ceil(bytes / KB)} kB`;
+}

@@ -18,6 +18,7 @@ import type { Manifest } from '$lib/server/backup/archive';
 import { NEWEST } from '$lib/server/db/migrate';
 import { openPglite } from '$lib/server/db/pglite';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
+import { FILE_KINDS } from '$lib/server/upkeep/kept-files';
 import { admin } from '../support/admin';
 import { dataDirectory, ownFolder } from '../support/directories';
 import { startServer } from '../support/server';
@@ -74,6 +75,33 @@ describe('a backup of the embedded database', () => {
 		await again.close();
 	}, 180_000);
 
+	it('is whole when the process stood still in the midst of it', async () => {
+		const directory = dataDirectory(join(folder, 'stopped'));
+		const db = await openPglite(directory);
+		await openDays(db);
+		await db.close();
+		const server = await startServer({ CADREX_DATA: directory });
+		const making = admin(directory, ['backup']);
+		for (const after of [30, 150, 400]) {
+			await setTimeout(after);
+			server.process.kill('SIGSTOP');
+			await setTimeout(500);
+			server.process.kill('SIGCONT');
+		}
+		const made = await making;
+		await server.stop();
+		expect([made.status, made.stderr]).toEqual([0, '']);
+		const file = /^(\S+\.tar\.gz), [\d.]+ MB$/m.exec(made.stdout)?.[1] ?? '';
+		const to = empty();
+		expect((await admin(to, ['restore', file])).status).toBe(0);
+		const restored = await openPglite(to);
+		const [{ n } = { n: 0 }] = await restored.query<{ n: number }>(
+			'select count(*)::int as n from enrolment'
+		);
+		expect(n).toBeGreaterThan(0);
+		await restored.close();
+	}, 120_000);
+
 	it('is refused to whoever does not know the token', async () => {
 		const directory = dataDirectory(join(folder, 'guarded'));
 		const server = await startServer({ CADREX_DATA: directory });
@@ -93,13 +121,13 @@ describe('a restore', () => {
 		const db = await openPglite(directory);
 		await writeSetting(db, 'kept', 'this');
 		await filesIn(join(directory, 'documents')).write('letter.pdf', '%PDF-1.7 yes');
-		await backUp(db, where(directory), Date.parse('2026-11-26T02:41:00Z'));
+		await backUp(db, where(directory), FILE_KINDS, Date.parse('2026-11-26T02:41:00Z'));
 		await db.close();
 		file = join(directory, 'backups', 'cadrex-2026-11-26T02-41-00Z.tar.gz');
 		mkdirSync(unpacked);
 		await extract({ file, cwd: unpacked });
 	}, 60_000);
-	const into = (from: string, directory = empty()) => restore(from, where(directory));
+	const into = (from: string, directory = empty()) => restore(from, where(directory), FILE_KINDS);
 
 	it('brings back what was there', async () => {
 		const back = empty();
@@ -215,7 +243,7 @@ describe('backups', () => {
 				join(directory, 'backups', `cadrex-2026-11-0${day}T02-41-00Z.tar.gz`),
 				'of an earlier day'
 			);
-		await backUp(db, where(directory, 2), Date.parse('2026-11-03T02:41:00Z'));
+		await backUp(db, where(directory, 2), FILE_KINDS, Date.parse('2026-11-03T02:41:00Z'));
 		await db.close();
 		expect((await backupsIn(join(directory, 'backups'))).map(({ at }) => new Date(at).toISOString())).toEqual(
 			['2026-11-03T02:41:00.000Z', '2026-11-02T02:41:00.000Z']

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { NEWEST } from '$lib/server/db/migrate';
@@ -154,6 +155,46 @@ describe('check-ins over the wire', () => {
 
 	it('beyond what any page may send is too large as well', async () => {
 		expect((await post('/api/me/checkins', large(8 * 1024 * 1024, 'x'), me)).status).toBe(413);
+	});
+
+	/** Sends the head of a request and little of its body. @returns the first line of the answer, and whether the connection ended */
+	const begun = (head: string, body: string): Promise<{ status: string; ended: boolean }> =>
+		new Promise((resolve, reject) => {
+			const { hostname, port } = new URL(server.url);
+			const socket = connect(Number(port), hostname, () => socket.write(`${head}\r\n\r\n${body}`));
+			let said = '';
+			socket.on('data', (bytes: Buffer) => (said += bytes.toString('latin1')));
+			socket.on('close', () => resolve({ status: said.split('\r\n')[0] ?? '', ended: true }));
+			socket.on('error', reject);
+			socket.setTimeout(5000, () => {
+				resolve({ status: said.split('\r\n')[0] ?? '', ended: false });
+				socket.destroy();
+			});
+		});
+
+	it.each([
+		['says so', `content-length: ${30 * 1024 * 1024}`, 'email=a'],
+		[
+			'turns out to be',
+			'transfer-encoding: chunked',
+			`${(9 * 1024 * 1024).toString(16)}\r\n${'x'.repeat(9 * 1024 * 1024)}\r\n`
+		]
+	])('is not waited for where it %s, and its connection ends', async (_, length, body) => {
+		const head = [
+			'POST /sign-in HTTP/1.1',
+			`host: ${new URL(server.url).host}`,
+			`origin: ${server.url}`,
+			`content-type: ${FORM}`,
+			length
+		].join('\r\n');
+		expect(await begun(head, body)).toEqual({ status: 'HTTP/1.1 413 Payload Too Large', ended: true });
+	});
+
+	it('with a character that the database cannot store is refused, wherever it is', async () => {
+		expect((await post('/sign-in', 'email=a%00b&password=x', '', FORM)).status).toBe(400);
+		expect((await post('/api/me/checkins', '{"note":"a\\u0000b"}', me)).status).toBe(400);
+		expect((await get('/join/a%00b')).status).toBe(404);
+		expect((await get('/sign-in?then=%00')).status).toBe(404);
 	});
 });
 

@@ -1,9 +1,11 @@
 /** Who may enter where, for every route that there is: one that is new is asked about before it can be wrongly open. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Coach } from '$lib/server/auth/coach';
 import { mayDo, ownerOf, workOf } from '$lib/server/auth/roles';
 import { DEEDS } from '$lib/server/challenge/deeds';
-import { inviteHelper } from '../support/coaches';
-import { makeCoach, PASSWORD } from '../support/context';
+import { enrol } from '$lib/server/people/enrolments';
+import { giveRole, inviteHelper } from '../support/coaches';
+import { makeChallenge, makeCoach, PASSWORD } from '../support/context';
 import { addressOf, allRoutes, type Route } from '../support/routes';
 import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
 
@@ -23,6 +25,7 @@ const OPEN: Record<string, string> = {
 	'/reset/[secret]': 'the secret lets in',
 	'/invite/[secret]': 'the secret lets in',
 	'/start/[code]': 'the page of a challenge on which people join; a code lets in',
+	'/start/[code]/[wish]': 'what was sent to somebody’s address lets in, sealed',
 	'/link': 'asks for an address, and answers the same whether somebody has it',
 	'/offline': 'says what is there without a connection, and nothing of anybody',
 	'/api/operator/[command]': 'a token from the data directory lets in'
@@ -34,15 +37,39 @@ let served: Served;
 let other: string;
 let helper: string;
 let viewer: string;
+/** Another challenge of the same owner, in which the helper only looks on, with somebody in it. */
+let second: { challenge: string; person: string };
 beforeAll(async () => {
 	served = await serveWorld('matrix', {}, async (context, world) => {
+		let helping: Coach | null = null;
 		await makeCoach(context, 'Nila');
 		for (const [name, role] of [
 			['Kaija', 'coach'],
 			['Vesa', 'viewer']
 		] as const) {
-			await inviteHelper(context, world, name, role);
+			const coach = await inviteHelper(context, world, name, role);
+			if (role === 'coach') helping = coach;
 		}
+		if (!helping) throw new Error('nobody helps');
+		const challenge = await makeChallenge(context, world.coach, { name: 'Second weeks' });
+		await giveRole(context, { ...world, challenge }, helping, 'viewer');
+		const [link] = await enrol(
+			context,
+			challenge,
+			[
+				{
+					name: 'Ilse',
+					email: 'ilse@example.org',
+					zone: 'Europe/Oslo',
+					level: 'beginner',
+					kit: [],
+					unread: []
+				}
+			],
+			null
+		);
+		if (!link) throw new Error('nobody is in the second challenge');
+		second = { challenge: challenge.id, person: link.enrolmentId };
 	});
 	const signedIn = async (name: string) => cookieIn(await served.signIn(`${name}@example.org`, PASSWORD));
 	other = await signedIn('nila');
@@ -93,6 +120,7 @@ it('every route has an owner, or a reason to have none', () => {
 /** What a viewer may look at, and what the owner alone decides: written down here once more, so that neither grows by accident. */
 const VIEWERS = new Set(['/roll', '/plan/sheet', '/plan/sheet.pdf', '/people/group']);
 const OWNERS = new Set([
+	'/people/[person]?link',
 	'/settings/coaches?invite',
 	'/settings/coaches?withdraw',
 	'/settings/coaches?role',
@@ -121,6 +149,59 @@ describe('work in a challenge', () => {
 		expect(works.filter((work) => work !== null && mayDo('viewer', work))).toEqual([]);
 		expect(mayDo('viewer', '/something/new')).toBe(false);
 		expect(works.every((work) => work !== null && mayDo('owner', work))).toBe(true);
+	});
+});
+
+describe('whoever runs one challenge and looks on in another', () => {
+	const statusOf = async (answer: Promise<Response>) => (await answer).status;
+
+	it.each([
+		['/c/{first}/reach/rules?challenge={second}'],
+		['/challenges/import?from={second}'],
+		['/c/{second}/reach'],
+		['/c/{second}/people/{person}']
+	])('gets nothing of it at %s', async (path) => {
+		const filled = path
+			.replace('{first}', served.world.challenge.id)
+			.replace('{second}', second.challenge)
+			.replace('{person}', second.person);
+		expect(await statusOf(served.get(filled, helper))).toBe(403);
+		// What the owner sees there, so that the address is one.
+		expect(await statusOf(served.get(filled, served.coach))).toBe(200);
+	});
+
+	it('moves nobody into it', async () => {
+		const person = served.world.people[2]!.enrolmentId;
+		const path = `/c/${served.world.challenge.id}/people/${person}?/move`;
+		expect(await statusOf(served.post(path, `to=${second.challenge}`, helper, FORM))).toBe(404);
+	});
+
+	it('every address that names a challenge beside its own is tried above', () => {
+		const named = ROUTES.flatMap(({ id, asks }) => asks.map((name) => `${id}?${name}`));
+		expect(named.filter((one) => /\?(challenge|from|to|of)$/.test(one)).sort()).toEqual([
+			'/(coach)/c/[challenge]/build/[session]/compare?from',
+			'/(coach)/c/[challenge]/build/[session]/compare?to',
+			'/(coach)/c/[challenge]/reach/rules?challenge',
+			'/(coach)/challenges/import?from'
+		]);
+	});
+});
+
+describe('somebody of another challenge of the same owner', () => {
+	it.each(
+		ROUTES.filter(({ id }) => id.includes('[challenge]') && id.includes('[person]')).map(
+			(route) => [route.id, route] as const
+		)
+	)('is not there at %s', async (_, route) => {
+		const path = addressOf(route, { ...values(), person: second.person });
+		if (route.page || route.methods.includes('GET'))
+			expect(await served.get(path, served.coach).then(({ status }) => status)).toBe(404);
+		for (const action of route.actions) {
+			// The one without a name has none in its address.
+			const address = action === 'default' ? path : `${path}?/${action}`;
+			const answer = await served.post(address, '', served.coach, FORM);
+			expect(answer.status, action).toBe(404);
+		}
 	});
 });
 

@@ -27,7 +27,8 @@ async function queued(directory: string) {
 			level: 'beginner' as const,
 			kit: [],
 			unread: []
-		}))
+		})),
+		null
 	);
 	const all = recipientsOf(await inNeed({ app: context }, world.challenge, context.clock.now()), {
 		coach: 'Runa',

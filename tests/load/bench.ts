@@ -71,7 +71,7 @@ async function makeChallenge(
 		catchUpDays: 0,
 		waitsForAnswers: false
 	});
-	const challenge = await challengeOf(context.db, coachId, id);
+	const challenge = await challengeOf(context.db, coachId, id, 'viewer');
 	const { id: sessionId } = await createSession(context, coachId, {
 		name: `Session ${people}`,
 		body: session
@@ -91,7 +91,8 @@ async function makeChallenge(
 			level: 'beginner' as const,
 			kit: [],
 			unread: []
-		}))
+		})),
+		null
 	);
 	return { challenge, links };
 }
@@ -227,7 +228,7 @@ async function leaving(context: Context, coachId: CoachId): Promise<void> {
 	const taking = await timed(async () => {
 		const as = { name: bundle.name, startsOn: bundle.frame.startsOn };
 		const id = await importBundle(context, other.id, bundle, as);
-		back = bundleText(await exportBundle(context, await challengeOf(context.db, other.id, id)));
+		back = bundleText(await exportBundle(context, await challengeOf(context.db, other.id, id, 'viewer')));
 	});
 	let different = Math.abs(back.length - text.length);
 	for (let i = 0; i < Math.min(back.length, text.length); i++) if (back[i] !== text[i]) different++;

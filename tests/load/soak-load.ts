@@ -50,7 +50,7 @@ export async function writeWorld(db: Database): Promise<SoakWorld> {
 			kit: [],
 			unread: []
 		}));
-		const links = await enrol(context, challenge, rows);
+		const links = await enrol(context, challenge, rows, null);
 		world.people.push(...links.map(({ enrolmentId, secret }) => ({ enrolmentId, secret })));
 		const next = await makeChallenge(context, coach, { name: 'Next', startsOn: addDays(today, 20) });
 		world.coaches.push({ email: coach.email, challengeId: challenge.id, nextId: next.id });

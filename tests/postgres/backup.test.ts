@@ -6,7 +6,9 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { backUp, restore } from '$lib/server/backup/backup';
 import { migrate } from '$lib/server/db/migrate';
 import { openPostgres } from '$lib/server/db/postgres';
+import { FILE_KINDS } from '$lib/server/upkeep/kept-files';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
+import { contentsOf, keeperIn, storeIn } from '../support/kept-files';
 
 const server = process.env.TEST_DATABASE_URL ?? '';
 const folder = mkdtempSync(join(tmpdir(), 'cadrex-pg-backup-'));
@@ -30,8 +32,8 @@ afterAll(async () => {
 	rmSync(folder, { recursive: true });
 });
 
-const where = (databaseUrl: string | null) => ({
-	dataDirectory: join(folder, 'data'),
+const where = (databaseUrl: string | null, data = 'data') => ({
+	dataDirectory: join(folder, data),
 	databaseUrl,
 	backups: { directory: join(folder, 'backups'), kept: 3 }
 });
@@ -40,18 +42,24 @@ describe('a backup of a PostgreSQL server', () => {
 	it('is restored into an empty database, and into nothing else', async () => {
 		const from = await newServerDatabase();
 		const db = openPostgres(from);
-		await migrate(db);
+		const keeper = await keeperIn(db, storeIn(join(folder, 'data')));
 		await writeSetting(db, 'kept', 'this');
-		const { name, bytes } = await backUp(db, where(from), Date.parse('2026-11-26T02:41:00Z'));
+		const { name, bytes } = await backUp(db, where(from), FILE_KINDS, Date.parse('2026-11-26T02:41:00Z'));
 		await db.close();
 		expect(bytes).toBeGreaterThan(1000);
 		expect(readdirSync(join(folder, 'backups'))).toEqual([name]);
 		const file = join(folder, 'backups', name);
 
-		await expect(restore(file, where(from))).rejects.toThrow(/The database is not empty/);
-		await expect(restore(file, where(null))).rejects.toThrow(/give its address with DATABASE_URL/);
+		await expect(restore(file, where(from), FILE_KINDS)).rejects.toThrow(/The database is not empty/);
+		await expect(restore(file, where(null), FILE_KINDS)).rejects.toThrow(
+			/give its address with DATABASE_URL/
+		);
 		const to = await newServerDatabase();
-		expect(await restore(file, where(to))).toMatchObject({ database: 'postgres' });
+		expect(await restore(file, where(to, 'other'), FILE_KINDS)).toMatchObject({
+			database: 'postgres',
+			compared: { whole: 3, missing: [], unspoken: [] }
+		});
+		expect(contentsOf(join(folder, 'other'), keeper)).toEqual(contentsOf(join(folder, 'data'), keeper));
 		const again = openPostgres(to);
 		expect(await readSetting(again, 'kept')).toBe('this');
 		expect(await migrate(again)).toEqual([]);

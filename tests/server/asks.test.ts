@@ -131,9 +131,12 @@ describe('a poll', () => {
 		const [first] = await polls();
 		await expect(closePoll(context, other, first!.id)).rejects.toMatchObject({ status: 404 });
 		await expect(deletePoll(context, other, first!.id)).rejects.toMatchObject({ status: 404 });
-		const [stranger] = await enrol(context, other, [
-			{ name: 'Sefa', email: 's@example.org', zone: 'Europe/Oslo', level: 'beginner', kit: [], unread: [] }
-		]);
+		const [stranger] = await enrol(
+			context,
+			other,
+			[{ name: 'Sefa', email: 's@example.org', zone: 'Europe/Oslo', level: 'beginner', kit: [], unread: [] }],
+			null
+		);
 		const [sefa] = await peopleOf(context, other, [stranger!]);
 		await expect(answerPoll(context, sefa!, { poll: first!.id, choice: 0 })).rejects.toMatchObject({
 			status: 404
@@ -161,6 +164,11 @@ describe('a request', () => {
 		]);
 		expect(await openRequests(context.db, challenge.id)).toBe(1);
 		expect(await requestsIn(context.db, challenge.id)).toMatchObject([{ person: { name: 'Person 1' } }]);
+	});
+
+	it('is not there under the id of somebody else’s', async () => {
+		const [, other] = world.people;
+		await expect(ask({ id: first }, other)).rejects.toMatchObject({ status: 404 });
 	});
 
 	it('says for which part, or what, and no part that there is not', async () => {

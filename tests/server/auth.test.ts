@@ -129,7 +129,11 @@ describe('personal links', () => {
 
 	it('end with their devices when made anew or revoked', async () => {
 		const token = await openLink(context, world.secrets[1]!);
-		const fresh = await renewLink(context, await ownPersonOf(context, world, world.people[1]!.enrolmentId));
+		const fresh = await renewLink(
+			context,
+			await ownPersonOf(context, world, world.people[1]!.enrolmentId),
+			world.coach.id
+		);
 		expect([await personOf(context, token!), await openLink(context, world.secrets[1]!)]).toEqual([
 			null,
 			null
@@ -146,7 +150,7 @@ describe('personal links', () => {
 		const { enrolmentId } = world.people[0]!;
 		for (const id of [enrolmentId, 'not-a-uuid'])
 			await expect(enrolmentOf(context.db, theirs, id)).rejects.toMatchObject({ status: 404 });
-		await expect(challengeOf(context.db, other.id, world.challenge.id)).rejects.toMatchObject({
+		await expect(challengeOf(context.db, other.id, world.challenge.id, 'viewer')).rejects.toMatchObject({
 			status: 404
 		});
 	});

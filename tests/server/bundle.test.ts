@@ -33,7 +33,10 @@ async function furnish() {
 		name: 'Beams',
 		body: body('3 x 8 Beam lift @ 20 kg, rest 60')
 	});
-	const { plan, revision } = await openPlan(context, await challengeOf(context.db, coach.id, challenge.id));
+	const { plan, revision } = await openPlan(
+		context,
+		await challengeOf(context.db, coach.id, challenge.id, 'viewer')
+	);
 	const next: Plan = {
 		...putDays(putDays(plan, [6], { kind: 'train', session: beam.id, effort: 7.5 }), [1, 12], {
 			kind: 'test',
@@ -99,10 +102,12 @@ describe('a challenge as a file', () => {
 		expect(faults).toEqual([]);
 		expect(unknown).toEqual([]);
 		const id = await importBundle(there, coach.id, read!, START);
-		expect(bundleText(await exportBundle(there, await challengeOf(there.db, coach.id, id)))).toBe(text);
+		expect(bundleText(await exportBundle(there, await challengeOf(there.db, coach.id, id, 'viewer')))).toBe(
+			text
+		);
 		// And it sends the same sessions, with what the rules make of them.
 		const bodies = async (c: TestContext, coachId: CoachId, challengeId: string) => {
-			const plan = await planOf(c.db, await challengeOf(c.db, coachId, challengeId));
+			const plan = await planOf(c.db, await challengeOf(c.db, coachId, challengeId, 'viewer'));
 			return Promise.all(
 				plan.map(async ({ versionId }) => versionId && (await versionById(c.db, versionId)).body)
 			);
@@ -122,7 +127,7 @@ describe('a challenge as a file', () => {
 			[...before, 'Small 2'].sort()
 		);
 		expect(await ownExercises(context.db, world.coach.id)).toHaveLength(3);
-		const again = await challengeOf(context.db, world.coach.id, id);
+		const again = await challengeOf(context.db, world.coach.id, id, 'viewer');
 		expect(again).toMatchObject({ name: 'Again', startsOn: '2027-01-04', days: 14, lateWorth: 0.5 });
 		expect(await messagesOf(context.db, again)).toEqual(expect.arrayContaining(MESSAGES));
 		const plan = await planOf(context.db, again);
@@ -135,7 +140,7 @@ describe('a challenge as a file', () => {
 		await createSession(context, coach.id, { name: 'Beams', body: body('1 x 1 plank, rest 0') });
 		const { bundle: read } = await readIn(coach.id, bundleText(await bundle()));
 		const id = await importBundle(context, coach.id, read!, START);
-		const out = await exportBundle(context, await challengeOf(context.db, coach.id, id));
+		const out = await exportBundle(context, await challengeOf(context.db, coach.id, id, 'viewer'));
 		expect(out.sessions.map(({ name }) => name)).toEqual(['Beams 2', 'Small']);
 		expect(out.exercises.map(({ name }) => name)).toEqual(['Beam lift 2', 'Plank lift']);
 		expect(out.sessions[0]?.versions[0]?.blocks[0]?.parts[0]?.exercise).toBe('Beam lift 2');
@@ -148,14 +153,14 @@ describe('a challenge as a file', () => {
 		expect(
 			(await refusal(importBundle(context, coach.id, read!, { ...START, startsOn: '2020-01-01' }))).status
 		).toBe(400);
-		expect(await challengesOf(context.db, coach.id)).toEqual([]);
+		expect(await challengesOf(context.db, coach.id, 'viewer')).toEqual([]);
 		expect(await sessionsOf(context.db, coach.id)).toEqual([]);
 		expect(await ownExercises(context.db, coach.id)).toEqual([]);
 	});
 
 	it('is another coach’s for nobody', async () => {
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(challengeOf(context.db, other.id, world.challenge.id))).status).toBe(404);
+		expect((await refusal(challengeOf(context.db, other.id, world.challenge.id, 'viewer'))).status).toBe(404);
 	});
 
 	it('says of an exercise that nobody knows that it is kept by name', async () => {

@@ -69,7 +69,7 @@ const coachFeed = async () =>
 const save = async (change: (plan: Plan) => Plan) => {
 	const { plan, revision } = await openPlan(
 		context,
-		await challengeOf(context.db, world.coach.id, world.challenge.id)
+		await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer')
 	);
 	await savePlan(context, world.challenge, { revision, plan: change(plan) });
 };
@@ -158,16 +158,21 @@ describe('a person’s calendar', () => {
 		const join = async (lateJoiners: 'group' | 'own') => {
 			const challenge = await makeChallenge(context, world.coach, { name: lateJoiners, lateJoiners });
 			context.at('2026-11-26T12:00:00Z');
-			const [link] = await enrol(context, challenge, [
-				{
-					name: 'Late',
-					email: 'late@example.org',
-					zone: 'Europe/Oslo',
-					level: 'beginner',
-					kit: [],
-					unread: []
-				}
-			]);
+			const [link] = await enrol(
+				context,
+				challenge,
+				[
+					{
+						name: 'Late',
+						email: 'late@example.org',
+						zone: 'Europe/Oslo',
+						level: 'beginner',
+						kit: [],
+						unread: []
+					}
+				],
+				null
+			);
 			context.at('2026-11-23T07:00:00Z');
 			return read(await personCalendar(context, link!.enrolmentId, { withdrawn: false, origin }));
 		};
@@ -195,7 +200,8 @@ describe('a person’s calendar', () => {
 				level: 'beginner' as const,
 				kit: [],
 				unread: []
-			}))
+			})),
+			null
 		);
 		const starts = await Promise.all(
 			links.map(async ({ enrolmentId }) => {
@@ -262,7 +268,7 @@ describe('addresses', () => {
 		const secret = await createCoachCalendarLink(context, challenge);
 		expect(await ownerOf(context.db, secret)).toEqual({ challengeId: challenge.id });
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(challengeOf(context.db, other.id, challenge.id))).status).toBe(404);
+		expect((await refusal(challengeOf(context.db, other.id, challenge.id, 'viewer'))).status).toBe(404);
 		await revokeCoachCalendarLink(context.db, challenge);
 		expect(await ownerOf(context.db, secret)).toBeNull();
 	});

@@ -65,11 +65,13 @@ describe('challenges', () => {
 
 	it('are their own coach’s alone', async () => {
 		const other = await makeCoach(context, 'Nila');
-		await expect(challengeOf(context.db, other.id, world.challenge.id)).rejects.toMatchObject({
+		await expect(challengeOf(context.db, other.id, world.challenge.id, 'viewer')).rejects.toMatchObject({
 			status: 404
 		});
-		await expect(challengeOf(context.db, world.coach.id, 'nonsense')).rejects.toMatchObject({ status: 404 });
-		expect(await challengesOf(context.db, other.id)).toEqual([]);
+		await expect(challengeOf(context.db, world.coach.id, 'nonsense', 'viewer')).rejects.toMatchObject({
+			status: 404
+		});
+		expect(await challengesOf(context.db, other.id, 'viewer')).toEqual([]);
 		await expect(sessionOf(context.db, other.id, world.session.id)).rejects.toMatchObject({ status: 404 });
 	});
 
@@ -99,7 +101,9 @@ describe('challenges', () => {
 			status: 409
 		});
 		await changeChallenge(context, world.challenge, { ...FRAME, name: 'New name' });
-		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).name).toBe('New name');
+		expect((await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer')).name).toBe(
+			'New name'
+		);
 	});
 });
 

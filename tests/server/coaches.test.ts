@@ -37,12 +37,12 @@ describe('an invitation', () => {
 			forWhom: 'Kaija'
 		});
 		expect(await takeUp(context, kaija.id, secret)).toBe(world.challenge.id);
-		const theirs = await challengeOf(context.db, kaija.id, world.challenge.id);
+		const theirs = await challengeOf(context.db, kaija.id, world.challenge.id, 'viewer');
 		expect(theirs).toMatchObject({ role: 'coach', coachId: world.coach.id });
-		expect((await challengesOf(context.db, kaija.id)).map(({ id, role }) => [id, role])).toEqual([
+		expect((await challengesOf(context.db, kaija.id, 'viewer')).map(({ id, role }) => [id, role])).toEqual([
 			[world.challenge.id, 'coach']
 		]);
-		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).role).toBe('owner');
+		expect((await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer')).role).toBe('owner');
 		const again = await makeCoach(context, 'Vilja');
 		expect(await refusal(takeUp(context, again.id, secret))).toMatchObject({ status: 404 });
 		expect(await invitationBehind(context, secret)).toBeNull();
@@ -50,7 +50,7 @@ describe('an invitation', () => {
 
 	it('for a coach makes a viewer one; for a viewer it leaves a coach what they are', async () => {
 		const oskari = await makeCoach(context, 'Oskari');
-		const role = async () => (await challengeOf(context.db, oskari.id, world.challenge.id)).role;
+		const role = async () => (await challengeOf(context.db, oskari.id, world.challenge.id, 'viewer')).role;
 		await takeUp(context, oskari.id, await asking('viewer'));
 		expect(await role()).toBe('viewer');
 		await takeUp(context, oskari.id, await asking('coach'));
@@ -106,7 +106,7 @@ describe('somebody who helps', () => {
 		expect(all[0]).toMatchObject({ id: world.coach.id, role: 'owner', since: null });
 		expect(all.find(({ id }) => id === helper.id)).toMatchObject({ role: 'coach', name: 'Aino' });
 		await changeRole(context, challenge, helper.id, { role: 'viewer' });
-		expect((await challengeOf(db, helper.id, challenge.id)).role).toBe('viewer');
+		expect((await challengeOf(db, helper.id, challenge.id, 'viewer')).role).toBe('viewer');
 		expect(await refusal(changeRole(context, challenge, helper.id, { role: 'owner' }))).toMatchObject({
 			status: 400
 		});
@@ -114,7 +114,7 @@ describe('somebody who helps', () => {
 			status: 404
 		});
 		await removeCoach(context, challenge, helper.id);
-		expect(await refusal(challengeOf(db, helper.id, challenge.id))).toMatchObject({ status: 404 });
+		expect(await refusal(challengeOf(db, helper.id, challenge.id, 'viewer'))).toMatchObject({ status: 404 });
 		expect(await refusal(removeCoach(context, challenge, helper.id))).toMatchObject({ status: 404 });
 	});
 

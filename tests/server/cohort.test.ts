@@ -52,7 +52,8 @@ it('suggests whom the plan is made for, and the plan is made for them on one wor
 	expect(suggested).not.toEqual(audience);
 	await useSuggested(context, world.challenge);
 	expect(
-		(await openPlan(context, await challengeOf(context.db, world.coach.id, world.challenge.id))).plan.audience
+		(await openPlan(context, await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer')))
+			.plan.audience
 	).toEqual(suggested);
 	expect((await picture()).audience).toEqual(suggested);
 });

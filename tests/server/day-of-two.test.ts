@@ -28,7 +28,7 @@ let run: Saved;
 let oslo: Person;
 
 const save = async (change: (plan: Plan) => Plan, id: ChallengeId = world.challenge.id) => {
-	const challenge = await challengeOf(context.db, world.coach.id, id);
+	const challenge = await challengeOf(context.db, world.coach.id, id, 'viewer');
 	const { plan, revision } = await openPlan(context, challenge);
 	return savePlan(context, challenge, { revision, plan: change(plan) });
 };
@@ -114,7 +114,7 @@ describe('a day with a second session', () => {
 			name: 'Again',
 			startsOn: '2027-01-04'
 		});
-		const { plan } = await openPlan(context, await challengeOf(context.db, world.coach.id, id));
+		const { plan } = await openPlan(context, await challengeOf(context.db, world.coach.id, id, 'viewer'));
 		expect(plan.days.flatMap(({ evening }, d) => (evening ? [[d + 1, evening]] : []))).toEqual([
 			[3, run.id],
 			[9, run.id]

@@ -19,6 +19,7 @@ import type { Database } from '$lib/server/db/database';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { Threads } from '$lib/server/threads/threads';
 import { ownFolder } from '../support/directories';
+import { storeIn } from '../support/kept-files';
 import { newDatabase } from '../support/database';
 
 const NOW = Date.parse('2026-05-13T05:40:00Z');
@@ -26,7 +27,7 @@ let one: Database;
 
 beforeAll(async () => {
 	one = await newDatabase();
-	const config = { dataDirectory: ownFolder('demo') };
+	const config = storeIn(ownFolder('demo'));
 	await writeDemo({ db: one, clock: { now: () => NOW }, config, threads: new Threads(null) });
 }, 120_000);
 afterAll(() => one.close());
@@ -35,12 +36,12 @@ afterAll(() => one.close());
 describe('what is written in files and messages', () => {
 	const challenges = async () => {
 		const [coach] = await one.query<{ id: CoachId }>("select id from coach where name like 'Runa %'");
-		return coach ? challengesOf(one, coach.id) : [];
+		return coach ? challengesOf(one, coach.id, 'viewer') : [];
 	};
 	const context = () => ({ db: one, clock: { now: () => NOW }, ids: randomIds });
 	const running = async (): Promise<OwnedChallenge> => {
 		const found = (await challenges()).find((challenge) => challenge.weeks === 6)!;
-		return challengeOf(one, found.coachId, found.id);
+		return challengeOf(one, found.coachId, found.id, 'viewer');
 	};
 
 	it('reads a PDF as it was set', async () => {
@@ -54,7 +55,7 @@ describe('what is written in files and messages', () => {
 
 	it('the plan of every challenge on paper', async () => {
 		for (const { id, coachId } of await challenges()) {
-			const sheet = await challengeSheet(context(), await challengeOf(one, coachId, id));
+			const sheet = await challengeSheet(context(), await challengeOf(one, coachId, id, 'viewer'));
 			expect(slipsIn(await pdfText(await pdfOf({ kind: 'plan sheet', sheet })))).toEqual([]);
 		}
 	});

@@ -12,6 +12,7 @@ import { planOf } from '$lib/server/plan/plan-days';
 import { loadRoll, type Roll } from '$lib/server/attendance/roll';
 import { Threads } from '$lib/server/threads/threads';
 import { ownFolder } from '../support/directories';
+import { storeIn } from '../support/kept-files';
 import { newDatabase } from '../support/database';
 
 const NOW = Date.parse('2026-05-13T05:40:00Z');
@@ -21,7 +22,7 @@ let other: Database;
 
 beforeAll(async () => {
 	[one, other] = [await newDatabase(), await newDatabase()];
-	const config = { dataDirectory: ownFolder('demo') };
+	const config = storeIn(ownFolder('demo'));
 	for (const db of [one, other])
 		await writeDemo({ db, clock: { now: () => NOW }, config, threads: new Threads(null) });
 }, 120_000);
@@ -29,7 +30,7 @@ afterAll(() => Promise.all([one.close(), other.close()]));
 
 async function challenges(db: Database): Promise<(Challenge & { people: number })[]> {
 	const [coach] = await db.query<{ id: CoachId }>("select id from coach where name like 'Runa %'");
-	return coach ? challengesOf(db, coach.id) : [];
+	return coach ? challengesOf(db, coach.id, 'viewer') : [];
 }
 async function rollAt(db: Database, now: number): Promise<Roll> {
 	const running = (await challenges(db)).find((challenge) => challenge.weeks === 6)!;

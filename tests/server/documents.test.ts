@@ -13,12 +13,14 @@ import {
 import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { randomIds } from '$lib/server/platform/ids';
 import { ownPersonOf, sharedWorld } from '../support/context';
+import { storeIn } from '../support/kept-files';
 import { refusal } from '../support/refusal';
+import { bytesOf, sent } from '../support/sent';
 
 const { context: bare, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const dataDirectory = mkdtempSync(join(tmpdir(), 'cadrex-documents-'));
 afterAll(() => rmSync(dataDirectory, { recursive: true }));
-const context = { ...bare, config: { dataDirectory } };
+const context = { ...bare, config: storeIn(dataDirectory) };
 const person = (i = 0) => ownPersonOf(bare, world, world.people[i]!.enrolmentId);
 const PDF = Buffer.from('%PDF-1.7\nYes to all of it.');
 const list = async (i = 0) => documentsOf(bare.db, (await person(i)).participantId);
@@ -33,10 +35,11 @@ describe('a document', () => {
 	});
 
 	it('is kept, read again as it was, and gone once deleted', async () => {
-		await addDocument(context, await person(), { name: 'C:\\letters\\Ärztin\u0000.pdf', content: PDF });
+		const own = await person();
+		await sent(PDF, (file) => addDocument(context, own, file), 'C:\\letters\\Ärztin\u0000.pdf');
 		const [kept] = await list();
 		expect(kept).toMatchObject({ name: 'Ärztin.pdf', kind: 'pdf', bytes: PDF.length });
-		expect((await readDocument(context, await person(), kept?.id ?? '')).content).toEqual(PDF);
+		expect(await bytesOf((await readDocument(context, own, kept?.id ?? '')).content)).toEqual(PDF);
 		// Somebody else's is not there.
 		expect(await refusal(readDocument(context, await person(1), kept?.id ?? ''))).toMatchObject({
 			status: 404
@@ -56,19 +59,19 @@ describe('a document', () => {
 		['a page', Buffer.from('<html>'), 400],
 		['too much', Buffer.concat([PDF, Buffer.alloc(DOCUMENT_LIMITS.bytes)]), 413]
 	])('with %s in it is refused, and nothing is kept', async (_, content, status) => {
-		const refused = await refusal(addDocument(context, await person(), { name: 'a.pdf', content }));
+		const own = await person();
+		const refused = await refusal(sent(content, (file) => addDocument(context, own, file)));
 		expect(refused.status).toBe(status);
 		expect(refused.faults.map(({ field }) => field)).toEqual(['file']);
 		expect(await list()).toEqual([]);
 	});
 
 	it('of twenty of them is enough', async () => {
-		for (let i = 0; i < DOCUMENT_LIMITS.perPerson; i++)
-			await addDocument(context, await person(1), { name: '', content: PDF });
+		const own = await person(1);
+		const add = () => sent(PDF, (file) => addDocument(context, own, file), '');
+		for (let i = 0; i < DOCUMENT_LIMITS.perPerson; i++) await add();
 		expect((await list(1))[0]?.name).toBe('document');
-		expect(
-			await refusal(addDocument(context, await person(1), { name: 'one.pdf', content: PDF }))
-		).toMatchObject({ status: 409 });
+		expect(await refusal(add())).toMatchObject({ status: 409 });
 	});
 });
 

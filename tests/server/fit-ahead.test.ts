@@ -18,7 +18,7 @@ import { ANSWERS } from '../support/intake';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const [oslo, , bogota] = world.people;
-const challenge = () => challengeOf(context.db, world.coach.id, world.challenge.id);
+const challenge = () => challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 const fit = async () => fitAhead(context, await challenge());
 const misfits = async (...days: number[]) =>
 	misfitsOn(context, await challenge(), days, await enrolmentsOf(context.db, world.challenge.id));

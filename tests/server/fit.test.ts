@@ -32,7 +32,7 @@ describe('what each gets', () => {
 	const row = async (day = 3, asOf = context.clock.now()) => {
 		const matrix = await matrixOf(
 			context,
-			await challengeOf(context.db, world.coach.id, world.challenge.id),
+			await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer'),
 			day,
 			asOf
 		);
@@ -54,7 +54,7 @@ describe('what each gets', () => {
 		const shown = (await openDay(context, await me(), 3)).session;
 		expect(shown?.changes).toEqual([{ from: 'Plank', to: 'Chair plank', why: 'no floor, so chair plank' }]);
 		expect(shown?.asked.map(({ exercise }) => exercise)).toEqual(['Squat', 'Chair plank']);
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		const as = await sessionAs(context, challenge, await own(), 3);
 		expect(as?.own?.changes).toEqual(shown?.changes);
 		expect(as?.own?.timeline.totals.duration).toBe(found?.row.seconds);
@@ -121,7 +121,7 @@ describe('what each gets', () => {
 	});
 
 	it('is nothing on a day without a session', async () => {
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		expect(await matrixOf(context, challenge, 6, context.clock.now())).toBeNull();
 		expect(await sessionAs(context, challenge, await own(), 6)).toBeNull();
 	});

@@ -15,6 +15,7 @@ import {
 	askWeekly,
 	finishIntake,
 	intakeOf,
+	isConsentTold,
 	nothingChanged,
 	saveSection
 } from '$lib/server/people/intake';
@@ -161,7 +162,7 @@ describe('the questions before the start', () => {
 
 	it('are asked for again a week after they were given or asked for, while a challenge that does so runs', async () => {
 		const weekly = async (asksWeekly: boolean) => {
-			const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+			const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 			await changeChallenge(context, challenge, { ...inputOf(challenge), asksWeekly });
 		};
 		await finish();
@@ -288,7 +289,7 @@ describe('a hold', () => {
 
 	it('waits for answers where the challenge says so', async () => {
 		const set = async (waitsForAnswers: boolean) => {
-			const now = await challengeOf(context.db, world.coach.id, world.challenge.id);
+			const now = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 			await changeChallenge(context, now, { ...inputOf(now), waitsForAnswers });
 		};
 		await set(true);
@@ -367,5 +368,35 @@ describe('health answers', () => {
 		});
 		const [last] = await changesOf(context.db, id(), context.clock.now());
 		expect(last?.what).toBe('level: some experience → trained; what to leave out');
+	});
+});
+
+describe('what a coach was told of consent', () => {
+	const told = () => finishIntake(context, id(), 'coach', ANSWERS, randomIds.uuid());
+	const givenBy = () =>
+		context.db.query<{ by: string }>('select given_by as by from consent where participant_id = $1', [id()]);
+
+	it('is marked, and the person is asked to look it over', async () => {
+		await told();
+		expect([await isConsentTold(context.db, id()), (await me()).asksAgain]).toEqual([true, true]);
+		expect(await givenBy()).toEqual([{ by: 'coach' }]);
+	});
+
+	it.each([
+		['say that nothing has changed', () => nothingChanged(context, id())],
+		['answer themselves', () => finish()]
+	])('is theirs once they %s', async (_, say) => {
+		await told();
+		context.at('2026-11-25T13:00:00Z');
+		await say();
+		expect([await isConsentTold(context.db, id()), (await me()).asksAgain]).toEqual([false, false]);
+		expect(await givenBy()).toEqual([{ by: 'participant' }]);
+	});
+
+	it('takes nothing back that they said themselves', async () => {
+		await finish();
+		context.at('2026-11-25T13:00:00Z');
+		await told();
+		expect(await isConsentTold(context.db, id())).toBe(false);
 	});
 });

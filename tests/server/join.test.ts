@@ -91,7 +91,7 @@ describe('the page to join on', () => {
 			['Tindra Vesk', false],
 			['Okello', false]
 		]);
-		const link = await admit(context, world.challenge, waiting[0]?.id ?? '');
+		const link = await admit(context, world.challenge, waiting[0]?.id ?? '', world.coach.id);
 		expect(await openLink(context, link.secret)).toBeTruthy();
 		await turnAway(context, world.challenge, waiting[1]?.id ?? '');
 		expect(await waitingOf(context.db, world.challenge)).toEqual([]);
@@ -146,18 +146,26 @@ describe('the page to join on', () => {
 });
 
 it('one person is added by hand, with what they own as it is said', async () => {
-	const link = await addPerson(context, world.challenge, {
-		...NEW,
-		level: 'trained',
-		equipment: 'pair of dumbbells 8 kg; anvil'
-	});
+	const link = await addPerson(
+		context,
+		world.challenge,
+		{
+			...NEW,
+			level: 'trained',
+			equipment: 'pair of dumbbells 8 kg; anvil'
+		},
+		world.coach.id
+	);
 	const found = await enrolmentById(context.db, link.enrolmentId);
 	expect(found).toMatchObject({ level: 'trained', kitUnread: ['anvil'] });
-	expect(await refusal(addPerson(context, world.challenge, { ...NEW, level: 'trained' }))).toMatchObject({
+	expect(
+		await refusal(addPerson(context, world.challenge, { ...NEW, level: 'trained' }, world.coach.id))
+	).toMatchObject({
 		status: 409
 	});
 	expect(
-		(await refusal(addPerson(context, world.challenge, { ...NEW, level: 'superb' }))).faults[0]?.field
+		(await refusal(addPerson(context, world.challenge, { ...NEW, level: 'superb' }, world.coach.id)))
+			.faults[0]?.field
 	).toBe('level');
 });
 
@@ -197,7 +205,7 @@ describe('leaving', () => {
 describe('going on in another challenge', () => {
 	it('takes somebody along as they are known, and what they did stays', async () => {
 		const to = await makeChallenge(context, world.coach, { name: 'Next', startsOn: '2026-12-14' });
-		const link = await moveTo(context, await person(auckland), to);
+		const link = await moveTo(context, await person(auckland), to, world.coach.id);
 		expect(await enrolmentById(context.db, link.enrolmentId)).toMatchObject({
 			participantId: auckland!.participantId,
 			zone: 'Pacific/Auckland',
@@ -207,7 +215,9 @@ describe('going on in another challenge', () => {
 			{ name: 'Next', left: false },
 			{ name: 'Hut weeks', left: true }
 		]);
-		expect(await refusal(moveTo(context, await person(auckland), to))).toMatchObject({ status: 409 });
+		expect(await refusal(moveTo(context, await person(auckland), to, world.coach.id))).toMatchObject({
+			status: 409
+		});
 		await comeBack(context, await person(auckland));
 	});
 
@@ -217,7 +227,10 @@ describe('going on in another challenge', () => {
 		const next = (await challengesWith(context.db, auckland!.participantId)).find(
 			({ name }) => name === 'Next'
 		);
-		const device = await openLink(context, await makeLink(context.db, context, auckland!.enrolmentId));
+		const device = await openLink(
+			context,
+			await makeLink(context.db, context, auckland!.enrolmentId, world.coach.id)
+		);
 		const here = await personOf(context, device ?? '');
 		expect(here?.others).toEqual([{ enrolmentId: next?.enrolmentId, name: 'Next' }]);
 		expect(await switchTo(context, here!, world.people[2]?.enrolmentId ?? '', 'none')).toBeNull();
@@ -234,7 +247,7 @@ describe('going on in another challenge', () => {
 				auckland!.challengeId,
 				addDays(new Date(context.clock.now()).toISOString().slice(0, 10), -daysAgo)
 			]);
-		const { startsOn } = await challengeOf(context.db, world.coach.id, auckland!.challengeId);
+		const { startsOn } = await challengeOf(context.db, world.coach.id, auckland!.challengeId, 'viewer');
 		await ends(0);
 		expect((await there())?.others).toHaveLength(1);
 		await ends(1);
@@ -246,7 +259,7 @@ describe('going on in another challenge', () => {
 	});
 
 	it('is for challenges of the same coach alone', async () => {
-		expect(await refusal(challengeOf(context.db, world.coach.id, randomIds.uuid()))).toMatchObject({
+		expect(await refusal(challengeOf(context.db, world.coach.id, randomIds.uuid(), 'viewer'))).toMatchObject({
 			status: 404
 		});
 	});
@@ -256,9 +269,12 @@ describe('somebody who joins late on the group’s day', () => {
 	const joined = async (catchUpDays: number) => {
 		const challenge = await makeChallenge(context, world.coach, { name: `Back ${catchUpDays}`, catchUpDays });
 		await layDays(context, challenge, { days: [1, 2, 3, 4, 5], kind: 'train', sessionId: world.session.id });
-		const [link] = await enrol(context, challenge, [
-			{ ...NEW, email: `new${catchUpDays}@example.org`, level: 'beginner', kit: [], unread: [] }
-		]);
+		const [link] = await enrol(
+			context,
+			challenge,
+			[{ ...NEW, email: `new${catchUpDays}@example.org`, level: 'beginner', kit: [], unread: [] }],
+			null
+		);
 		return async () => asPerson(await enrolmentById(context.db, link!.enrolmentId));
 	};
 	const daysNow = async (of: Awaited<ReturnType<typeof joined>>) =>

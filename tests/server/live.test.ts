@@ -2,9 +2,11 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/attendance/check-in';
 import type { Person } from '$lib/server/auth/link';
+import { changeRole } from '$lib/server/challenge/coaches';
 import { Live } from '$lib/server/live/live';
 import { liveOf } from '$lib/server/live/group';
 import { presentIn, tellPresence } from '$lib/server/live/presence';
+import { inviteHelper } from '../support/coaches';
 import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
@@ -37,6 +39,21 @@ async function next(reader: ReadableStreamDefaultReader<Uint8Array>): Promise<st
 	const { value } = await reader.read();
 	return new TextDecoder().decode(value);
 }
+
+describe('a stream', () => {
+	it('ends with the part in the challenge, and no other does', async () => {
+		const live = await listening();
+		const coach = await inviteHelper(context, world, 'Kaija', 'coach');
+		const theirs = live.stream(coach.id, world.challenge.id)!.getReader();
+		const owners = live.stream(world.coach.id, world.challenge.id)!.getReader();
+		await Promise.all([next(theirs), next(owners)]);
+		await changeRole(context, world.challenge, coach.id, { role: 'viewer' });
+		expect((await theirs.read()).done).toBe(true);
+		expect(live.open).toBe(1);
+		await tell();
+		expect(await next(owners)).toContain('changed');
+	});
+});
 
 describe('where somebody is in a session', () => {
 	it('is the last that their phone told', async () => {

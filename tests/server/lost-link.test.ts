@@ -38,7 +38,7 @@ describe('a lost link', () => {
 	});
 	it('ends neither the person’s own link nor their devices', async () => {
 		const { id, email } = await person();
-		const own = await context.db.transaction((tx) => makeLink(tx, context, id));
+		const own = await context.db.transaction((tx) => makeLink(tx, context, id, world.coach.id));
 		const token = await openLink(context, own);
 		await ask(email);
 		await openLink(context, secretIn(sent[0]?.text));
@@ -60,14 +60,14 @@ describe('a lost link', () => {
 	it('ends when the coach makes a new link, or revokes it', async () => {
 		const { id, email } = await person();
 		await ask(email);
-		await context.db.transaction((tx) => makeLink(tx, context, id));
+		await context.db.transaction((tx) => makeLink(tx, context, id, world.coach.id));
 		expect(await linkOf(context, secretIn(sent[0]?.text))).toBeNull();
 	});
 });
 
 it('whoever joins by themselves is mailed the link that they have', async () => {
 	const { id } = await person();
-	const secret = await context.db.transaction((tx) => makeLink(tx, context, id));
+	const secret = await context.db.transaction((tx) => makeLink(tx, context, id, world.coach.id));
 	const token = await openLink(context, secret);
 	await mailOwnLink(context, { enrolmentId: id, secret, base: `${ORIGIN}/join/` });
 	await deliver({ ...context, config: { origin: ORIGIN } }, mail);

@@ -20,12 +20,14 @@ import { request } from '$lib/server/messages/requests';
 import { noteReach } from '$lib/server/reach/reaches';
 import { saveTeams, teamsOf } from '$lib/server/people/teams';
 import { ownPersonOf, sharedWorld } from '../support/context';
+import { storeIn } from '../support/kept-files';
 import { ANSWERS } from '../support/intake';
 import { refusal } from '../support/refusal';
+import { sent } from '../support/sent';
 
 const { context, world } = await sharedWorld('2026-11-23T12:00:00Z');
 const [oslo, , bogota] = world.people;
-const config = { dataDirectory: mkdtempSync(join(tmpdir(), 'cadrex-own-data-')) };
+const config = storeIn(mkdtempSync(join(tmpdir(), 'cadrex-own-data-')));
 afterAll(() => rmSync(config.dataDirectory, { recursive: true }));
 const SAID = ['left elbow', 'knee gave way', 'slept badly', 'A pull-up', 'rope, please'];
 
@@ -74,10 +76,7 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 		[world.challenge.id]
 	);
 	const person = await ownPersonOf(context, world, oslo!.enrolmentId);
-	await addDocument({ ...context, config }, person, {
-		name: 'letter.pdf',
-		content: Buffer.from('%PDF-1.7 letter')
-	});
+	await sent(Buffer.from('%PDF-1.7 letter'), (paper) => addDocument({ ...context, config }, person, paper));
 	const [document] = await documentsOf(context.db, oslo!.participantId);
 	const file = `${document?.id}.pdf`;
 	expect(await filesIn(join(config.dataDirectory, 'documents')).read(file)).not.toBeNull();

@@ -10,11 +10,15 @@ import { addPicture } from '$lib/server/body/pictures';
 import { sendFormCheck } from '$lib/server/messages/form-checks';
 import { filesIn } from '$lib/server/platform/files';
 import { ownFilesOf } from '$lib/server/privacy/own-files';
+import { bareClip } from '$lib/server/messages/bare-clip';
+import { clip } from '../support/clips';
 import { sharedWorld } from '../support/context';
+import { storeIn } from '../support/kept-files';
+import { sent } from '../support/sent';
 
 const { context, world } = await sharedWorld('2026-11-23T12:00:00Z');
 const [me, other] = world.people;
-const config = { dataDirectory: mkdtempSync(join(tmpdir(), 'cadrex-own-files-')) };
+const config = storeIn(mkdtempSync(join(tmpdir(), 'cadrex-own-files-')));
 afterAll(async () => {
 	await context.threads.close();
 	rmSync(config.dataDirectory, { recursive: true });
@@ -24,9 +28,10 @@ const image = (colour: string) =>
 	sharp({ create: { width: 300, height: 400, channels: 3, background: colour } })
 		.jpeg()
 		.toBuffer();
-const CLIP = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypmp42'), Buffer.alloc(500_000, 7)]);
+/** As it is kept: without what the camera wrote. */
+const CLIP = Buffer.from(bareClip(new Uint8Array(clip('isom', 500_000)), 'video/mp4'));
 const photograph = async (person = me!, on = '2026-11-22') =>
-	addPicture(own, person, { view: 'front', on, shared: false }, await image('teal'));
+	sent(await image('teal'), (file) => addPicture(own, person, { view: 'front', on, shared: false }, file));
 
 async function unzipped(): Promise<Map<string, Buffer>> {
 	const zip = await fromBufferPromise(
@@ -42,7 +47,7 @@ it('has data, photographs and clips, whole, and nobody else’s', async () => {
 	await photograph();
 	await photograph(me, '2026-11-23');
 	await photograph(other);
-	await sendFormCheck(own, me!, { exercise: 'Squat/../x', note: null }, CLIP);
+	await sent(CLIP, (file) => sendFormCheck(own, me!, { exercise: 'Squat/../x', note: null }, file));
 	const files = await unzipped();
 	expect([...files.keys()]).toEqual([
 		'my-data.json',

@@ -12,6 +12,8 @@ import { asPerson } from '$lib/server/people/enrolments';
 import { endOwnPause, leaveOwn, ownPauses, pauseOwnDays } from '$lib/server/people/own-leave';
 import { pause, pausesOf } from '$lib/server/attendance/excuses';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
+import { storeIn } from '../support/kept-files';
+import { sent } from '../support/sent';
 
 let context: TestContext;
 let world: World;
@@ -94,10 +96,16 @@ describe('what keeps sessions from a person', () => {
 		expect(held.hold?.reason).toBe('stopped');
 		expect((await holdDetails(context, await me(), held.hold!)).reasons[0]).toMatch(/on the stairs$/);
 		const raw = { id: id(), who: 'Dr. Ilse Vantongeren', on: '2026-11-25', note: '' };
-		const file = { name: 'ok.pdf', content: new TextEncoder().encode('%PDF-1.7 yes') };
-		const withFiles = { ...context, config: { dataDirectory } };
-		await tellOk(withFiles, await me(), raw, file);
-		await tellOk(withFiles, await me(), raw, file);
+		const withFiles = { ...context, config: storeIn(dataDirectory) };
+		const person = await me();
+		const tell = () =>
+			sent(
+				new TextEncoder().encode('%PDF-1.7 yes'),
+				(file) => tellOk(withFiles, person, raw, file),
+				'ok.pdf'
+			);
+		await tell();
+		await tell();
 		expect(await said()).toEqual([
 			'I have the OK to train: Dr. Ilse Vantongeren, on 25 November. The paper is among my documents.'
 		]);

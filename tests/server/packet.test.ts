@@ -7,6 +7,7 @@ import { excuse } from '$lib/server/attendance/excuses';
 import { coachPacket, ownPacket } from '$lib/server/exports/packet';
 import { openPlan, savePlan } from '$lib/server/plan/plan';
 import { saveSession } from '$lib/server/session/sessions';
+import { pdfText } from '../support/pdf-text';
 import { refusal } from '../support/refusal';
 import { body, makeCoach, ownPersonOf, sharedWorld } from '../support/context';
 
@@ -20,7 +21,31 @@ const packetOf = async (person: number | null, ahead = false) => {
 const daysOf = async (person: number | null, ahead = false) =>
 	(await packetOf(person, ahead)).days.map(({ day }) => day);
 
+/** Names that break layouts, fonts and file names. Letters that no font here has may be left out; what holds them is a whole PDF all the same. */
+const HOSTILE_NAMES = [
+	'x'.repeat(80),
+	'\u202eyrettaP\u202c',
+	'Z' + '\u0301'.repeat(60),
+	'💣👨‍👩‍👧‍👦',
+	'山小屋 أحمد Ξένια',
+	'../../etc/passwd',
+	'(a) Tj ET endstream endobj %%EOF',
+	'<script>alert(1)</script> & "q"',
+	'\\x00\\(\\)',
+	'\ud800 alone'
+];
+
 describe('a packet of sessions', () => {
+	it.each(HOSTILE_NAMES)('is a whole PDF for somebody who is called %j', async (name) => {
+		const packet = { ...(await packetOf(0)), person: name };
+		const bytes = await packetPdf(packet);
+		expect(Buffer.from(bytes.subarray(0, 5)).toString('latin1')).toBe('%PDF-');
+		// A reader of its own finds all of it, and nothing that the name has added.
+		const lines = async (of: Uint8Array) => (await pdfText(of)).split('\n').length;
+		expect(await pdfText(bytes)).toContain('Hut weeks');
+		expect(await lines(bytes)).toBeLessThan((await lines(await packetPdf(await packetOf(0)))) + 12);
+	});
+
 	it('holds the days released to whom it is for, by their own clock', async () => {
 		expect(await daysOf(0)).toEqual([1, 2, 3]);
 		expect(await daysOf(2)).toEqual([1, 2]);
@@ -35,7 +60,7 @@ describe('a packet of sessions', () => {
 	});
 
 	it('has the session with its pictures, what is asked, and the tests of the day', async () => {
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		const { plan, revision } = await openPlan(context, challenge);
 		await savePlan(context, challenge, {
 			revision,
@@ -61,7 +86,7 @@ describe('a packet of sessions', () => {
 			body: body('1 x 5 push-up, rest 0'),
 			basedOn: 1
 		});
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		const { plan, revision } = await openPlan(context, challenge);
 		await savePlan(context, challenge, {
 			revision,
@@ -88,7 +113,7 @@ describe('a packet of sessions', () => {
 		});
 		expect(JSON.stringify(await packetOf(0))).not.toContain('secret');
 		const other = await makeCoach(context, 'Other');
-		expect((await refusal(challengeOf(context.db, other.id, world.challenge.id))).status).toBe(404);
+		expect((await refusal(challengeOf(context.db, other.id, world.challenge.id, 'viewer'))).status).toBe(404);
 		expect((await refusal(ownPersonOf(context, world, context.ids.uuid()))).status).toBe(404);
 	});
 });

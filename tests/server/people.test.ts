@@ -22,7 +22,7 @@ Bao Trinh,bao@hutseason.example,Asia/Saigon,some experience,
 ,nobody@hutseason.example,Europe/Olso,superb,
 Maarit,oren@hutseason.example,Europe/Helsinki,beginner,`;
 const pasted = (text: string) => ({ bytes: null, pasted: text });
-const AS_IT_IS = { goodOnly: false, updateKnown: false };
+const AS_IT_IS = { goodOnly: false, updateKnown: false, by: world.coach.id };
 const count = async () => (await enrolmentsOf(context.db, world.challenge.id)).length;
 
 describe('enrolling from a list', () => {

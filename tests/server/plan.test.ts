@@ -39,7 +39,7 @@ async function begin() {
 const end = () => context.db.close();
 
 const open = async (): Promise<OpenPlan> =>
-	openPlan(context, await challengeOf(context.db, world.coach.id, world.challenge.id));
+	openPlan(context, await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer'));
 const save = async (change: (plan: Plan, opened: OpenPlan) => unknown, revision?: number) => {
 	const opened = await open();
 	return savePlan(context, world.challenge, {
@@ -151,7 +151,7 @@ describe('a plan', () => {
 
 	it('takes days in and gives days up, but not released ones', async () => {
 		await save((p) => insertDays(p, 3, 2));
-		expect((await challengeOf(context.db, world.coach.id, world.challenge.id)).days).toBe(16);
+		expect((await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer')).days).toBe(16);
 		expect((await days()).map((day) => day.kind).slice(0, 6)).toEqual([
 			'train',
 			'train',
@@ -287,7 +287,7 @@ describe('a plan that is refused', () => {
 			status: 400
 		});
 		for (const id of [world.challenge.id, 'nonsense'])
-			expect((await refusal(challengeOf(context.db, other.id, id))).status).toBe(404);
+			expect((await refusal(challengeOf(context.db, other.id, id, 'viewer'))).status).toBe(404);
 		const theirs = await createSession(context, other.id, { name: 'Theirs', body: body(SMALL) });
 		expect(await refusal(save((p) => putDays(p, [2], { session: theirs.id })))).toMatchObject({
 			status: 404

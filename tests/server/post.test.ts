@@ -64,6 +64,12 @@ const state = async () => (await postsOf(context.db, world.challenge.id))[0];
 const own = (i: number) => ownPersonOf(context, world, world.people[i]!.enrolmentId);
 
 describe('a message to several people', () => {
+	it('keeps its lines', async () => {
+		await post({ text: 'Hi {name},\n\nTwo lines.\nAnd a third.' });
+		await deliverNow();
+		expect(await thread(0)).toMatchObject([{ text: 'Hi Person,\n\nTwo lines.\nAnd a third.' }]);
+	});
+
 	it('is filled in for each, stands in the application at once, and is on record', async () => {
 		expect(await post()).toBe(3);
 		await deliverNow();

@@ -16,7 +16,9 @@ it('says who has not opened their link, who has not answered, and whether anythi
 	const before = await readiness();
 	expect(before.unopened.map(({ name }) => name)).toContain('Person 1');
 	expect(before.hasWritten).toBe(false);
-	const secret = await context.db.transaction((tx) => makeLink(tx, context, first!.enrolmentId));
+	const secret = await context.db.transaction((tx) =>
+		makeLink(tx, context, first!.enrolmentId, world.coach.id)
+	);
 	await openLink(context, secret);
 	const person = await ownPersonOf(context, world, first!.enrolmentId);
 	await writeTo(

@@ -46,7 +46,7 @@ beforeEach(async () => {
 
 /** A device that opened the person's link. */
 async function signIn(person: Person): Promise<string> {
-	const secret = await makeLink(context.db, context, person.enrolmentId);
+	const secret = await makeLink(context.db, context, person.enrolmentId, world.coach.id);
 	return (await openLink(context, secret))!;
 }
 const own = (person = oslo) => ownPersonOf(context, world, person.enrolmentId);

@@ -87,7 +87,7 @@ describe('a result that a device kept', () => {
 		expect(await send({ doneAt: at(NOON), sentAt: now })).toMatchObject({ standing: 'after close' });
 		expect(await offered()).toBe(true);
 		expect(await dayThree()).toMatchObject({ state: 'missed', credit: 0 });
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		const [one] = await offeredIn(context.db, challenge.id);
 		expect(one).toMatchObject({ day: 3, credit: 1, doneAt: at(NOON), receivedAt: now });
 		await expect(decideOffered(context, challenge, context.ids.uuid(), true)).rejects.toMatchObject({
@@ -101,7 +101,7 @@ describe('a result that a device kept', () => {
 	it('counts nothing where the coach leaves it out', async () => {
 		context.at('2026-11-28T12:00:00Z');
 		await send({ doneAt: at(NOON), sentAt: at('2026-11-28T12:00:00Z') });
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		const [one] = await offeredIn(context.db, challenge.id);
 		await decideOffered(context, challenge, one!.id, false);
 		expect(await dayThree()).toMatchObject({ state: 'missed', credit: 0 });
@@ -149,7 +149,7 @@ describe('a day that is done in parts', () => {
 		const more = part(2, 10, { id, doneAt: at('2026-11-25T13:00:00Z'), sentAt: at(late) });
 		for (let i = 0; i < 2; i++) expect(await send(more)).toMatchObject({ standing: 'after close' });
 		expect(await dayThree()).toMatchObject({ credit: (3 * (1 / 3)) / 5 });
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		expect(await offeredIn(context.db, challenge.id)).toMatchObject([{ id, day: 3 }]);
 		await decideOffered(context, challenge, id, true);
 		expect((await dayThree())?.credit).toBeCloseTo((3 * (2 / 3)) / 5);
@@ -164,7 +164,7 @@ describe('a day that is done in parts', () => {
 		const ids = [context.ids.uuid(), context.ids.uuid()] as const;
 		for (const id of ids)
 			await send(part(2, 10, { id, doneAt: at('2026-11-25T13:00:00Z'), sentAt: at(late) }));
-		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id);
+		const challenge = await challengeOf(context.db, world.coach.id, world.challenge.id, 'viewer');
 		await decideOffered(context, challenge, ids[0], true);
 		await expect(decideOffered(context, challenge, ids[1], true)).rejects.toMatchObject({ status: 409 });
 		await decideOffered(context, challenge, ids[1], false);

@@ -121,7 +121,7 @@ describe('versions', () => {
 			['Winter', '2027-01-04']
 		] as const) {
 			const made = await createChallenge(context, coach.id, { ...FRAME, name, startsOn });
-			const challenge = await challengeOf(context.db, coach.id, made);
+			const challenge = await challengeOf(context.db, coach.id, made, 'viewer');
 			await layDays(context, challenge, { days: [2, 4], kind: 'train', sessionId: id });
 		}
 		const days = await usedOn(context.db, coach.id, id);

@@ -10,7 +10,17 @@ export async function inviteHelper(
 	role: 'coach' | 'viewer'
 ): Promise<Coach> {
 	const coach = await makeCoach(context, name);
-	const raw = { forWhom: name, role };
-	await takeUp(context, coach.id, await invite(context, world.challenge, world.coach.id, raw));
+	await giveRole(context, world, coach, role);
 	return coach;
+}
+
+/** Gives a coach who is there already a part in another challenge. */
+export async function giveRole(
+	context: TestContext,
+	{ challenge, coach: owner }: Pick<World, 'challenge' | 'coach'>,
+	coach: Coach,
+	role: 'coach' | 'viewer'
+): Promise<void> {
+	const raw = { forWhom: coach.name, role };
+	await takeUp(context, coach.id, await invite(context, challenge, owner.id, raw));
 }

@@ -80,7 +80,7 @@ export async function makeChallenge(
 	more: Partial<typeof FRAME> = {}
 ): Promise<OwnedChallenge> {
 	const id = await createChallenge(context, coach.id, { ...FRAME, ...more });
-	return challengeOf(context.db, coach.id, id);
+	return challengeOf(context.db, coach.id, id, 'viewer');
 }
 
 export const body = (text: string): Session => {
@@ -133,7 +133,8 @@ export async function makeWorld(context: TestContext, more: Partial<typeof FRAME
 			level: 'beginner' as const,
 			kit: [{ kind: 'item' as const, item: 'mat' as const, count: 1 }],
 			unread: []
-		}))
+		})),
+		null
 	);
 	context.at(now);
 	return {

@@ -11,6 +11,8 @@ export interface Route {
 	methods: string[];
 	/** Names of the form actions of its page; `default` for one without a name. */
 	actions: string[];
+	/** Names of what it takes after a question mark. */
+	asks: string[];
 	/** Names of its parameters. */
 	params: string[];
 }
@@ -36,6 +38,7 @@ export function allRoutes(): Route[] {
 				([, method]) => method!
 			),
 			actions: [...actions.matchAll(/^\t(\w+):/gm)].map(([, name]) => name!),
+			asks: [...(page + server).matchAll(/searchParams\.get\('(\w+)'\)/g)].map(([, name]) => name!),
 			params: [...folder.matchAll(/\[(\w+)\]/g)].map(([, name]) => name!)
 		};
 	});

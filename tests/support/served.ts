@@ -31,13 +31,13 @@ export const cookieIn = (answer: Response): string =>
 export async function serveWorld(
 	name: string,
 	env: Record<string, string> = {},
-	more: (context: TestContext, world: World) => Promise<unknown> = () => Promise.resolve()
+	more: (context: TestContext, world: World, directory: string) => Promise<unknown> = () => Promise.resolve()
 ): Promise<Served> {
 	const directory = dataDirectory(join(ownFolder(name), 'data'));
 	const db = await openPglite(directory);
 	const context = contextOn(db);
 	const world = await makeWorld(context);
-	await more(context, world);
+	await more(context, world, directory);
 	await db.close();
 	const start = (instant: string) =>
 		startServer({ CADREX_DATA: directory, CADREX_FIXED_NOW: instant, ...env });

@@ -44,7 +44,8 @@ export async function openDays(db: Database): Promise<Wanted[]> {
 			level: 'beginner' as const,
 			kit: [],
 			unread: []
-		}))
+		})),
+		null
 	);
 	await db.query('update challenge set starts_on = $1', [addDays(today, -12)]);
 	return links.flatMap(({ secret }) => days.map((day) => ({ secret, id: randomUUID(), day })));

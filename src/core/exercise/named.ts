@@ -1,3 +1,4 @@
+import { ownOf } from '../text/own';
 import { distance } from 'fastest-levenshtein';
 import type { Exercise } from './exercise';
 import type { Library } from './library';
@@ -38,7 +39,7 @@ function singular(word: string): string {
 function keyOf(words: readonly string[]): string {
 	return words
 		.map((word) => word.toLowerCase().replace(/['’]/g, ''))
-		.map((word) => ABBREVIATIONS[word] ?? singular(word))
+		.map((word) => ownOf(ABBREVIATIONS, word) ?? singular(word))
 		.join(' ')
 		.replace(/\b(?:single|1) arm\b/, 'one arm')
 		.replace(/\b(?:one|1) leg\b/, 'single leg');

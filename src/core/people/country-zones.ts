@@ -1,5 +1,6 @@
 /** Time zones of countries and of places that share a name. Countries and their zones: countries-and-timezones, from IANA's zone.tab. */
 import { getAllCountries, getAllTimezones } from 'countries-and-timezones';
+import { ownOf } from '../text/own';
 import { plainName } from './plain-name';
 import { peopleByZone, townsNamed, zonesMeant, type Town } from './towns';
 import { isAbbreviation, zoneNamed, type ZoneNamed } from './zone-named';
@@ -41,7 +42,7 @@ export function countryNamed(text: string): string | null {
 			[code.toLowerCase(), code]
 		])
 	);
-	return ALSO[plain] ?? byName.get(plain) ?? null;
+	return ownOf(ALSO, plain) ?? byName.get(plain) ?? null;
 }
 
 /**

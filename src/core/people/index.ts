@@ -27,7 +27,7 @@ export { LEVELS, type Level } from './levels';
 export { CELL_SHOWN, ROSTER_FIELDS } from './roster-fields';
 export type { ColumnMatch, RosterLine, RosterRow } from './roster';
 export { zoneNamed } from './zone-named';
-export { INVITED_ROLES, ROLE_SAYS, VIEWERS_SEE, type InvitedRole, type Role } from './role';
+export { INVITED_ROLES, isAtLeast, ROLE_SAYS, tooLittle, type InvitedRole, type Role } from './role';
 export {
 	brokenIn,
 	divideInto,

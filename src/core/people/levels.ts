@@ -1,3 +1,5 @@
+import { ownOf } from '../text/own';
+
 export const LEVELS = ['beginner', 'some experience', 'trained'] as const;
 export type Level = (typeof LEVELS)[number];
 
@@ -17,5 +19,5 @@ const ALSO: Record<string, Level> = {
 /** The level meant by a word; null when none is. */
 export function levelNamed(word: string): Level | null {
 	const wanted = word.trim().toLowerCase();
-	return LEVELS.find((level) => level === wanted) ?? ALSO[wanted] ?? null;
+	return LEVELS.find((level) => level === wanted) ?? ownOf(ALSO, wanted) ?? null;
 }

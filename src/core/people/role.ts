@@ -6,8 +6,15 @@ export type InvitedRole = (typeof INVITED_ROLES)[number];
 export type Role = InvitedRole | 'owner';
 
 /** What a viewer is told who asks for more. */
-export const VIEWERS_SEE =
+const VIEWERS_SEE =
 	'This is for those who run the challenge. As a viewer you see the roll, the plan to print and the group.';
+
+/** What somebody is told who may do less than they ask for. */
+export const tooLittle = (role: Role): string =>
+	role === 'viewer' ? VIEWERS_SEE : 'Only the owner of this challenge decides that.';
+
+const RANK: Readonly<Record<Role, number>> = { viewer: 0, coach: 1, owner: 2 };
+export const isAtLeast = (role: Role, least: Role): boolean => RANK[role] >= RANK[least];
 
 /** What each of them can do, for whoever invites and whoever is invited. */
 export const ROLE_SAYS: Record<Role, string> = {

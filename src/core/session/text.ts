@@ -2,6 +2,7 @@
  * A whole session as readable text: one block a line, and lines for what goes with it. The grammar is in
  * docs/formats/session-lines.md; `parseSessionText(formatSessionText(x))` is x again.
  */
+import { ownOf } from '../text/own';
 import type { Practice } from '../practice';
 import { howText, targetText } from './amount';
 import { formatOf, type Block } from './formats';
@@ -120,7 +121,7 @@ class SessionReader {
 		if (written.kind === 'name') return `the name of the session: ${written.name}`;
 		if (written.kind === 'heading') return 'a heading, left out';
 		return written.kind === 'other'
-			? (OTHER_WORDS[/[a-z]+/i.exec(written.text)?.[0].toLowerCase() ?? ''] ?? 'read')
+			? (ownOf(OTHER_WORDS, /[a-z]+/i.exec(written.text)?.[0].toLowerCase() ?? '') ?? 'read')
 			: '';
 	}
 

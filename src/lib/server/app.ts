@@ -1,6 +1,7 @@
 import type { Logger } from 'pino';
 import { accountNoticeJob, resetJob } from './auth/letters';
 import { lostLinkJob } from './people/lost-link';
+import { newLinkJob } from './people/new-link';
 import { TryLimit } from './auth/limits';
 import { backUp, type Backup } from './backup/backup';
 import { Control } from './platform/control';
@@ -18,6 +19,7 @@ import { openDatabase } from './db/open';
 import { Live } from './live/live';
 import { freeIn, Room, withRoom } from './db/room';
 import { randomIds } from './platform/ids';
+import { forgetSent } from './platform/sent-file';
 import { Threads } from './threads/threads';
 import { fitJob } from './fit/ahead';
 import { weeksJob } from './health/answers';
@@ -27,7 +29,9 @@ import { lettersJob } from './post/deliver';
 import { remindersJob } from './post/reminders';
 import { morningJob, wakeJob } from './post/morning';
 import { healthUntilJob } from './privacy/health-until';
+import { FILE_KINDS, sweepJob } from './upkeep/kept-files';
 import { purgeJob } from './upkeep/purge';
+import { Uploads } from './web/uploads';
 
 /** The running application: what use cases are given, and what only the edges need. */
 export interface App extends Context {
@@ -35,6 +39,8 @@ export interface App extends Context {
 	log: Logger;
 	jobs: Jobs;
 	threads: Threads;
+	/** Takes in forms with files. */
+	uploads: Uploads;
 	/** Tells pages what comes about, as it does. */
 	live: Live;
 	mail: Mail;
@@ -45,7 +51,7 @@ export interface App extends Context {
 	/** Room on the disk of the embedded database; null with a server, which sees to its own. */
 	room: Room | null;
 	/** Tries by address, and at an account whatever the address: its password at the sign-in and after it, its code, links that set a new one. */
-	limits: Record<'signIn' | 'account' | 'password' | 'code' | 'reset' | 'link', TryLimit>;
+	limits: Record<'signIn' | 'account' | 'password' | 'code' | 'reset' | 'link' | 'join', TryLimit>;
 	/** Makes a backup, one at a time. */
 	backUp(): Promise<Backup>;
 	/** Lets commands on this machine in; only with the embedded database, which nobody else may open meanwhile. */
@@ -55,6 +61,7 @@ export interface App extends Context {
 }
 
 const QUARTER_HOUR = 15 * 60;
+const HOUR = 60 * 60;
 
 /** Opens the database, brings it up to date and puts the application together. */
 export async function startApp(env: Record<string, string | undefined>): Promise<App> {
@@ -78,7 +85,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 	let last: Promise<unknown> = Promise.resolve();
 	/** One after the other: the engine makes one at a time. Named by the real time, whatever the clock of the demo says. */
 	const makeBackup = (): Promise<Backup> => {
-		const next = last.then(() => backUp(whole, config, realClock.now()));
+		const next = last.then(() => backUp(whole, config, FILE_KINDS, realClock.now()));
 		last = next.catch(() => undefined);
 		return next;
 	};
@@ -93,6 +100,7 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 		demoClock,
 		jobs,
 		threads: new Threads(config.workers),
+		uploads: new Uploads(config),
 		live: await Live.start(whole),
 		mail,
 		push,
@@ -104,19 +112,25 @@ export async function startApp(env: Record<string, string | undefined>): Promise
 			password: new TryLimit(db, 'password', config.signInTries, QUARTER_HOUR),
 			code: new TryLimit(db, 'code', config.signInTries, QUARTER_HOUR),
 			reset: new TryLimit(db, 'reset', Math.ceil(config.signInTries / 2), QUARTER_HOUR),
-			link: new TryLimit(db, 'link', 5 * config.signInTries, QUARTER_HOUR)
+			link: new TryLimit(db, 'link', 5 * config.signInTries, QUARTER_HOUR),
+			join: new TryLimit(db, 'join', config.joinTries, HOUR)
 		}
 	};
 	await jobs.register(resetJob(app, mail));
 	await jobs.register(accountNoticeJob(app, mail));
 	await jobs.register(lostLinkJob(app, mail));
+	await jobs.register(newLinkJob(app, mail));
 	// The embedded database has one process at a time: what another had in hand it does not come back for.
-	if (!config.databaseUrl) await letGo(whole);
+	if (!config.databaseUrl) {
+		await letGo(whole);
+		await forgetSent(config.dataDirectory);
+	}
 	await jobs.register(lettersJob(app, mail));
 	await jobs.register(remindersJob(app, push));
 	await jobs.register(wakeJob(app));
 	await jobs.register(morningJob(app, mail));
 	await jobs.register(purgeJob(app));
+	await jobs.register(sweepJob(app));
 	await jobs.register(fitJob(app));
 	await jobs.register(weeksJob(app));
 	await jobs.register(askWeeklyJob(app));

@@ -5,7 +5,7 @@ import type { LayoutServerLoad } from './$types';
 export const load: LayoutServerLoad = async ({ locals }) => {
 	const coach = coachIn(locals);
 	const { app } = locals;
-	const challenges = await challengesOf(app.db, coach.id);
+	const challenges = await challengesOf(app.db, coach.id, 'viewer');
 	return {
 		coach: {
 			id: coach.id,

@@ -1,19 +1,17 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { dayAndTimeIn } from '$lib/format';
+	import { dayAndTimeIn, sizeText } from '$lib/format';
 
 	/** Papers of somebody, seen by the coach alone. */
 	interface Props {
 		base: string;
 		documents: readonly { id: string; name: string; bytes: number; at: number }[];
+		/** Bytes of all their files, and how many they may have. */
+		space: { used: number; most: number };
 		zone: string;
 		form: { documentFault?: string } | null;
 	}
-	let { base, documents, zone, form }: Props = $props();
-	const sizeText = (bytes: number) =>
-		bytes >= 1_048_576
-			? `${(bytes / 1_048_576).toFixed(1)} MB`
-			: `${Math.max(1, Math.round(bytes / 1024))} kB`;
+	let { base, documents, space, zone, form }: Props = $props();
 </script>
 
 <details class="panel p-4" open={documents.length > 0 || form?.documentFault !== undefined}>
@@ -53,6 +51,10 @@
 		>
 		{#if form?.documentFault}<p class="field-fault" role="alert">{form.documentFault}</p>{/if}
 		<button class="btn btn-sm btn-outline self-start">Add document</button>
-		<p class="quiet text-[13px]">Coaches of this challenge alone see it.</p>
+		<p class="quiet text-[13px]">
+			Coaches of this challenge alone see it. Papers, photographs and clips of this person have {sizeText(
+				space.used
+			)} of {sizeText(space.most)}.
+		</p>
 	</form>
 </details>

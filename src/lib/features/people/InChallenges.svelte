@@ -17,7 +17,7 @@
 		}[];
 		/** Challenges that they could go on in. */
 		others: readonly { id: string; name: string }[];
-		form: { message?: string; moved?: { to: string; link: string } } | null;
+		form: { message?: string; moved?: { to: string; link: string | null } } | null;
 	}
 	let { name, challengeId, leftAt, all, others, form }: Props = $props();
 </script>
@@ -38,9 +38,12 @@
 	{#if form?.moved}
 		<div class="mt-2" role="status">
 			<p class="mb-1 text-sm">
-				<b>{name} goes on in {form.moved.to}.</b> Their link for it, shown now and never again:
+				<b>{name} goes on in {form.moved.to}.</b>
+				{form.moved.link
+					? 'Their link for it, shown now and never again:'
+					: 'Send them their link for it by email.'}
 			</p>
-			<CopyText text={form.moved.link} label="Copy the link" />
+			{#if form.moved.link}<CopyText text={form.moved.link} label="Copy the link" />{/if}
 		</div>
 	{/if}
 	{#if form?.message}<p class="field-fault mt-1" role="alert">{form.message}</p>{/if}

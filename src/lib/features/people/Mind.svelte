@@ -28,6 +28,8 @@
 		limits: readonly Limitation[];
 		answeredAt: number | null;
 		asked: boolean;
+		/** A coach said for them that they agree to what is kept; they have not said so themselves. */
+		consentTold: boolean;
 		clearances: readonly Clearance[];
 		/** Papers of theirs, of which one may say that they are cleared. */
 		documents: readonly { id: string; name: string }[];
@@ -44,6 +46,7 @@
 		limits,
 		answeredAt,
 		asked,
+		consentTold,
 		clearances,
 		documents,
 		form
@@ -59,7 +62,11 @@
 		<p class="quiet text-sm">
 			{answeredAt === null
 				? 'Questions not answered'
-				: `Questions answered ${dayAndTimeIn(coachZone, answeredAt)}`}{asked ? ', asked again' : ''}
+				: `Questions answered ${dayAndTimeIn(coachZone, answeredAt)}`}{consentTold
+				? ' by a coach, not confirmed yet'
+				: asked
+					? ', asked again'
+					: ''}
 		</p>
 	</div>
 	{#if hold}

@@ -57,7 +57,7 @@
 		{#key turn}<RichText
 				html={editing ? (editing.html ?? htmlOfText(editing.body)) : ''}
 				label={editing ? 'The note' : 'A new note'}
-				placeholder="For coaches alone; {name} does not see it"
+				placeholder="Coaches of this challenge see it"
 				bind:value={html}
 			/>{/key}
 		{#if form?.noteFault}<p class="field-fault" role="alert">{form.noteFault}</p>{/if}
@@ -68,6 +68,7 @@
 				>{/if}
 		</div>
 	</form>
+	<p class="quiet text-[13px]">{name} doesn’t see them here, but gets them with a download of their data.</p>
 	<ul class="text-sm">
 		{#each shown as one (one.id)}
 			<li class="border-base-300 border-t py-1.5">

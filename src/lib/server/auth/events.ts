@@ -27,6 +27,7 @@ export const SECURITY_EVENTS = {
 	'coach-removed': 'Coach or viewer taken off a challenge',
 	'link-opened': 'Personal link opened',
 	'link-made': 'Personal link made anew',
+	'link-shown': 'Personal link created and shown',
 	'link-revoked': 'Personal link revoked',
 	'calendar-link-made': 'Calendar link created',
 	'calendar-link-ended': 'Calendar link turned off',
@@ -60,6 +61,21 @@ export async function recordEvent(
 			`insert into security_event (at, kind, coach_id, enrolment_id, network, device)
 		 values ($1, $2, $3, $4, $5, $6)`,
 			[instant(clock.now()), kind, coachId, enrolmentId, network, device]
+		)
+	);
+}
+
+/** Puts the same about several people on record, with one statement. */
+export async function recordEvents(
+	{ db, clock }: Pick<Context, 'db' | 'clock'>,
+	{ kind, coachId = null, network = null, device = null }: Omit<SecurityEvent, 'enrolmentId'>,
+	enrolmentIds: readonly EnrolmentId[]
+): Promise<void> {
+	await unlessFull(
+		db.query(
+			`insert into security_event (at, kind, coach_id, enrolment_id, network, device)
+			 select $1, $2, $3, id, $5, $6 from unnest($4::uuid[]) as id`,
+			[instant(clock.now()), kind, coachId, enrolmentIds, network, device]
 		)
 	);
 }

@@ -3,7 +3,14 @@ import type { Units } from '$core/kit';
 import type { Hold } from '$core/health';
 import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
-import { hashToken, type ChallengeId, type EnrolmentId, type Ids, type ParticipantId } from '../platform/ids';
+import {
+	hashToken,
+	type ChallengeId,
+	type CoachId,
+	type EnrolmentId,
+	type Ids,
+	type ParticipantId
+} from '../platform/ids';
 import type { Suited } from '../people/suited';
 import { pollsSince, type StandingRow } from '../day/standing-row';
 
@@ -52,30 +59,80 @@ export async function endDevices(tx: Queries, enrolmentId: EnrolmentId): Promise
 /**
  * Makes a link secret for an enrolment; earlier links, the devices that used them and the calendar link end: whoever had
  * the one may have had the others. Only its hash is kept.
+ * @param by the coach whose doing it is: it ends with their part in the challenge
  */
 export async function makeLink(
 	tx: Queries,
 	{ clock, ids }: Omit<Context, 'db'>,
-	enrolmentId: EnrolmentId
+	enrolmentId: EnrolmentId,
+	by: CoachId
 ): Promise<string> {
 	const { secret, hash } = newSecret(ids);
-	await tx.query('update enrolment set link_hash = $2, link_made_at = $3, feed_hash = null where id = $1', [
-		enrolmentId,
-		hash,
-		instant(clock.now())
-	]);
+	await tx.query(
+		'update enrolment set link_hash = $2, link_made_at = $3, link_made_by = $4, feed_hash = null where id = $1',
+		[enrolmentId, hash, instant(clock.now()), by]
+	);
 	await endDevices(tx, enrolmentId);
 	return secret;
+}
+
+/** Ends the links, calendar links and devices of enrolments. */
+async function endLinks(tx: Queries, enrolments: readonly EnrolmentId[]): Promise<void> {
+	await tx.query(
+		'update enrolment set link_hash = null, link_made_at = null, link_made_by = null, feed_hash = null where id = any($1::uuid[])',
+		[enrolments]
+	);
+	for (const id of enrolments) await endDevices(tx, id);
+}
+
+/** Ends the link of one person, with their calendar link and devices. */
+export const endLink = (tx: Queries, enrolmentId: EnrolmentId): Promise<void> => endLinks(tx, [enrolmentId]);
+
+/**
+ * Ends every link of a challenge that a coach made, with the devices that it let in, and letters of theirs that would make
+ * another.
+ * @returns whose links they were, by name
+ */
+export async function endLinksBy(
+	tx: Queries,
+	challengeId: ChallengeId,
+	coachId: CoachId
+): Promise<{ id: EnrolmentId; name: string }[]> {
+	await tx.query(
+		`update letter l set state = 'cancelled', error = 'the coach who sent it has left the challenge', done_at = l.next_at
+		 from enrolment e where e.id = l.enrolment_id and e.challenge_id = $1 and l.coach_id = $2
+			and l.invite_base is not null and l.state = 'waiting'`,
+		[challengeId, coachId]
+	);
+	const theirs = await tx.query<{ id: EnrolmentId; name: string }>(
+		`select e.id, p.name from enrolment e join participant p on p.id = e.participant_id
+		 where e.challenge_id = $1 and e.link_made_by = $2 order by p.name, e.id for update of e`,
+		[challengeId, coachId]
+	);
+	await endLinks(
+		tx,
+		theirs.map(({ id }) => id)
+	);
+	return theirs;
+}
+
+interface LinkFacts {
+	enrolmentId: EnrolmentId;
+	name: string;
+	challenge: string;
+	/** The coach who made it; null: nobody did, or it was mailed as a way back. */
+	by: string | null;
 }
 
 /** Whose link a secret is, and of what; null when it is not good (any more). One that was mailed as a way back is good as well. */
 export async function linkOf(
 	{ db, clock }: Pick<Context, 'db' | 'clock'>,
 	secret: string
-): Promise<{ enrolmentId: EnrolmentId; name: string; challenge: string } | null> {
-	const [found] = await db.query<{ enrolmentId: EnrolmentId; name: string; challenge: string }>(
-		`select e.id as "enrolmentId", p.name, c.name as challenge
+): Promise<LinkFacts | null> {
+	const [found] = await db.query<LinkFacts>(
+		`select e.id as "enrolmentId", p.name, c.name as challenge, co.name as by
 		 from enrolment e join participant p on p.id = e.participant_id join challenge c on c.id = e.challenge_id
+		 left join coach co on co.id = e.link_made_by and e.link_hash = $1
 		 where e.link_hash = $1 or (e.left_at is null and e.id = (
 			select w.enrolment_id from way_back w where w.token_hash = $1 and w.expires_at > $2))`,
 		[hashToken(secret), instant(clock.now())]

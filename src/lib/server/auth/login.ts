@@ -28,9 +28,9 @@ export interface SignedInCoach extends Coach {
 	};
 }
 
-/** Whether the password was given on this device a short while ago. */
+/** Whether the password was given on this device a short while ago. What was proven later than now was proven by a clock that was wrong. */
 export const provenLately = ({ login }: SignedInCoach, now: number): boolean =>
-	now < login.provenAt + PROVEN_FOR;
+	now < login.provenAt + PROVEN_FOR && now > login.provenAt - GRACE;
 
 /** What a good password comes to. */
 export interface SignIn {
@@ -169,7 +169,9 @@ export async function coachOf(
 		);
 	// Within the minute after it was changed others of its requests are still under way, and one answer is enough.
 	const lost = old && !login.arrived && now > login.rotated_at + GRACE;
-	if (!lost && (old || now < login.rotated_at + ROTATE_AFTER)) return { coach, newToken: null };
+	// A clock that was put back leaves a token that would not be due for as long.
+	const isDue = now >= login.rotated_at + ROTATE_AFTER || now < login.rotated_at - GRACE;
+	if (!lost && (old || !isDue)) return { coach, newToken: null };
 	const newToken = ids.secret();
 	const rotated = await unlessFull(
 		db.query(

@@ -61,6 +61,8 @@ export function workOf(
 const VIEWERS = new Set(['/roll', '/plan/sheet', '/plan/sheet.pdf', '/people/group']);
 /** What the owner alone decides. */
 const OWNERS = new Set([
+	// A link that is shown lets whoever sees it into somebody's account.
+	'/people/[person]?link',
 	'/settings/coaches?invite',
 	'/settings/coaches?withdraw',
 	'/settings/coaches?role',

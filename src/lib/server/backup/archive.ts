@@ -1,13 +1,14 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { create, extract } from 'tar';
 import { array, number, object, string, type InferType } from 'yup';
 import { readAs } from '$contracts/read';
 import { sync } from '../db/disk';
+import { freeIn } from '../db/room';
 import { CannotStart } from '../platform/cannot-start';
 
 /** A backup that cannot be restored, and why. */
@@ -18,6 +19,9 @@ export class BackupDamaged extends CannotStart {
 		super(`The backup ${file} can’t be restored: ${what}. Nothing was changed; take another one.`);
 	}
 }
+
+/** Files of a backup, its list and folders left aside, at most. */
+const MOST_FILES = 1_000_000;
 
 const MANIFEST = 'manifest.json';
 const manifestSchema = object({
@@ -37,7 +41,7 @@ const manifestSchema = object({
 			sha256: string().length(64).required()
 		}).required()
 	)
-		.max(100_000)
+		.max(MOST_FILES)
 		.required()
 });
 export type Manifest = InferType<typeof manifestSchema>;
@@ -84,6 +88,8 @@ export async function pack(directory: string, file: string, facts: BackupFacts):
 		await pipeline(packed, asBuffers(), createWriteStream(beside, { mode: 0o600 }));
 		sync(beside);
 		await rename(beside, file);
+		// Its name is on the disk only with the folder that lists it.
+		sync(dirname(file));
 		return (await stat(file)).size;
 	} catch (error) {
 		await rm(beside, { force: true });
@@ -97,10 +103,20 @@ const asBuffers = (): Transform =>
 
 /**
  * Unpacks a backup into a directory, which is made, and checks every file of it against the list.
- * @throws BackupDamaged when a file is missing, changed or too much, or the backup ends before its end
+ * @param free bytes that there is room for
+ * @throws BackupDamaged when a file is missing, changed or too much, when the backup ends before its end, or unpacks to
+ *   more than there is room for
  */
-export async function unpack(file: string, directory: string): Promise<Manifest> {
+export async function unpack(
+	file: string,
+	directory: string,
+	free: () => number = freeIn(directory)
+): Promise<Manifest> {
 	await mkdir(directory, { recursive: true });
+	const room = free();
+	let [bytes, count] = [0, 0];
+	/** Whether there is room for one more: what is packed may be a thousandth of what comes of it. */
+	const fits = (size: number) => (bytes += size) <= room && ++count <= 2 * MOST_FILES;
 	try {
 		// Links are none of ours, and would lead out of the directory.
 		const plain = (type: string) => type === 'File' || type === 'Directory';
@@ -108,11 +124,13 @@ export async function unpack(file: string, directory: string): Promise<Manifest>
 			file,
 			cwd: directory,
 			strict: true,
-			filter: (_, entry) => 'type' in entry && plain(entry.type)
+			filter: (_, entry) => 'type' in entry && plain(entry.type) && fits(entry.size)
 		});
 	} catch (error) {
 		throw new BackupDamaged(file, `it is not whole (${(error as Error).message.slice(0, 120)})`);
 	}
+	if (bytes > room || count > 2 * MOST_FILES)
+		throw new BackupDamaged(file, 'what is in it is more than there is room for');
 	const text = await readFile(join(directory, MANIFEST), 'utf8').catch(() => null);
 	if (text === null) throw new BackupDamaged(file, 'it has no list of its files, so it is no backup of ours');
 	const { value: manifest } = readAs(manifestSchema, parsed(text));

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { cp, mkdir, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { copyFile, cp, link, mkdir, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { promisify } from 'node:util';
 import { version } from '../../../../package.json';
@@ -11,19 +11,25 @@ import { openPglite } from '../db/pglite';
 import { openPostgres } from '../db/postgres';
 import { freeIn } from '../db/room';
 import { CannotStart } from '../platform/cannot-start';
+import { PART } from '../platform/files';
 import type { Config } from '../platform/config';
+import { compareFiles, type AnyFileKind, type Comparison } from '../platform/row-files';
 import { BackupDamaged, pack, unpack, type Manifest } from './archive';
 
 type Where = Pick<Config, 'dataDirectory' | 'databaseUrl' | 'backups'>;
 
 const NAME = /^cadrex-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ)\.tar\.gz$/;
 const DUMP = 'database.dump';
-/** Files beside the database that belong to a backup. */
-const FOLDERS = ['documents'] as const;
+const codeOf = (error: unknown): unknown =>
+	error instanceof Error && 'code' in error ? error.code : undefined;
 
-/** Passes over a folder that was never made. */
+/** Passes over what is not there. */
 function ifMissing(error: unknown): void {
-	if (!(error instanceof Error && 'code' in error && error.code === 'ENOENT')) throw error;
+	if (codeOf(error) !== 'ENOENT') throw error;
+}
+function none(error: unknown): [] {
+	ifMissing(error);
+	return [];
 }
 
 export interface Backup {
@@ -49,17 +55,23 @@ export async function backupsIn(directory: string): Promise<Backup[]> {
 }
 
 /**
- * Backs up the database of this process while it goes on, with what else is in the data directory.
+ * Backs up the database of this process while it goes on, with the files that its rows speak of.
+ * @param kinds of those files
  * @param now epoch milliseconds, for its name
  * @returns the backup; older ones than are kept are gone
  */
 export async function backUp(
 	db: Database,
 	{ dataDirectory, databaseUrl, backups }: Where,
+	kinds: readonly AnyFileKind[],
 	now: number
 ): Promise<Backup> {
 	await mkdir(backups.directory, { recursive: true });
-	if (!databaseUrl) await checkRoom(join(dataDirectory, DATABASE_FOLDER), backups.directory);
+	await checkRoom(
+		databaseUrl ? null : join(dataDirectory, DATABASE_FOLDER),
+		kinds.map(({ folder }) => join(dataDirectory, folder)),
+		backups.directory
+	);
 	const stamp = `${new Date(now).toISOString().slice(0, 19).replaceAll(':', '-')}Z`;
 	const name = `cadrex-${stamp}.tar.gz`;
 	const copy = join(backups.directory, `.${name}.files`);
@@ -69,8 +81,7 @@ export async function backUp(
 		if (databaseUrl) await dumpServer(databaseUrl, join(copy, DUMP));
 		else await copyEmbedded(db, dataDirectory, copy);
 		// After the database: what one of its rows speaks of is there, unless it was deleted meanwhile.
-		for (const name of FOLDERS)
-			await cp(join(dataDirectory, name), join(copy, name), { recursive: true }).catch(ifMissing);
+		for (const { folder } of kinds) await takeAlong(join(dataDirectory, folder), join(copy, folder));
 		const facts = {
 			database: db.kind,
 			version,
@@ -86,13 +97,46 @@ export async function backUp(
 	}
 }
 
-/** A copy and its packed form have to fit beside what the database still needs. @throws CannotStart */
-async function checkRoom(database: string, directory: string): Promise<void> {
+/**
+ * Takes the files of a folder into a copy, by a second name for each where the disk is the same: a file is written once and
+ * never changed. What is not written to its end yet stays out, and what is deleted meanwhile.
+ */
+async function takeAlong(from: string, to: string): Promise<void> {
+	const entries = await readdir(from, { withFileTypes: true }).catch(none);
+	if (entries.length === 0) return;
+	await mkdir(to);
+	for (const entry of entries) {
+		if (!entry.isFile() || entry.name.endsWith(PART)) continue;
+		const [path, copy] = [join(from, entry.name), join(to, entry.name)];
+		await link(path, copy)
+			.catch((error: unknown) => (codeOf(error) === 'ENOENT' ? undefined : copyFile(path, copy)))
+			.catch(ifMissing);
+	}
+}
+
+/** Bytes of all files below a directory; of one that was never made 0. */
+async function bytesBelow(directory: string): Promise<number> {
 	let bytes = 0;
-	for (const entry of await readdir(database, { withFileTypes: true, recursive: true }))
+	const entries = await readdir(directory, { withFileTypes: true, recursive: true }).catch(none);
+	for (const entry of entries)
 		if (entry.isFile())
 			bytes += (await stat(join(entry.parentPath, entry.name)).catch(() => ({ size: 0 }))).size;
-	const needed = 2 * bytes + SPARE;
+	return bytes;
+}
+
+/**
+ * A copy of the database and the packed form of everything have to fit beside what the database still needs. Photographs
+ * and clips do not get smaller by packing.
+ * @param database its directory; null with a server, whose dump is packed as it is
+ * @throws CannotStart
+ */
+async function checkRoom(
+	database: string | null,
+	folders: readonly string[],
+	directory: string
+): Promise<void> {
+	let needed = SPARE + (database ? 2 * (await bytesBelow(database)) : 0);
+	for (const folder of folders) needed += await bytesBelow(folder);
 	const free = freeIn(directory)();
 	if (free < needed)
 		throw new CannotStart(
@@ -157,10 +201,15 @@ const dumpServer = (url: string, file: string): Promise<void> =>
 /**
  * Restores a backup: into the data directory, which must not have a database, or into the server's database, which must
  * be empty. Checked before anything is put in its place, and opened once.
- * @returns what the backup says of itself
+ * @param kinds of files that rows speak of
+ * @returns what the backup says of itself, and rows against files as they are restored
  * @throws BackupDamaged, CannotStart
  */
-export async function restore(file: string, where: Where): Promise<Manifest> {
+export async function restore(
+	file: string,
+	where: Where,
+	kinds: readonly AnyFileKind[]
+): Promise<Manifest & { compared: Comparison }> {
 	const { dataDirectory, databaseUrl } = where;
 	await stat(file).catch(() => {
 		throw new CannotStart(`There is no file ${file}.`);
@@ -179,29 +228,40 @@ export async function restore(file: string, where: Where): Promise<Manifest> {
 					? `The backup ${file} is of a PostgreSQL server: give its address with DATABASE_URL.`
 					: `The backup ${file} is of the embedded database: leave DATABASE_URL out.`
 			);
-		if (databaseUrl) await restoreServer(databaseUrl, join(beside, DUMP));
-		else await restoreEmbedded(file, beside, dataDirectory);
-		for (const name of FOLDERS) {
-			await cp(join(beside, name), join(dataDirectory, name), { recursive: true }).catch(ifMissing);
-			if (await stat(join(dataDirectory, name)).catch(() => null)) syncTree(join(dataDirectory, name));
+		const compare = (db: Database) => compareFiles(db, beside, kinds);
+		const compared = databaseUrl
+			? await restoreServer(databaseUrl, join(beside, DUMP), compare)
+			: await restoreEmbedded(file, beside, dataDirectory, compare);
+		for (const { folder } of kinds) {
+			await cp(join(beside, folder), join(dataDirectory, folder), { recursive: true }).catch(ifMissing);
+			if (await stat(join(dataDirectory, folder)).catch(() => null)) syncTree(join(dataDirectory, folder));
 		}
-		return manifest;
+		return { ...manifest, compared };
 	} finally {
 		// Of a backup that is torn some files may still be on their way when its end is missed.
 		await rm(beside, { recursive: true, force: true, maxRetries: 10, retryDelay: 50 });
 	}
 }
 
-async function restoreEmbedded(file: string, from: string, dataDirectory: string): Promise<void> {
+type Compare = (db: Database) => Promise<Comparison>;
+
+async function restoreEmbedded(
+	file: string,
+	from: string,
+	dataDirectory: string,
+	compare: Compare
+): Promise<Comparison> {
 	for (const name of [DATABASE_FOLDER, MARK])
 		if (await stat(join(dataDirectory, name)).catch(() => null))
 			throw new CannotStart(
 				`The data directory ${dataDirectory} has a database. Move it away first; a restore takes the place of nothing.`
 			);
 	// Opened where it was unpacked: the engine works the log off, and refuses what is torn.
+	let compared: Comparison;
 	try {
 		const db = await openPglite(from);
 		await migrate(db);
+		compared = await compare(db);
 		await db.close();
 	} catch (error) {
 		throw new BackupDamaged(file, (error as Error).message);
@@ -210,9 +270,10 @@ async function restoreEmbedded(file: string, from: string, dataDirectory: string
 	await rename(join(from, DATABASE_FOLDER), join(dataDirectory, DATABASE_FOLDER));
 	await rename(join(from, MARK), join(dataDirectory, MARK));
 	sync(dataDirectory);
+	return compared;
 }
 
-async function restoreServer(url: string, dump: string): Promise<void> {
+async function restoreServer(url: string, dump: string, compare: Compare): Promise<Comparison> {
 	const db = openPostgres(url);
 	try {
 		const tables = await db.query("select 1 from pg_tables where schemaname = 'public' limit 1");
@@ -235,6 +296,7 @@ async function restoreServer(url: string, dump: string): Promise<void> {
 	const restored = openPostgres(url);
 	try {
 		await migrate(restored);
+		return await compare(restored);
 	} finally {
 		await restored.close();
 	}

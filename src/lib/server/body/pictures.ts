@@ -1,15 +1,15 @@
 /** Photographs that people take of themselves: kept as files beside the database, seen by them, and by their coach where they say so. */
-import { join } from 'node:path';
 import { pictureSchema, type View } from '$contracts/body';
 import { dateIn } from '$core/calendar';
 import type { Person } from '../auth/link';
 import { instant, only, type Queries } from '../db/database';
-import type { Config } from '../platform/config';
+import { refuseFull } from '../files/space';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import { refuseDay } from './measures';
-import { filesIn, type Files } from '../platform/files';
+import { keepFile, readFileOf, removeFilesOf, type FileKind, type Store } from '../platform/row-files';
 import type { ParticipantId } from '../platform/ids';
+import type { SentFile } from '../platform/sent-file';
 import type { Threads } from '../threads/threads';
 import { validate } from '../web/validate';
 
@@ -28,9 +28,14 @@ export interface Picture {
 	shared: boolean;
 }
 
-type Where = Pick<Config, 'dataDirectory'>;
-const filesOf = ({ dataDirectory }: Where): Files => filesIn(join(dataDirectory, 'pictures'));
-const nameOf = (id: string): string => `${id}.jpg`;
+type Where = Pick<Store, 'dataDirectory'>;
+
+/** Photographs beside the database. */
+export const PICTURE_FILES: FileKind<Pick<Picture, 'id'>> = {
+	folder: 'pictures',
+	nameOf: ({ id }) => `${id}.jpg`,
+	rows: 'select id from picture'
+};
 
 /** Photographs of somebody, the oldest first. */
 export const picturesOf = (db: Queries, id: ParticipantId): Promise<Picture[]> =>
@@ -44,34 +49,34 @@ export const sharedPicturesOf = async (db: Queries, id: ParticipantId): Promise<
 	(await picturesOf(db, id)).filter(({ shared }) => shared);
 
 /**
- * Keeps a photograph, small and without what the camera wrote into it: the file first, so that no row ever speaks of one that
- * is not there.
+ * Keeps a photograph, small and without what the camera wrote into it.
  * @throws Refusal 400, 409 when there are too many, 413
  */
 export async function addPicture(
-	context: Context & { config: Where; threads: Pick<Threads, 'run'> },
+	context: Context & { config: Store; threads: Pick<Threads, 'run'> },
 	person: Person,
 	raw: unknown,
-	bytes: Uint8Array
+	file: SentFile | null
 ): Promise<void> {
 	const { db, clock, ids, config, threads } = context;
 	const { view, on, shared } = validate(pictureSchema, raw);
 	refuseDay(on, dateIn(person.zone, clock.now()));
-	if (bytes.length === 0) throw new Refusal(400, 'Choose a photograph first.');
-	if (bytes.length > PICTURE_BYTES)
-		throw new Refusal(413, 'The file is larger than 30 MB. Nothing was kept.');
+	if (!file) throw new Refusal(400, 'Choose a photograph first.');
+	if (file.size > PICTURE_BYTES) throw new Refusal(413, 'The file is larger than 30 MB. Nothing was kept.');
 	const { n } = only(
 		await db.query<{ n: number }>('select count(*)::int as n from picture where participant_id = $1', [
 			person.participantId
 		])
 	);
 	if (n >= MOST) throw new Refusal(409, `There are ${MOST} photographs already; delete one first.`);
-	const { jpeg, width, height } = await threads.run('picture', bytes, person.participantId);
+	const { jpeg, width, height } = await threads.run('picture', file.path, person.participantId);
+	await refuseFull(context, person.participantId, jpeg.length);
 	const id = ids.uuid();
-	await filesOf(config).write(nameOf(id), jpeg);
-	await db.query(
-		'insert into picture (id, participant_id, view, taken_on, width, height, bytes, shared, at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
-		[id, person.participantId, view, on, width, height, jpeg.length, shared, instant(clock.now())]
+	await keepFile(config, PICTURE_FILES, { id }, jpeg, () =>
+		db.query(
+			'insert into picture (id, participant_id, view, taken_on, width, height, bytes, shared, at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
+			[id, person.participantId, view, on, width, height, jpeg.length, shared, instant(clock.now())]
+		)
 	);
 }
 
@@ -100,7 +105,7 @@ export async function removePicture(
 		[participantId, idOf(id, 'photograph')]
 	);
 	if (gone.length === 0) throw notFound('photograph');
-	await removePictureFiles({ config }, gone);
+	await removeFilesOf(config, PICTURE_FILES, gone);
 }
 
 /** What is in a photograph of somebody. @param all whether those that they do not share are there too @throws Refusal 404 */
@@ -109,18 +114,10 @@ export async function readPicture(
 	participantId: ParticipantId,
 	id: string,
 	all: boolean
-): Promise<Buffer> {
+): Promise<Blob> {
 	const wanted = idOf(id, 'photograph');
 	const found = (await picturesOf(db, participantId)).find((one) => one.id === wanted);
-	const content = found && (all || found.shared) ? await filesOf(config).read(nameOf(found.id)) : null;
+	const content = found && (all || found.shared) ? await readFileOf(config, PICTURE_FILES, found) : null;
 	if (!content) throw notFound('photograph');
 	return content;
-}
-
-/** Deletes files whose rows are gone. */
-export async function removePictureFiles(
-	{ config }: { config: Where },
-	pictures: readonly { id: string }[]
-): Promise<void> {
-	for (const { id } of pictures) await filesOf(config).remove(nameOf(id));
 }

@@ -3,7 +3,7 @@ import { weeklySchema } from '$contracts/body';
 import type { Person } from '../auth/link';
 import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
-import { Refusal } from '../platform/errors';
+import { notFound, Refusal } from '../platform/errors';
 import type { EnrolmentId } from '../platform/ids';
 import { validate } from '../web/validate';
 
@@ -39,10 +39,14 @@ export async function keepWeekly(
 	const { id, favourite, hardest, obstacle, confidence } = validate(weeklySchema, raw);
 	if (!favourite && !hardest && !obstacle && confidence === null)
 		throw new Refusal(400, 'Say at least one thing of the week.');
-	await db.query(
-		`insert into weekly (id, enrolment_id, week, favourite, hardest, obstacle, confidence, at) values ($1, $2, $3, $4, $5, $6, $7, $8)
+	const kept = await db.query(
+		`insert into weekly (id, enrolment_id, week, favourite, hardest, obstacle, confidence, at)
+		 select $1, $2, $3, $4, $5, $6, $7, $8
+		 where not exists (select from weekly w where w.id = $1 and (w.enrolment_id <> $2 or w.week <> $3))
 		 on conflict (enrolment_id, week) do update set favourite = excluded.favourite, hardest = excluded.hardest,
-			obstacle = excluded.obstacle, confidence = excluded.confidence, at = excluded.at`,
+			obstacle = excluded.obstacle, confidence = excluded.confidence, at = excluded.at returning id`,
 		[id, enrolmentId, week, favourite, hardest, obstacle, confidence, instant(clock.now())]
 	);
+	// The id stands for another week, or for somebody else's.
+	if (kept.length === 0) throw notFound('week');
 }

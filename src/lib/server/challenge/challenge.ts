@@ -1,10 +1,10 @@
 import type { ReleasePolicy } from '$core/calendar';
 import type { CreditPolicy } from '$core/day';
-import type { Level, Role } from '$core/people';
+import { isAtLeast, tooLittle, type Level, type Role } from '$core/people';
 import type { Question } from '$core/wellbeing';
 import { timeOfDay } from '$lib/format';
 import { only, type Queries } from '../db/database';
-import { idOf, notFound } from '../platform/errors';
+import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ChallengeInput } from '$contracts/challenge';
 import type { ChallengeId, CoachId } from '../platform/ids';
 
@@ -73,13 +73,23 @@ export const creditPolicyOf = (challenge: Challenge): CreditPolicy => ({
 	lateWorth: challenge.lateWorth
 });
 
-/** A challenge that this coach owns or was invited to. @throws Refusal 404, also for one that is neither */
-export async function challengeOf(db: Queries, coachId: CoachId, id: string): Promise<OwnedChallenge> {
+/**
+ * A challenge that this coach owns or was invited to.
+ * @param least what the coach has to be in it at least: whoever asks for a challenge says what for
+ * @throws Refusal 404, also for one that is neither; 403 for a coach who is less
+ */
+export async function challengeOf(
+	db: Queries,
+	coachId: CoachId,
+	id: string,
+	least: Role
+): Promise<OwnedChallenge> {
 	const [found] = await db.query<OwnedChallenge>(`${WITH_ROLE} and ch.id = $2`, [
 		coachId,
 		idOf(id, 'challenge')
 	]);
 	if (!found) throw notFound('challenge');
+	if (!isAtLeast(found.role, least)) throw new Refusal(403, tooLittle(found.role));
 	return found;
 }
 
@@ -88,16 +98,21 @@ export async function challengeById(db: Queries, id: ChallengeId): Promise<Chall
 	return only(await db.query<Challenge>(`select ${COLUMNS} ${FROM} where ch.id = $1`, [id]));
 }
 
-/** The challenges that a coach owns or was invited to, the latest start first, with how many people each has. */
-export function challengesOf(
+/**
+ * The challenges that a coach owns or was invited to, the latest start first, with how many people each has.
+ * @param least what the coach is in them at least
+ */
+export async function challengesOf(
 	db: Queries,
-	coachId: CoachId
+	coachId: CoachId,
+	least: Role
 ): Promise<(OwnedChallenge & { people: number })[]> {
-	return db.query(
+	const all = await db.query<OwnedChallenge & { people: number }>(
 		`select one.*, (select count(*)::int from enrolment e where e.challenge_id = one.id and e.left_at is null) as people
 		 from (${WITH_ROLE}) one order by one."startsOn" desc, one.name`,
 		[coachId]
 	);
+	return all.filter(({ role }) => isAtLeast(role, least));
 }
 
 /** What the form shows for a challenge that exists. */

@@ -90,7 +90,7 @@ export async function changeChallenge(
 ): Promise<void> {
 	const input = validate(challengeSchema, raw);
 	return context.db.transaction(async (tx) => {
-		const before = await challengeOf(tx, coachId, id);
+		const before = await challengeOf(tx, coachId, id, 'coach');
 		// A length in whole weeks is what the form can say; one that says the same leaves odd days alone.
 		const days = before.weeks === input.weeks ? before.days : input.weeks * 7;
 		const moved = before.startsOn !== input.startsOn || before.days !== days;

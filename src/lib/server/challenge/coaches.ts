@@ -1,10 +1,11 @@
 /** Who works on a challenge beside its owner: invited by a link, as a coach or as a viewer. */
 import { invitationSchema, roleSchema } from '$contracts/coach';
 import type { InvitedRole, Role } from '$core/people';
+import { endLinksBy } from '../auth/link';
 import { instant, type Queries } from '../db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import { hashToken, type ChallengeId, type CoachId } from '../platform/ids';
+import { hashToken, type ChallengeId, type CoachId, type EnrolmentId } from '../platform/ids';
 import { validate } from '../web/validate';
 import type { OwnedChallenge } from './challenge';
 
@@ -142,30 +143,41 @@ export function takeUp({ db, clock }: Context, coachId: CoachId, secret: string)
 	});
 }
 
-/** Makes a viewer a coach, or the other way round. @throws Refusal 400, 404 */
+/** Whose links ended with somebody's part in a challenge: whoever made them may have kept them. */
+export type LinksEnded = readonly { id: EnrolmentId; name: string }[];
+
+/**
+ * Makes a viewer a coach, or the other way round. With less to do the links end that they made.
+ * @throws Refusal 400, 404
+ */
 export async function changeRole(
 	{ db }: Pick<Context, 'db'>,
 	{ id }: OwnedChallenge,
 	coachId: string,
 	raw: unknown
-): Promise<void> {
+): Promise<LinksEnded> {
 	const { role } = validate(roleSchema, raw);
-	const changed = await db.query(
-		'update helper set role = $3 where challenge_id = $1 and coach_id = $2 returning role',
-		[id, idOf(coachId, 'coach'), role]
-	);
-	if (changed.length === 0) throw notFound('coach');
+	return db.transaction(async (tx) => {
+		const [changed] = await tx.query<{ coachId: CoachId }>(
+			'update helper set role = $3 where challenge_id = $1 and coach_id = $2 returning coach_id as "coachId"',
+			[id, idOf(coachId, 'coach'), role]
+		);
+		if (!changed) throw notFound('coach');
+		return role === 'viewer' ? endLinksBy(tx, id, changed.coachId) : [];
+	});
 }
 
-/** Takes somebody off a challenge, from this moment on. @throws Refusal 404 */
-export async function removeCoach(
+/** Takes somebody off a challenge, from this moment on, with the links that they made. @throws Refusal 404 */
+export const removeCoach = (
 	{ db }: Pick<Context, 'db'>,
 	{ id }: OwnedChallenge,
 	coachId: string
-): Promise<void> {
-	const gone = await db.query('delete from helper where challenge_id = $1 and coach_id = $2 returning role', [
-		id,
-		idOf(coachId, 'coach')
-	]);
-	if (gone.length === 0) throw notFound('coach');
-}
+): Promise<LinksEnded> =>
+	db.transaction(async (tx) => {
+		const [gone] = await tx.query<{ coachId: CoachId }>(
+			'delete from helper where challenge_id = $1 and coach_id = $2 returning coach_id as "coachId"',
+			[id, idOf(coachId, 'coach')]
+		);
+		if (!gone) throw notFound('coach');
+		return endLinksBy(tx, id, gone.coachId);
+	});

@@ -1,12 +1,12 @@
 /** Papers of one person, kept as files beside the database: a clearance as PDF or picture. The coach alone sees them. */
-import { join } from 'node:path';
 import type { OwnPerson } from '../people/enrolments';
-import type { Config } from '../platform/config';
+import { refuseFull } from '../files/space';
 import type { Context } from '../platform/context';
 import { instant, only, type Queries } from '../db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import { filesIn, type Files } from '../platform/files';
+import { keepFile, readFileOf, removeFilesOf, type FileKind, type Store } from '../platform/row-files';
 import type { ParticipantId } from '../platform/ids';
+import { beginningOf, type SentFile } from '../platform/sent-file';
 import { noteChange, type MadeBy } from './records';
 
 export const DOCUMENT_LIMITS = { bytes: 8 * 1024 * 1024, perPerson: 20, name: 120 } as const;
@@ -40,8 +40,14 @@ const BEGINNINGS: readonly (readonly [Kind, readonly number[]])[] = [
 export const kindOf = (content: Uint8Array): Kind | null =>
 	BEGINNINGS.find(([, first]) => first.every((byte, i) => content[i] === byte))?.[0] ?? null;
 
-type Where = Pick<Config, 'dataDirectory'>;
-const filesOf = ({ dataDirectory }: Where): Files => filesIn(join(dataDirectory, 'documents'));
+type Where = Pick<Store, 'dataDirectory'>;
+
+/** Papers beside the database. */
+export const DOCUMENT_FILES: FileKind<Pick<Document, 'id' | 'kind'>> = {
+	folder: 'documents',
+	nameOf: ({ id, kind }) => `${id}.${kind}`,
+	rows: 'select id, kind from document'
+};
 
 /** Papers of somebody, the newest first. */
 export const documentsOf = (db: Queries, id: ParticipantId): Promise<Document[]> =>
@@ -58,23 +64,22 @@ const tidyName = (name: string): string =>
 		.slice(0, DOCUMENT_LIMITS.name) || 'document';
 
 /**
- * Keeps a paper: the file first, so that no row ever speaks of one that is not there.
+ * Keeps a paper.
  * @param madeBy who adds it
  * @throws Refusal 400 for anything but PDF, JPEG or PNG, 409 for too many, 413 for too large
  */
 export async function addDocument(
-	context: Context & { config: Where },
+	context: Context & { config: Store },
 	person: Pick<OwnPerson, 'participantId' | 'name'>,
-	file: { name: string; content: Uint8Array },
+	file: SentFile | null,
 	madeBy: MadeBy = 'coach'
 ): Promise<void> {
 	const { db, clock, ids, config } = context;
-	const { content } = file;
 	const field = (message: string) => [{ field: 'file', message }];
-	if (content.length === 0) throw new Refusal(400, 'Choose a file first.', field('choose a file'));
-	if (content.length > DOCUMENT_LIMITS.bytes)
+	if (!file) throw new Refusal(400, 'Choose a file first.', field('choose a file'));
+	if (file.size > DOCUMENT_LIMITS.bytes)
 		throw new Refusal(413, 'The file is larger than 8 MB. Nothing was kept.', field('at most 8 MB'));
-	const kind = kindOf(content);
+	const kind = kindOf(await beginningOf(file.path));
 	if (!kind)
 		throw new Refusal(
 			400,
@@ -88,15 +93,17 @@ export async function addDocument(
 	);
 	if (n >= DOCUMENT_LIMITS.perPerson)
 		throw new Refusal(409, `${person.name} has ${DOCUMENT_LIMITS.perPerson} documents; delete one first.`);
+	await refuseFull(context, person.participantId, file.size);
 	const id = ids.uuid();
-	await filesOf(config).write(`${id}.${kind}`, content);
-	await db.transaction(async (tx) => {
-		await tx.query(
-			'insert into document (id, participant_id, name, kind, bytes, at) values ($1, $2, $3, $4, $5, $6)',
-			[id, person.participantId, tidyName(file.name), kind, content.length, instant(clock.now())]
-		);
-		await noteChange(tx, person.participantId, madeBy, 'A document was added', clock.now());
-	});
+	await keepFile(config, DOCUMENT_FILES, { id, kind }, file, () =>
+		db.transaction(async (tx) => {
+			await tx.query(
+				'insert into document (id, participant_id, name, kind, bytes, at) values ($1, $2, $3, $4, $5, $6)',
+				[id, person.participantId, tidyName(file.name), kind, file.size, instant(clock.now())]
+			);
+			await noteChange(tx, person.participantId, madeBy, 'A document was added', clock.now());
+		})
+	);
 }
 
 async function documentOf(db: Queries, person: OwnPerson, id: string): Promise<Document> {
@@ -111,9 +118,9 @@ export async function readDocument(
 	{ db, config }: Pick<Context, 'db'> & { config: Where },
 	person: OwnPerson,
 	id: string
-): Promise<Document & { content: Buffer }> {
+): Promise<Document & { content: Blob }> {
 	const found = await documentOf(db, person, id);
-	const content = await filesOf(config).read(`${found.id}.${found.kind}`);
+	const content = await readFileOf(config, DOCUMENT_FILES, found);
 	if (!content) throw notFound('document');
 	return { ...found, content };
 }
@@ -129,13 +136,5 @@ export async function removeDocument(
 		await tx.query('delete from document where id = $1', [found.id]);
 		await noteChange(tx, person.participantId, 'coach', 'A document was deleted', clock.now());
 	});
-	await filesOf(config).remove(`${found.id}.${found.kind}`);
-}
-
-/** Deletes the files of somebody whose rows are gone. */
-export async function removeFiles(
-	{ config }: { config: Where },
-	documents: readonly Document[]
-): Promise<void> {
-	for (const { id, kind } of documents) await filesOf(config).remove(`${id}.${kind}`);
+	await removeFilesOf(config, DOCUMENT_FILES, [found]);
 }

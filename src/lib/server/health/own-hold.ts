@@ -5,7 +5,8 @@ import type { Hold } from '$core/health';
 import { screen } from '$core/health';
 import type { Person } from '../auth/link';
 import { writeToCoach } from '../messages/messages';
-import type { Config } from '../platform/config';
+import type { Store } from '../platform/row-files';
+import type { SentFile } from '../platform/sent-file';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
 import { validate } from '../web/validate';
@@ -48,10 +49,10 @@ export async function holdDetails(
  * Sent twice by its id it is told once. @throws Refusal 400, 409, 413
  */
 export async function tellOk(
-	context: Context & { config: Pick<Config, 'dataDirectory'> },
+	context: Context & { config: Store },
 	person: Person,
 	raw: unknown,
-	file: { name: string; content: Uint8Array } | null
+	file: SentFile | null
 ): Promise<void> {
 	const { id, who, on, note } = validate(okSchema, raw);
 	if (on > dateIn(person.zone, context.clock.now()))

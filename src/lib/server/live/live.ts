@@ -37,7 +37,7 @@ export class Live {
 	/** Listens from now on. */
 	static async start(db: Pick<Database, 'listen'>): Promise<Live> {
 		let live: Live | null = null;
-		const unlisten = await db.listen(CHANNEL, (challenge) => live?.heard(challenge));
+		const unlisten = await db.listen(CHANNEL, (word) => live?.heard(word));
 		return (live = new Live(unlisten));
 	}
 
@@ -46,8 +46,24 @@ export class Live {
 		return this.streams.size;
 	}
 
+	/** A word of the database: the id of a challenge in which something came about, or `left`, a challenge and a coach. */
+	private heard(word: string): void {
+		const [, challenge, coach] = /^left (\S+) (\S+)$/.exec(word) ?? [];
+		if (challenge && coach) this.endOf(coach, challenge);
+		else this.changed(word);
+	}
+
+	/** Ends the streams of a coach about a challenge that they have no part in any more. */
+	private endOf(coach: string, challenge: string): void {
+		for (const stream of this.streams)
+			if (stream.coach === coach && stream.challenge === challenge) {
+				stream.end();
+				this.streams.delete(stream);
+			}
+	}
+
 	/** Something came about in a challenge: whoever looks at it is told, and what follows soon is told together. */
-	private heard(challenge: string): void {
+	private changed(challenge: string): void {
 		if (this.due.has(challenge) || ![...this.streams].some((stream) => stream.challenge === challenge))
 			return;
 		this.due.set(

@@ -1,14 +1,14 @@
 /** Photographs and clips of an exercise, for the coach to look at: kept as files beside the database. */
-import { join } from 'node:path';
 import { formAnswerSchema, formCheckSchema } from '$contracts/body';
 import type { Person } from '../auth/link';
 import { instant, type Queries } from '../db/database';
+import { refuseFull } from '../files/space';
 import type { OwnPerson } from '../people/enrolments';
-import type { Config } from '../platform/config';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import { filesIn, type Files } from '../platform/files';
 import type { ChallengeId, CoachId, EnrolmentId, ParticipantId } from '../platform/ids';
+import { keepFile, readFileOf, removeFilesOf, type FileKind, type Store } from '../platform/row-files';
+import { beginningOf, type SentFile } from '../platform/sent-file';
 import { noteReach } from '../reach/reaches';
 import { withTransaction } from '../platform/context';
 import type { OwnedChallenge } from '../challenge/challenge';
@@ -88,25 +88,30 @@ export function clipTypeOf(bytes: Uint8Array): Exclude<FormType, 'image/jpeg'> |
 	return [0x1a, 0x45, 0xdf, 0xa3].every((byte, i) => bytes[i] === byte) ? 'video/webm' : null;
 }
 
-type Where = Pick<Config, 'dataDirectory'>;
-const filesOf = ({ dataDirectory }: Where): Files => filesIn(join(dataDirectory, 'form'));
-const nameOf = ({ id, type }: Pick<FormCheck, 'id' | 'type'>): string => `${id}.${ENDINGS[type]}`;
+type Where = Pick<Store, 'dataDirectory'>;
+type FormFile = Pick<FormCheck, 'id' | 'type'>;
+
+/** What is sent in, beside the database. */
+export const FORM_FILES: FileKind<FormFile> = {
+	folder: 'form',
+	nameOf: ({ id, type }) => `${id}.${ENDINGS[type]}`,
+	rows: 'select id, type from form_check'
+};
 
 /**
- * Somebody sends in a photograph, which is kept small and bare, or a clip, which is kept as it is.
+ * Somebody sends in a photograph, which is kept small, or a clip: without what the camera wrote into either.
  * @throws Refusal 400, 409 when too many wait, 413
  */
 export async function sendFormCheck(
-	context: Context & { config: Where; threads: Pick<Threads, 'run'> },
+	context: Context & { config: Store; threads: Pick<Threads, 'run'> },
 	{ enrolmentId, participantId }: Person,
 	raw: unknown,
-	bytes: Uint8Array
+	file: SentFile | null
 ): Promise<void> {
 	const { db, clock, ids, config, threads } = context;
 	const { exercise, note } = validate(formCheckSchema, raw);
-	if (bytes.length === 0) throw new Refusal(400, 'Choose a photograph or a clip first.');
-	if (bytes.length > FORM_BYTES)
-		throw new Refusal(413, 'The file is larger than 30 MB. Send a shorter clip.');
+	if (!file) throw new Refusal(400, 'Choose a photograph or a clip first.');
+	if (file.size > FORM_BYTES) throw new Refusal(413, 'The file is larger than 30 MB. Send a shorter clip.');
 	const before = await formChecksOf(db, enrolmentId);
 	if (before.filter(({ answeredAt }) => answeredAt === null).length >= MOST_OPEN)
 		throw new Refusal(
@@ -114,13 +119,18 @@ export async function sendFormCheck(
 			`${MOST_OPEN} are waiting for your coach already. Send more once they are answered.`
 		);
 	if (before.length >= MOST) throw new Refusal(409, `You have sent in ${MOST} already; delete one first.`);
-	const type = clipTypeOf(bytes) ?? 'image/jpeg';
-	const content = type === 'image/jpeg' ? (await threads.run('picture', bytes, participantId)).jpeg : bytes;
+	const type = clipTypeOf(await beginningOf(file.path)) ?? 'image/jpeg';
+	if (type !== 'image/jpeg') await threads.run('clip', { path: file.path, type }, participantId);
+	const content =
+		type === 'image/jpeg' ? (await threads.run('picture', file.path, participantId)).jpeg : file;
+	const bytes = content instanceof Uint8Array ? content.length : content.size;
+	await refuseFull(context, participantId, bytes);
 	const id = ids.uuid();
-	await filesOf(config).write(nameOf({ id, type }), content);
-	await db.query(
-		'insert into form_check (id, enrolment_id, exercise, type, bytes, note, at) values ($1, $2, $3, $4, $5, $6, $7)',
-		[id, enrolmentId, exercise, type, content.length, note, instant(clock.now())]
+	await keepFile(config, FORM_FILES, { id, type }, content, () =>
+		db.query(
+			'insert into form_check (id, enrolment_id, exercise, type, bytes, note, at) values ($1, $2, $3, $4, $5, $6, $7)',
+			[id, enrolmentId, exercise, type, bytes, note, instant(clock.now())]
+		)
 	);
 }
 
@@ -136,9 +146,9 @@ export async function readFormCheck(
 	{ db, config }: Pick<Context, 'db'> & { config: Where },
 	enrolmentId: EnrolmentId,
 	id: string
-): Promise<{ type: FormType; content: Buffer }> {
+): Promise<{ type: FormType; content: Blob }> {
 	const found = await formCheckOf(db, enrolmentId, id);
-	const content = await filesOf(config).read(nameOf(found));
+	const content = await readFileOf(config, FORM_FILES, found);
 	if (!content) throw notFound('form check');
 	return { type: found.type, content };
 }
@@ -183,10 +193,8 @@ export async function removeFormCheck(
 ): Promise<void> {
 	const found = await formCheckOf(db, enrolmentId, id);
 	await db.query('delete from form_check where id = $1', [found.id]);
-	await removeFormFiles({ config }, [found]);
+	await removeFilesOf(config, FORM_FILES, [found]);
 }
-
-type FormFile = Pick<FormCheck, 'id' | 'type'>;
 
 /** Files of somebody in all their challenges. */
 export const formCheckFilesOf = (db: Queries, id: ParticipantId): Promise<FormFile[]> =>
@@ -194,11 +202,3 @@ export const formCheckFilesOf = (db: Queries, id: ParticipantId): Promise<FormFi
 		'select f.id, f.type from form_check f join enrolment e on e.id = f.enrolment_id where e.participant_id = $1',
 		[id]
 	);
-
-/** Deletes files whose rows are gone. */
-export async function removeFormFiles(
-	{ config }: { config: Where },
-	files: readonly FormFile[]
-): Promise<void> {
-	for (const file of files) await filesOf(config).remove(nameOf(file));
-}

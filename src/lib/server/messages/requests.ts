@@ -25,13 +25,15 @@ export const requestsOf = (db: Queries, id: EnrolmentId): Promise<PlanRequest[]>
 		[id]
 	);
 
-/** Somebody asks for something of the plan; sent twice with its id, it is kept once. @throws Refusal 400, 409 */
+/** Somebody asks for something of the plan; sent twice with its id, it is kept once. @throws Refusal 400, 409; 404 for an id of somebody else's */
 export async function request({ db, clock }: Context, { enrolmentId }: Person, raw: unknown): Promise<void> {
 	const { id, wants, area, said } = validate(requestSchema, raw);
 	await db.transaction(async (tx) => {
 		await tx.query('select 1 from enrolment where id = $1 for update', [enrolmentId]);
 		const before = await requestsOf(tx, enrolmentId);
 		if (before.some((one) => one.id === id)) return;
+		const [others] = await tx.query('select 1 from request where id = $1', [id]);
+		if (others) throw notFound('request');
 		if (before.filter(({ answeredAt }) => answeredAt === null).length >= MOST_OPEN)
 			throw new Refusal(
 				409,

@@ -204,13 +204,15 @@ const AT_ONCE = 25;
  * record and takes over what the list says now. Others are answered between one transaction and the next; should the
  * process end in between, those who are enrolled by then stay so.
  *
+ * @param by the coach whose doing it is; null: they join by themselves
  * @returns a link for each
  * @throws Refusal 409 when one of them is enrolled already, or the challenge is over
  */
 export async function enrol(
 	context: Context,
 	challenge: OwnedChallenge,
-	rows: readonly RosterRow[]
+	rows: readonly RosterRow[],
+	by: CoachId | null
 ): Promise<NewLink[]> {
 	const { clock, ids } = context;
 	const now = clock.now();
@@ -231,7 +233,7 @@ export async function enrol(
 	let done = 0;
 	try {
 		for (; done < people.length; done += AT_ONCE) {
-			await enrolSome(context, challenge, people.slice(done, done + AT_ONCE), now);
+			await enrolSome(context, challenge, people.slice(done, done + AT_ONCE), now, by);
 			// The embedded database answers within this thread: without a pause nothing else is even read.
 			await breath();
 		}
@@ -269,7 +271,8 @@ function enrolSome(
 	context: Context,
 	challenge: OwnedChallenge,
 	people: Joining[],
-	now: number
+	now: number,
+	by: CoachId | null
 ): Promise<void> {
 	const list = JSON.stringify(people);
 	return context.db.transaction(async (tx) => {
@@ -284,13 +287,13 @@ function enrolSome(
 			[list, challenge.coachId, instant(now)]
 		);
 		const made = await tx.query<{ id: string }>(
-			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, catch_up, created_at, link_hash, link_made_at)
-			 select r.id, $2, p.id, r."fromDay", r."shiftDays", r."catchUp", $4, r.hash, $4
+			`insert into enrolment (id, challenge_id, participant_id, from_day, shift_days, catch_up, created_at, link_hash, link_made_at, link_made_by)
+			 select r.id, $2, p.id, r."fromDay", r."shiftDays", r."catchUp", $4, r.hash, $4, $5
 			 from jsonb_to_recordset($1) as r(id uuid, participant uuid, email text, "fromDay" int, "shiftDays" int, "catchUp" jsonb, hash text)
 			 join participant p on p.id = coalesce((select k.id from participant k
 				where k.coach_id = $3 and k.email = r.email and k.email <> ''), r.participant)
 			 on conflict (challenge_id, participant_id) do nothing returning id`,
-			[list, challenge.id, challenge.coachId, instant(now)]
+			[list, challenge.id, challenge.coachId, instant(now), by]
 		);
 		// Somebody else has enrolled one of them meanwhile.
 		const ids = new Set(made.map(({ id }) => id));

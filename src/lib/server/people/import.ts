@@ -110,6 +110,7 @@ export async function knownOf(
 /**
  * Enrols what a list holds. With lines that have faults nothing is written, unless the coach asked for the
  * good ones alone. Somebody known already stays as they are known, unless she asked for what the list says.
+ * @param how.by who does
  * @throws Refusal 400, 409, 413
  */
 export async function importRoster(
@@ -117,7 +118,7 @@ export async function importRoster(
 	challenge: OwnedChallenge,
 	given: Given,
 	chosen: unknown,
-	how: { goodOnly: boolean; updateKnown: boolean }
+	how: { goodOnly: boolean; updateKnown: boolean; by: CoachId }
 ): Promise<NewLink[]> {
 	const preview = await previewRoster(context, challenge, given, chosen);
 	if (preview.good === 0) throw new Refusal(400, 'No line of the list can be enrolled yet.');
@@ -139,5 +140,5 @@ export async function importRoster(
 			...(note && { note, isHealth })
 		};
 	});
-	return enrol(context, challenge, wanted);
+	return enrol(context, challenge, wanted, how.by);
 }

@@ -209,7 +209,8 @@ export async function finishIntake(
 		const owned: Owned[] = [...(kit.owned as Owned[]), ...read.kit];
 		await tx.query(
 			`update participant set display_name = $2, earlier_zones = ${zonesAfter('$3', '$12')}, zone = $3, trains_at = $4,
-				units = $5, level = $6, weights = $7, minutes = $8, goals = $9, kit = $10, kit_unread = $11, answered_at = $12
+				units = $5, level = $6, weights = $7, minutes = $8, goals = $9, kit = $10, kit_unread = $11, answered_at = $12,
+				asked_at = coalesce($13::timestamptz, asked_at)
 			 where id = $1`,
 			[
 				id,
@@ -223,7 +224,9 @@ export async function finishIntake(
 				training.goals,
 				JSON.stringify(owned),
 				read.unread,
-				instant(now)
+				instant(now),
+				// What a coach was told, the person is asked to look over.
+				madeBy === 'coach' ? instant(now + 1) : null
 			]
 		);
 		const date = dateIn(you.zone, now);
@@ -237,7 +240,8 @@ export async function finishIntake(
 		const screening = await takeAnswers(context, tx, { id, sendId }, answers, madeBy, date);
 		await tx.query(
 			`insert into consent (participant_id, version, given_by, at) values ($1, $2, $3, $4)
-			 on conflict (participant_id, version) do nothing`,
+			 on conflict (participant_id, version) do update set given_by = excluded.given_by, at = excluded.at
+			 where consent.given_by = 'coach'`,
 			[id, consent.version, madeBy, instant(now)]
 		);
 		await tx.query('delete from intake_draft where participant_id = $1', [id]);
@@ -253,7 +257,19 @@ export async function finishIntake(
 	});
 }
 
-/** Says that nothing has changed since the questions were last answered. @throws Refusal 409 where they never were */
+/** Whether a coach said for somebody that they agree, and they have not said so themselves. */
+export const isConsentTold = async (db: Queries, id: ParticipantId): Promise<boolean> => {
+	const [last] = await db.query<{ told: boolean }>(
+		`select given_by = 'coach' as told from consent where participant_id = $1 order by version desc limit 1`,
+		[id]
+	);
+	return last?.told ?? false;
+};
+
+/**
+ * Says that nothing has changed since the questions were last answered, and agrees to what a coach has said for them.
+ * @throws Refusal 409 where they never were
+ */
 export async function nothingChanged({ db, clock }: Context, id: ParticipantId): Promise<void> {
 	const now = clock.now();
 	const done = await db.query(
@@ -261,6 +277,10 @@ export async function nothingChanged({ db, clock }: Context, id: ParticipantId):
 		[id, instant(now)]
 	);
 	if (done.length === 0) throw new Refusal(409, 'The questions have not been answered yet.');
+	await db.query(
+		`update consent set given_by = 'participant', at = $2 where participant_id = $1 and given_by = 'coach'`,
+		[id, instant(now)]
+	);
 	await noteChange(db, id, 'participant', 'Nothing has changed', now);
 }
 

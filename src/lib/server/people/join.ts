@@ -6,7 +6,7 @@ import { instant, only, type Queries } from '../db/database';
 import { readKit } from '$core/kit';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
-import type { ChallengeId, Ids } from '../platform/ids';
+import type { ChallengeId, CoachId, Ids } from '../platform/ids';
 import { planRules } from '../plan/prescribed';
 import { validate } from '../web/validate';
 import { enrol, type NewLink } from './enrolments';
@@ -116,8 +116,13 @@ export async function join(context: Context, code: string, raw: unknown): Promis
 	const place = known ? null : await takePlace(context, challenge.id, entry);
 	if (place !== null) {
 		try {
-			const owned = await challengeOf(context.db, challenge.coachId, challenge.id);
-			const [link] = await enrol(context, owned, [{ ...entry, level: 'beginner', kit: [], unread: [] }]);
+			const owned = await challengeOf(context.db, challenge.coachId, challenge.id, 'owner');
+			const [link] = await enrol(
+				context,
+				owned,
+				[{ ...entry, level: 'beginner', kit: [], unread: [] }],
+				null
+			);
 			if (link) return link.secret;
 		} finally {
 			await context.db.query('delete from waiting where id = $1', [place]);
@@ -199,12 +204,20 @@ const waiterOf = async (db: Queries, challenge: OwnedChallenge, id: string): Pro
 };
 
 /** Enrols somebody who waits; whom the coach knows stays as they are known. @throws Refusal 404, 409 */
-export async function admit(context: Context, challenge: OwnedChallenge, id: string): Promise<NewLink> {
+export async function admit(
+	context: Context,
+	challenge: OwnedChallenge,
+	id: string,
+	by: CoachId
+): Promise<NewLink> {
 	const { name, email, zone } = await waiterOf(context.db, challenge, id);
 	const known = (await knownOf(context.db, challenge.coachId, [{ email }])).get(email);
-	const [link] = await enrol(context, challenge, [
-		known ?? { name, email, zone, level: 'beginner', kit: [], unread: [] }
-	]);
+	const [link] = await enrol(
+		context,
+		challenge,
+		[known ?? { name, email, zone, level: 'beginner', kit: [], unread: [] }],
+		by
+	);
 	await context.db.query('delete from waiting where challenge_id = $1 and email = $2', [challenge.id, email]);
 	if (!link) throw notFound('person');
 	return link;
@@ -220,10 +233,15 @@ export async function turnAway(context: Context, challenge: OwnedChallenge, id: 
  * Enrols one person by hand. @returns their link
  * @throws Refusal 400 with faults, 409 when they are in it or it is over
  */
-export async function addPerson(context: Context, challenge: OwnedChallenge, raw: unknown): Promise<NewLink> {
+export async function addPerson(
+	context: Context,
+	challenge: OwnedChallenge,
+	raw: unknown,
+	by: CoachId
+): Promise<NewLink> {
 	const { name, email, zone, level, equipment } = validate(addPersonSchema, raw);
 	const { kit, unread } = readKit(equipment);
-	const [link] = await enrol(context, challenge, [{ name, email, zone, level, kit, unread }]);
+	const [link] = await enrol(context, challenge, [{ name, email, zone, level, kit, unread }], by);
 	if (!link) throw notFound('person');
 	return link;
 }

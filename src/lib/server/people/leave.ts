@@ -6,7 +6,7 @@ import { instant, only, type Queries } from '../db/database';
 import { noteChange } from '../health/records';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
-import type { ChallengeId, EnrolmentId, ParticipantId } from '../platform/ids';
+import type { ChallengeId, CoachId, EnrolmentId, ParticipantId } from '../platform/ids';
 import { enrol, type NewLink, type OwnPerson } from './enrolments';
 
 /** What of an enrolment says which day it is for somebody. */
@@ -114,12 +114,18 @@ export const challengesWith = (db: Queries, id: ParticipantId): Promise<InChalle
 
 /**
  * Has somebody go on in another challenge, as they are known; in this one they leave. What they did stays here.
+ * @param by who has them do so
  * @returns their link for the other one
  * @throws Refusal 409 where they are in it, or it is over
  */
-export async function moveTo(context: Context, person: OwnPerson, to: OwnedChallenge): Promise<NewLink> {
+export async function moveTo(
+	context: Context,
+	person: OwnPerson,
+	to: OwnedChallenge,
+	by: CoachId
+): Promise<NewLink> {
 	const { name, email, zone, level, kit, kitUnread: unread } = person;
-	const [link] = await enrol(context, to, [{ name, email, zone, level, kit: [...kit], unread }]);
+	const [link] = await enrol(context, to, [{ name, email, zone, level, kit: [...kit], unread }], by);
 	if (!link) throw new Refusal(409, 'Nobody was enrolled.');
 	await leave(context, person);
 	return link;

@@ -117,7 +117,7 @@ export async function savePlan(
 	const practice = await practiceOf(context.db, coachId);
 	return context.db.transaction(async (tx) => {
 		await tx.query('select 1 from challenge where id = $1 for update', [challengeId]);
-		const challenge = await challengeOf(tx, coachId, challengeId);
+		const challenge = await challengeOf(tx, coachId, challengeId, 'coach');
 		const { revision } = await planRules(tx, challengeId);
 		if (revision !== raw.revision)
 			throw new Refusal(
@@ -186,7 +186,7 @@ export async function layDays(
 		throw new Refusal(400, 'A rest day has no session; choose another kind of day for it.');
 	const practice = await practiceOf(context.db, coachId);
 	return context.db.transaction(async (tx) => {
-		const challenge = await challengeOf(tx, coachId, challengeId);
+		const challenge = await challengeOf(tx, coachId, challengeId, 'coach');
 		const beyond = days.find((day) => day > challenge.days);
 		if (beyond)
 			throw new Refusal(400, `The challenge has ${challenge.days} days; there is no day ${beyond}.`);

@@ -13,6 +13,9 @@ const environment = object({
 	CADREX_FIXED_NOW: string().datetime('is an instant such as 2026-05-14T05:40:00Z').optional(),
 	CADREX_LOG: string().oneOf(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
 	CADREX_SIGN_IN_TRIES: number().integer().min(1).default(10),
+	CADREX_JOINS: number().integer().min(1).default(5),
+	CADREX_PERSON_MB: number().min(0, 'is at least 0 MB').default(300),
+	CADREX_CHALLENGE_MB: number().min(0, 'is at least 0 MB').default(5000),
 	CADREX_BACKUPS: number().integer().min(0, 'is 0, for none, or how many are kept').max(1000).optional(),
 	CADREX_BACKUP_DIRECTORY: string().optional(),
 	CADREX_SMTP: string()
@@ -53,6 +56,10 @@ export interface Config {
 	origin: string | null;
 	/** Failed sign-ins taken from one address in a quarter of an hour. */
 	signInTries: number;
+	/** Times that somebody asks to join in an hour, from one address or with one. */
+	joinTries: number;
+	/** Bytes that the files of one person have at most, and those of all people of a challenge. */
+	space: { person: number; challenge: number };
 }
 
 /**
@@ -81,7 +88,12 @@ export function readConfig(env: Record<string, string | undefined>): Config {
 				? new URL(values.ORIGIN).origin
 				: `mailto:${/<([^>]+)>/.exec(values.CADREX_MAIL_FROM)?.[1] ?? values.CADREX_MAIL_FROM}`,
 			origin: values.ORIGIN ? new URL(values.ORIGIN).origin : null,
-			signInTries: values.CADREX_SIGN_IN_TRIES
+			signInTries: values.CADREX_SIGN_IN_TRIES,
+			joinTries: values.CADREX_JOINS,
+			space: {
+				person: values.CADREX_PERSON_MB * 1024 * 1024,
+				challenge: values.CADREX_CHALLENGE_MB * 1024 * 1024
+			}
 		};
 	} catch (error) {
 		if (error instanceof ValidationError)

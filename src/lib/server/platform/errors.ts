@@ -27,5 +27,11 @@ export function idOf<Kind extends string>(text: string, what: string): Id<Kind> 
 	return text as Id<Kind>;
 }
 
+/** A number from an address, of four digits at most. @throws Refusal 404 */
+export function numberOf(text: string, what: string): number {
+	if (!/^\d{1,4}$/.test(text)) throw notFound(what);
+	return Number(text);
+}
+
 /** For what does not exist and for what exists but is somebody else's, alike. */
 export const notFound = (what: string): Refusal => new Refusal(404, `There is no such ${what} here.`);

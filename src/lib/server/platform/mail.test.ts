@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { simpleParser } from 'mailparser';
 import { afterAll, expect, it } from 'vitest';
 import { randomIds } from './ids';
-import { openMail } from './mail';
+import { forgetMailTo, openMail } from './mail';
 
 const directory = mkdtempSync(join(tmpdir(), 'cadrex-mail-'));
 afterAll(() => rmSync(directory, { recursive: true }));
@@ -49,4 +49,29 @@ it('a line end in a subject or an address makes no header of its own', async () 
 	const [name] = readdirSync(join(other, 'outbox'));
 	const read = await simpleParser(readFileSync(join(other, 'outbox', name!)));
 	expect([read.bcc, read.headers.has('bcc')]).toEqual([undefined, false]);
+});
+
+it('messages to somebody who is deleted go, and nobody else’s', async () => {
+	const own = join(directory, 'own');
+	const mail = openMail({ server: null, from: 'cadrex@huts.example' }, own, {
+		clock: { now: () => 0 },
+		ids: randomIds
+	});
+	const long = { name: `Tindra ${'Vesk '.repeat(30)}`.trim(), address: 'tindra@huts.example' };
+	await mail.send({ to: 'tindra@huts.example', subject: 'one', text: 'x' });
+	await mail.send({ to: long, subject: 'two', text: 'x' });
+	await mail.send({ to: 'xtindra@huts.example', subject: 'other', text: 'To: tindra@huts.example' });
+	await mail.send({ to: 'øy@fjell-ø.example', subject: 'letters', text: 'x' });
+	await forgetMailTo(own, 'Tindra@huts.example');
+	const subjects = async () =>
+		Promise.all(
+			readdirSync(join(own, 'outbox')).map(
+				async (name) => (await simpleParser(readFileSync(join(own, 'outbox', name)))).subject
+			)
+		);
+	expect((await subjects()).sort()).toEqual(['letters', 'other']);
+	await forgetMailTo(own, 'øy@fjell-ø.example');
+	expect(await subjects()).toEqual(['other']);
+	// Where there is no outbox there is nothing to delete.
+	await forgetMailTo(join(directory, 'none'), 'a@b.example');
 });

@@ -1,5 +1,6 @@
-import { readdir } from 'node:fs/promises';
+import { readdir, readFile, rm } from 'node:fs/promises';
 import { join } from 'node:path';
+import { domainToASCII } from 'node:url';
 import { createTransport } from 'nodemailer';
 import type { Clock } from './clock';
 import { filesIn } from './files';
@@ -82,4 +83,21 @@ export function openMail(
 			for (const old of there.slice(0, -kept)) await files.remove(`${OUTBOX}/${old}`);
 		}
 	};
+}
+
+/** Deletes what was written for somebody to the outbox of the stand-in. @param directory the data directory */
+export async function forgetMailTo(directory: string, address: string): Promise<void> {
+	const outbox = join(directory, OUTBOX);
+	const [name = '', domain = ''] = address.toLowerCase().split('@');
+	// As it stands in a message: letters beyond ASCII have another form there.
+	const wanted = [address.toLowerCase(), `${name}@${domainToASCII(domain)}`];
+	const there = await readdir(outbox).catch(() => []);
+	for (const file of there.filter((one) => one.endsWith('.eml'))) {
+		const message = await readFile(join(outbox, file), 'utf8').catch(() => '');
+		// The head ends at the first empty line; a line of it that begins with a space goes on with the one before (RFC 5322, 2.2.3).
+		const head = message.split('\r\n\r\n', 1)[0]?.replace(/\r\n[ \t]+/g, ' ') ?? '';
+		const to = /^To: (.*)$/im.exec(head)?.[1]?.toLowerCase() ?? '';
+		if (wanted.some((one) => to === one || to.includes(`<${one}>`)))
+			await rm(join(outbox, file), { force: true });
+	}
 }

@@ -94,6 +94,7 @@ interface InHand {
 	read: boolean;
 	left: boolean;
 	enrolmentId: EnrolmentId;
+	coachId: CoachId;
 	/** In front of the link that it brings; null: it brings none. */
 	base: string | null;
 	/** Of that link, where it was made already. */
@@ -109,7 +110,7 @@ const take = (db: Queries, now: number): Promise<InHand[]> =>
 				order by next_at, id limit ${IN_HAND} for update skip locked)
 			returning *)
 		 select l.id, l.subject, l.body, l.html, l.due_at as "dueAt", l.tries, p.name, p.email, p.mailed, coalesce(co.name, ow.name) as coach,
-			ch.name as challenge, m.read_at is not null as read, l.enrolment_id as "enrolmentId",
+			ch.name as challenge, m.read_at is not null as read, l.enrolment_id as "enrolmentId", coalesce(l.coach_id, ow.id) as "coachId",
 			l.invite_base as base, l.secret, e.left_at is not null and e.left_at <= $1 as left
 		 from mine l join enrolment e on e.id = l.enrolment_id join participant p on p.id = e.participant_id
 		 join challenge ch on ch.id = e.challenge_id join coach ow on ow.id = ch.coach_id

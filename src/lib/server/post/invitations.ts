@@ -25,6 +25,8 @@ interface Invited {
 	zone: string;
 	/** When one was last put on its way; null: never. */
 	lastAt: number | null;
+	/** Whether they have never opened a link. */
+	isNew: boolean;
 }
 
 /** Whether an enrolment `e` of a participant `p` has never been opened. */
@@ -34,7 +36,8 @@ const UNOPENED = `p.answered_at is null and not exists (select from participant_
 /** People of a challenge who are still in it, with when they were last invited. @param only one of them; null: those who have never been here */
 const peopleFor = (db: Queries, { id }: OwnedChallenge, only: EnrolmentId | null): Promise<Invited[]> =>
 	db.query(
-		`select e.id, p.name, p.zone, (select max(l.due_at) from letter l where l.enrolment_id = e.id and l.invite_base is not null) as "lastAt"
+		`select e.id, p.name, p.zone, (select max(l.due_at) from letter l where l.enrolment_id = e.id and l.invite_base is not null) as "lastAt",
+			${UNOPENED} as "isNew"
 		 from enrolment e join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and e.left_at is null and p.forgotten_at is null and p.email <> ''
 			and case when $2::uuid is null then ${UNOPENED} else e.id = $2 end
@@ -91,11 +94,11 @@ export async function inviteByMail(
 			throw new Refusal(409, 'They have left this challenge, or no email address is stored for them.');
 		if (only !== null && one && meant.length === 0)
 			throw new Refusal(409, `${one.name} was sent a link within the last hour. Give it a little time.`);
-		const letters = meant.map(({ id, name, zone }) => ({
+		const letters = meant.map(({ id, name, zone, isNew }) => ({
 			id: ids.uuid(),
 			enrolmentId: id,
 			subject: `Your link for ${challenge.name}`.slice(0, 120),
-			body: bodyOf(calledBy(name), coach.name, challenge, words),
+			body: bodyOf(calledBy(name), coach.name, challenge, words, isNew),
 			dueAt: now,
 			nextAt: afterQuiet(now, zone, quiet)
 		}));
@@ -112,11 +115,14 @@ const bodyOf = (
 	name: string,
 	coach: string,
 	{ name: challenge, goal }: OwnedChallenge,
-	words: string | null
+	words: string | null,
+	isNew: boolean
 ): string =>
 	[
 		`Hello ${name},`,
-		`${coach} has enrolled you in “${challenge}”. The goal: ${goal}.`,
+		isNew
+			? `${coach} has enrolled you in “${challenge}”. The goal: ${goal}.`
+			: `${coach} created a new link for you, for “${challenge}”. Your old link has ended and your devices are signed out.`,
 		words,
 		`This is your own link. It opens your days on your phone or computer; please don’t pass it on.\n${LINK}`,
 		coach
@@ -161,19 +167,22 @@ export async function withLink(
 		enrolmentId,
 		body,
 		secret,
-		base
+		base,
+		coachId
 	}: {
 		id: string;
 		enrolmentId: EnrolmentId;
 		body: string;
 		secret: string | null;
 		base: string;
+		/** Who sends it. */
+		coachId: CoachId;
 	}
 ): Promise<string> {
 	const own =
 		secret ??
 		(await db.transaction(async (tx) => {
-			const made = await makeLink(tx, { clock, ids }, enrolmentId);
+			const made = await makeLink(tx, { clock, ids }, enrolmentId, coachId);
 			await tx.query('update letter set secret = $2 where id = $1', [id, made]);
 			return made;
 		}));

@@ -14,7 +14,7 @@ import { counted, listed } from '$core/text/words';
 import { postSettingsSchema, type PostSettings } from '$contracts/post';
 import { minutesOfDay } from '$contracts/values';
 import { coachById } from '../auth/coach';
-import { challengesOf, challengeOf, type OwnedChallenge } from '../challenge/challenge';
+import { challengesOf, type OwnedChallenge } from '../challenge/challenge';
 import type { Queries } from '../db/database';
 import { threadOf, unansweredIn, writeTo } from '../messages/messages';
 import { enrolmentOf } from '../people/enrolments';
@@ -96,9 +96,7 @@ export async function digestFor(
 	coach: Pick<CoachRow, 'id' | 'name'>
 ): Promise<{ subject: string; text: string } | null> {
 	const parts: string[] = [];
-	for (const { id } of await challengesOf(context.db, coach.id)) {
-		const challenge = await challengeOf(context.db, coach.id, id);
-		if (challenge.role === 'viewer') continue;
+	for (const challenge of await challengesOf(context.db, coach.id, 'coach')) {
 		const part = await morningOf(context, challenge);
 		if (part !== null) parts.push(part);
 	}
@@ -123,10 +121,8 @@ export async function writeByRule(
 	if (settings.automatic.length === 0) return 0;
 	const { db, clock, ids } = context;
 	let written = 0;
-	for (const { id } of await challengesOf(db, coach.id)) {
-		const challenge = await challengeOf(db, coach.id, id);
-		// A rule is the owner's: nobody is written to by two coaches for one reason.
-		if (challenge.role !== 'owner') continue;
+	// A rule is the owner's: nobody is written to by two coaches for one reason.
+	for (const challenge of await challengesOf(db, coach.id, 'owner')) {
 		const day = dayInZone(challenge.startsOn, challenge.coachZone, clock.now());
 		if (day < 1 || day > challenge.days) continue;
 		for (const one of await inNeed({ app: { db } }, challenge, clock.now())) {

@@ -3,11 +3,13 @@ import type { Person } from '../auth/link';
 import { project } from '../attendance/projection';
 import { ownCompany } from '../people/teams';
 import { instant, only, type Queries } from '../db/database';
-import { formCheckFilesOf, removeFormFiles } from '../messages/form-checks';
-import { picturesOf, removePictureFiles } from '../body/pictures';
+import { FORM_FILES, formCheckFilesOf } from '../messages/form-checks';
+import { PICTURE_FILES, picturesOf } from '../body/pictures';
 import { endDays } from '../people/leave';
-import { documentsOf, removeFiles } from '../health/documents';
+import { DOCUMENT_FILES, documentsOf } from '../health/documents';
+import { removeFilesOf } from '../platform/row-files';
 import type { Config } from '../platform/config';
+import { forgetMailTo } from '../platform/mail';
 import type { Context } from '../platform/context';
 import type { EnrolmentId, ParticipantId } from '../platform/ids';
 
@@ -21,10 +23,10 @@ const OF_PERSON = [
 	'suited',
 	'document',
 	'measure',
-	'picture'
+	'picture',
+	// What coaches note for themselves about somebody is about them all the same (GDPR, article 15).
+	'private_note'
 ] as const;
-/** What the coach keeps for herself about somebody: deleted with the rest. */
-const OF_COACH = ['private_note'] as const;
 const OF_ENROLMENT = [
 	'excuse',
 	'pause',
@@ -97,7 +99,7 @@ const withoutSecret = ({ secret: _secret, ...row }: Record<string, unknown>): Re
 /** Stands where a reason was. */
 const NOT_KEPT = 'not kept';
 
-/** Everything that is kept of somebody, in all their challenges. Why a coach let them pause she wrote for herself. */
+/** Everything that is kept of somebody, in all their challenges. */
 export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Promise<OwnData> {
 	const [person] = await rowsOf(db, 'participant', 'id', id);
 	const [health] = await rowsOf(db, 'health', 'participant_id', id);
@@ -114,7 +116,6 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
 		const own = {} as OwnData['challenges'][number]['records'];
 		for (const table of OF_ENROLMENT)
 			own[table] = (await rowsOf(db, table, 'enrolment_id', enrolmentId)).map(withoutSecret);
-		own.pause = own.pause.map(({ reason: _reason, ...pause }) => pause);
 		const checkins = await db.query<{ row: Record<string, unknown> }>(
 			`select to_jsonb(c) || jsonb_build_object('sets', coalesce((select jsonb_agg(to_jsonb(s) - 'checkin_id'
 				order by s.block, s.part, s.set) from set_log s where s.checkin_id = c.id), '[]')) as row
@@ -149,6 +150,10 @@ export async function forget(
 	{ db, clock, ids: newIds, config }: Context & { config: Pick<Config, 'dataDirectory'> },
 	id: ParticipantId
 ): Promise<void> {
+	const [{ email } = { email: '' }] = await db.query<{ email: string }>(
+		'select email from participant where id = $1',
+		[id]
+	);
 	const documents = await documentsOf(db, id);
 	const pictures = await picturesOf(db, id);
 	const clips = await formCheckFilesOf(db, id);
@@ -159,8 +164,7 @@ export async function forget(
 		);
 		const ids = enrolments.map((one) => one.id);
 		await endDays(tx, ids, { now: clock.now(), newId: () => newIds.uuid(), reason: NOT_KEPT });
-		for (const table of [...OF_PERSON, ...OF_COACH])
-			await tx.query(`delete from ${table} where participant_id = $1`, [id]);
+		for (const table of OF_PERSON) await tx.query(`delete from ${table} where participant_id = $1`, [id]);
 		await tx.query('delete from intake_draft where participant_id = $1', [id]);
 		await tx.query('delete from health where participant_id = $1', [id]);
 		await tx.query('delete from override where enrolment_id = any($1::uuid[])', [ids]);
@@ -223,20 +227,33 @@ export async function forget(
 		);
 		await project(tx, ids);
 	});
-	await removeFiles({ config }, documents);
-	await removePictureFiles({ config }, pictures);
-	await removeFormFiles({ config }, clips);
+	await removeFilesOf(config, DOCUMENT_FILES, documents);
+	await removeFilesOf(config, PICTURE_FILES, pictures);
+	await removeFilesOf(config, FORM_FILES, clips);
+	if (email) await forgetMailTo(config.dataDirectory, email);
 }
 
 /** What a person’s own page says is kept of them: how many of each. */
-export const keptOf = async (db: Queries, { participantId }: Pick<Person, 'participantId'>) =>
+export const keptOf = async (
+	db: Queries,
+	{ participantId, enrolmentId }: Pick<Person, 'participantId' | 'enrolmentId'>
+) =>
 	only(
-		await db.query<{ checkins: number; answers: number; looks: number; consentAt: number | null }>(
+		await db.query<{
+			checkins: number;
+			answers: number;
+			looks: number;
+			consentAt: number | null;
+			link: { madeAt: number | null; madeBy: string | null; devices: number };
+		}>(
 			`select (select count(*)::int from checkin c join enrolment e on e.id = c.enrolment_id
 					where e.participant_id = $1) as checkins,
 				(select count(*)::int from screening s where s.participant_id = $1) as answers,
 				(select count(*)::int from health_look l where l.participant_id = $1) as looks,
-				(select max(at) from consent k where k.participant_id = $1) as "consentAt"`,
-			[participantId]
+				(select max(at) from consent k where k.participant_id = $1) as "consentAt",
+				(select jsonb_build_object('madeAt', (extract(epoch from e.link_made_at) * 1000)::bigint, 'madeBy', co.name,
+					'devices', (select count(*) from participant_login d where d.enrolment_id = e.id))
+					from enrolment e left join coach co on co.id = e.link_made_by where e.id = $2) as link`,
+			[participantId, enrolmentId]
 		)
 	);

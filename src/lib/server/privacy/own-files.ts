@@ -1,10 +1,11 @@
 /** Everything that is kept of somebody, with their photographs and clips, in one file. */
-import { Zip, ZipPassThrough, type FlateError } from 'fflate';
+import { Zip, ZipPassThrough } from 'fflate';
 import { picturesOf, readPicture } from '../body/pictures';
 import { readFormCheck } from '../messages/form-checks';
 import type { Config } from '../platform/config';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
+import { chunksOf } from '../platform/chunks';
 import type { EnrolmentId, ParticipantId } from '../platform/ids';
 import { ownDataOf, type OwnData } from './own-data';
 
@@ -12,10 +13,9 @@ type Reading = Context & { config: Pick<Config, 'dataDirectory'> };
 
 interface Entry {
 	name: string;
-	read(): Promise<Uint8Array>;
+	read: () => Promise<Blob>;
 }
 
-/** One file after the other; those that are gone from the disk are left out. */
 async function entriesOf(context: Reading, id: ParticipantId, data: OwnData): Promise<Entry[]> {
 	const { db } = context;
 	const pictures = (await picturesOf(db, id)).map(({ id: picture, takenOn, view }, i) => ({
@@ -33,51 +33,50 @@ async function entriesOf(context: Reading, id: ParticipantId, data: OwnData): Pr
 		read: async () => (await readFormCheck(context, enrolmentId, check)).content
 	}));
 	return [
-		{ name: 'my-data.json', read: () => Promise.resolve(Buffer.from(JSON.stringify(data, null, '\t'))) },
+		{ name: 'my-data.json', read: () => Promise.resolve(new Blob([JSON.stringify(data, null, '\t')])) },
 		...pictures,
 		...clips
 	];
 }
 
-/**
- * A ZIP file (APPNOTE 6.3.10, stored) made as it is read: no more than one of its files is held at once, and none where
- * nobody goes on reading.
- */
-export async function ownFilesOf(context: Reading, id: ParticipantId): Promise<ReadableStream<Uint8Array>> {
-	const entries = await entriesOf(context, id, await ownDataOf(context, id));
-	let put: (chunk: Uint8Array) => void = () => undefined;
-	let failed: FlateError | null = null;
+/** A ZIP file (APPNOTE 6.3.10, stored), as it is made: what is gone from the disk is left out. */
+async function* zipOf(entries: readonly Entry[]): AsyncGenerator<Uint8Array> {
+	const made: Uint8Array[] = [];
 	const zip = new Zip((error, chunk) => {
-		if (error) failed = error;
-		else put(chunk);
+		if (error) throw error;
+		if (chunk.length > 0) made.push(chunk);
 	});
+	for (const { name, read } of entries) {
+		const content = await read().catch((error: unknown) => {
+			if (error instanceof Refusal) return null;
+			throw error;
+		});
+		if (!content) continue;
+		const file = new ZipPassThrough(name);
+		zip.add(file);
+		for await (const chunk of chunksOf(content.stream().getReader())) {
+			file.push(chunk);
+			yield* made.splice(0);
+		}
+		file.push(new Uint8Array(), true);
+		yield* made.splice(0);
+	}
+	zip.end();
+	yield* made;
+}
+
+/** All of it in one file: no more than a piece of it is held at once, and nothing is read where nobody goes on reading. */
+export async function ownFilesOf(context: Reading, id: ParticipantId): Promise<ReadableStream<Uint8Array>> {
+	const chunks = zipOf(await entriesOf(context, id, await ownDataOf(context, id)));
 	return new ReadableStream<Uint8Array>(
 		{
 			async pull(to) {
-				put = (chunk) => {
-					if (chunk.length > 0) to.enqueue(chunk);
-				};
-				const entry = entries.shift();
-				if (!entry) {
-					zip.end();
-					return to.close();
-				}
-				const content = await entry.read().catch((error: unknown) => {
-					if (error instanceof Refusal) return null;
-					throw error;
-				});
-				if (content) {
-					const file = new ZipPassThrough(entry.name);
-					zip.add(file);
-					file.push(content, true);
-				}
-				if (failed) throw failed;
-				// Whoever reads asks again as long as nothing has come.
-				if (!content) await this.pull?.(to);
+				const next = await chunks.next();
+				if (next.done) to.close();
+				else to.enqueue(next.value);
 			},
-			cancel() {
-				entries.length = 0;
-				zip.terminate();
+			async cancel() {
+				await chunks.return(undefined);
 			}
 		},
 		{ highWaterMark: 0 }

@@ -1,3 +1,4 @@
+import { ownOf } from '$core/text/own';
 import { nearest } from '$core/text/nearest';
 import type { Practice } from '$core/practice';
 import { formatSessionText, parseSessionText, type Session } from '$core/session';
@@ -108,7 +109,10 @@ export function readSessionFile(
 		...session,
 		blocks: session.blocks.map((block) => ({
 			...block,
-			parts: block.parts.map((part) => ({ ...part, exercise: renamed[part.exercise] ?? part.exercise }))
+			parts: block.parts.map((part) => ({
+				...part,
+				exercise: ownOf(renamed, part.exercise) ?? part.exercise
+			}))
 		}))
 	};
 	const strangers = body.blocks

@@ -15,6 +15,7 @@ import { refuseWeak, type NewPassword } from '../auth/strength';
 import { readExercisesCsv } from '../exercise/exercise-file';
 import { readBundle } from '../exports/bundle/read-bundle';
 import { pdfOf, type Paper } from '../exports/pdf/pdf';
+import { bareClipAt, type ClipType } from '../messages/bare-clip';
 import { correctedRoster, readRosterText, type RosterFix } from '../people/roster-file';
 import { readSessionFile } from '../session/session-file';
 import { decodeText, type Given } from '../web/text-file';
@@ -98,8 +99,11 @@ export const TASKS = {
 		practice: PlainPractice;
 	}) => fitDays(new Map(of.sessions), of.profile, of.cases, practiceFrom(of.practice)),
 
-	/** A photograph as it is kept. @throws Refusal 400, 413 */
-	picture: (bytes: Uint8Array) => shrink(bytes),
+	/** A photograph as it is kept, from the one at a path. @throws Refusal 400, 413 */
+	picture: (path: string) => shrink(path),
+
+	/** Makes a clip what is kept of it. @throws Refusal 400 */
+	clip: ({ path, type }: { path: string; type: ClipType }) => bareClipAt(path, type),
 
 	/** A challenge as a file. @throws Refusal 400, 413 */
 	bundle: ({ given, practice }: { given: Given; practice: PlainPractice }) => {

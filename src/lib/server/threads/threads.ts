@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import pLimit from 'p-limit';
 import { Piscina } from 'piscina';
 import { Refusal } from '../platform/errors';
 import type { TaskInput, TaskName, TaskOutput } from './tasks';
@@ -18,11 +19,15 @@ const LONGEST = 60_000;
 /** What a thread may hold of its own, in MB; one that holds more is ended, and nothing else with it. */
 const MEMORY_MB = 256;
 
+const isLarge = (name: TaskName): boolean => name === 'picture' || name === 'clip';
+
 const TOO_MUCH = 'This takes more time or memory than is given to one file. Send it in smaller parts.';
 
 /** Does work without holding up anybody else. */
 export class Threads {
 	private readonly pool: Piscina<unknown, Done<unknown>> | null;
+	/** What holds a whole file or picture while it is worked on is done one at a time, whoever it is for. */
+	private readonly alone = pLimit(1);
 	/** Of each person: how many pieces are under way, and the end of the last one. */
 	private readonly lines = new Map<string, { length: number; end: Promise<unknown> }>();
 
@@ -61,7 +66,8 @@ export class Threads {
 			);
 		line.length++;
 		this.lines.set(who, line);
-		const work = line.end.then(() => this.once(name, input, gone));
+		const once = () => this.once(name, input, gone);
+		const work = line.end.then(() => (isLarge(name) ? this.alone(once) : once()));
 		line.end = work.catch(() => undefined);
 		try {
 			return await work;

@@ -14,7 +14,7 @@ export interface ChallengeEvent {
 /** The challenge of the address; read once a request. Answers 404 for one that the coach has no part in. */
 export const ownChallenge = ({ locals, params }: ChallengeEvent): Promise<OwnedChallenge> =>
 	once(locals, `challenge ${params.challenge}`, () =>
-		orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge))
+		orError(challengeOf(locals.app.db, coachIn(locals).id, params.challenge, 'viewer'))
 	);
 
 /** Whose library, sessions and house rules hold on these pages: the owner’s of the challenge, whoever asks. */

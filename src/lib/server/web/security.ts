@@ -1,8 +1,9 @@
 import { redirect, type RequestEvent } from '@sveltejs/kit';
 import { deviceName } from '../auth/device';
-import { recordEvent, type SecurityEvent } from '../auth/events';
+import { recordEvent, recordEvents, type SecurityEvent } from '../auth/events';
 import { networkOf } from '../auth/limits';
 import { provenLately } from '../auth/login';
+import type { EnrolmentId } from '../platform/ids';
 import { coachIn } from './viewer';
 
 type Asked = Pick<RequestEvent, 'locals' | 'request' | 'getClientAddress'>;
@@ -25,6 +26,22 @@ export async function noteEvent(
 	const about = { coachId: locals.coach?.id ?? null, ...who };
 	locals.log.info({ event: kind, coach: about.coachId, enrolment: about.enrolmentId }, 'security');
 	await recordEvent(locals.app, { kind, ...about, network: networkIn(event), device: deviceIn(event) });
+}
+
+/** The same of several people at once; the log has how many. */
+export async function noteEvents(
+	event: Asked,
+	kind: SecurityEvent['kind'],
+	enrolmentIds: readonly EnrolmentId[]
+): Promise<void> {
+	const { locals } = event;
+	const coachId = locals.coach?.id ?? null;
+	locals.log.info({ event: kind, coach: coachId, enrolments: enrolmentIds.length }, 'security');
+	await recordEvents(
+		locals.app,
+		{ kind, coachId, network: networkIn(event), device: deviceIn(event) },
+		enrolmentIds
+	);
 }
 
 /**

@@ -1,6 +1,6 @@
 /** Work in a challenge: whether whoever asks may do it, and a record of it once it is done. */
 import { error, type RequestEvent } from '@sveltejs/kit';
-import { VIEWERS_SEE } from '$core/people';
+import { tooLittle } from '$core/people';
 import { mayDo, workOf } from '../auth/roles';
 import { recordDeed } from '../challenge/deeds';
 import type { OwnedChallenge } from '../challenge/challenge';
@@ -22,8 +22,7 @@ export async function workIn({ locals, params, request, route, url }: Asked): Pr
 	const name = workOf(route.id, request, url.searchParams);
 	if (name === null || params.challenge === undefined) return null;
 	const challenge = await ownChallenge({ locals, params: { challenge: params.challenge } });
-	if (!mayDo(challenge.role, name))
-		error(403, challenge.role === 'viewer' ? VIEWERS_SEE : 'Only the owner of this challenge decides that.');
+	if (!mayDo(challenge.role, name)) error(403, tooLittle(challenge.role));
 	return { name, challenge };
 }
 

@@ -11,7 +11,7 @@ export const actions: Actions = {
 		const { db } = locals.app;
 		const { id } = coachIn(locals);
 		const wanted = formText(await request.formData(), 'challenge');
-		const challenge = await orError(challengeOf(db, id, wanted));
+		const challenge = await orError(challengeOf(db, id, wanted, 'viewer'));
 		await orError(removeCoach({ db }, challenge, id));
 	}
 };

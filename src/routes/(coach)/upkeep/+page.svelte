@@ -2,16 +2,12 @@
 	import { enhance } from '$app/forms';
 	import { Submission } from '$lib/ui/submission.svelte';
 	import Working from '$lib/ui/Working.svelte';
-	import { counted, dayAndTimeIn } from '$lib/format';
+	import { counted, dayAndTimeIn, sizeText } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
 	const at = (ms: number) => dayAndTimeIn(data.coach.zone, ms);
 	const backingUp = new Submission();
-	const MB = 1024 * 1024;
-	const GB = 1024 * MB;
-	const size = (bytes: number) =>
-		bytes >= GB ? `${(bytes / GB).toFixed(1)} GB` : `${(bytes / MB).toFixed(bytes < 10 * MB ? 1 : 0)} MB`;
 	const age = $derived(data.state.backups[0] ? data.now - data.state.backups[0].at : null);
 	const STALE = 36 * 3_600_000;
 	const tries = (count: number) => counted(count, 'try', 'tries');
@@ -37,17 +33,30 @@
 			<dd>Cadrex {data.state.version}, schema {data.state.schema}</dd>
 			<dt class="quiet">Database</dt>
 			<dd>
-				{data.state.database === 'pglite' ? 'Embedded' : 'PostgreSQL server'}, {size(
+				{data.state.database === 'pglite' ? 'Embedded' : 'PostgreSQL server'}, {sizeText(
 					data.state.databaseBytes
 				)}
 			</dd>
 			{#if data.state.disk}
 				<dt class="quiet">Disk</dt>
 				<dd class:attention={data.state.disk.free < 4 * data.state.disk.reserve}>
-					{size(data.state.disk.free)} free; below {size(data.state.disk.reserve)} nothing can be saved
+					{sizeText(data.state.disk.free)} free; below {sizeText(data.state.disk.reserve)} nothing can be saved
 				</dd>
 			{/if}
+			<dt class="quiet">Files</dt>
+			<dd>
+				{counted(data.state.files.whole, 'document, photograph or clip', 'documents, photographs and clips')}
+			</dd>
 		</dl>
+		{#if data.state.files.missing.length > 0}
+			<div class="remark remark-attention" role="alert">
+				<p class="font-semibold">Files that are gone from the data directory:</p>
+				<ul class="clock text-sm">
+					{#each data.state.files.missing as path (path)}<li>{path}</li>{/each}
+				</ul>
+				<p>Take them from a backup: it holds them under the same path.</p>
+			</div>
+		{/if}
 	</section>
 	<section class="panel flex flex-col gap-3 p-4" aria-labelledby="backups">
 		<div class="flex flex-wrap items-center justify-between gap-3">
@@ -73,8 +82,8 @@
 				<tbody>
 					{#each data.state.backups as backup (backup.name)}
 						<tr
-							><td>{at(backup.at)}</td><td class="figures">{size(backup.bytes)}</td><td class="clock text-sm"
-								>{backup.name}</td
+							><td>{at(backup.at)}</td><td class="figures">{sizeText(backup.bytes)}</td><td
+								class="clock text-sm">{backup.name}</td
 							></tr
 						>
 					{/each}

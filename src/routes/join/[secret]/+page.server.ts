@@ -20,7 +20,7 @@ export const load: PageServerLoad = async (event) => {
 	const link = (await linkOf(app, event.params.secret)) ?? (await refuse(event));
 	const now = await visitor.person();
 	if (now?.enrolmentId === link.enrolmentId) redirect(303, '/me');
-	return { name: link.name, challenge: link.challenge, other: now?.name ?? null };
+	return { name: link.name, challenge: link.challenge, by: link.by, other: now?.name ?? null };
 };
 
 export const actions: Actions = {

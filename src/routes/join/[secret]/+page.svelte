@@ -15,7 +15,10 @@
 			own link to come back.
 		</p>
 	{:else}
-		<p>This is your personal link. It signs you in on this device, so don’t pass it on.</p>
+		<p>
+			{#if data.by}{data.by} created this link for you.{:else}This is your personal link.{/if} It signs you in on
+			this device, so don’t pass it on.
+		</p>
 	{/if}
 	<form method="post" use:enhance>
 		<button class="btn btn-primary h-12 w-full text-base">Yes, I’m {data.name}</button>

@@ -1,12 +1,10 @@
-import { linkOf, openLink } from '$lib/server/auth/link';
-import { join, joinPage } from '$lib/server/people/join';
-import { keepToken, tokenIn } from '$lib/server/web/cookies';
+import { askToJoin } from '$lib/server/people/join-wish';
+import { joinPage } from '$lib/server/people/join';
+import { hashToken } from '$lib/server/platform/ids';
 import { orError, orFail } from '$lib/server/web/http';
 import { originFor } from '$lib/server/web/origin';
-import { carryOn } from '$lib/server/post/letters';
-import { mailOwnLink } from '$lib/server/post/invitations';
-import { networkIn, noteEvent } from '$lib/server/web/security';
-import type { Actions, PageServerLoad } from './$types';
+import { networkIn } from '$lib/server/web/security';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { app } = event.locals;
@@ -17,31 +15,25 @@ export const load: PageServerLoad = async (event) => {
 		await orError(app.limits.link.take(networkIn(event)), event.locals);
 		throw cause;
 	});
-	return { page, zones: Intl.supportedValuesOf('timeZone') };
+	return { page, possible: originFor(event) !== null, zones: Intl.supportedValuesOf('timeZone') };
 };
+
+/** The same answer whoever the address belongs to, after the same work. */
+async function asked(event: RequestEvent, typed: Record<string, unknown>): Promise<string> {
+	const { app } = event.locals;
+	const origin = originFor(event);
+	if (!origin) return '';
+	await app.limits.join.take(networkIn(event));
+	if (typeof typed.email === 'string')
+		await app.limits.join.take(hashToken(`join ${typed.email.trim().toLowerCase()}`));
+	const { email } = await askToJoin(app, app.mail, event.params.code, typed, origin);
+	return email;
+}
 
 export const actions: Actions = {
 	default: async (event) => {
-		const { locals, params, cookies, url, request } = event;
-		const typed = Object.fromEntries(await request.formData());
-		const work = (async () => {
-			await locals.app.limits.link.take(networkIn(event));
-			return join(locals.app, params.code, typed);
-		})();
-		const done = await orFail(work, { typed }, locals);
-		if ('failed' in done) return done.failed;
-		if (done.ok === null) return { waiting: true };
-		const secret = done.ok;
-		const link = await linkOf(locals.app, secret);
-		const token = await openLink(locals.app, secret, tokenIn(cookies, url, 'person') ?? null);
-		if (!link || !token) return { waiting: true };
-		await noteEvent(event, 'link-opened');
-		keepToken(cookies, url, 'person', token);
-		const origin = originFor(event);
-		if (origin) {
-			await mailOwnLink(locals.app, { enrolmentId: link.enrolmentId, secret, base: `${origin}/join/` });
-			await carryOn(locals.app);
-		}
-		return { joined: `${url.origin}/join/${secret}`, mailed: origin !== null };
+		const typed = Object.fromEntries(await event.request.formData());
+		const done = await orFail(asked(event, typed), { typed }, event.locals);
+		return 'failed' in done ? done.failed : { sent: done.ok };
 	}
 };

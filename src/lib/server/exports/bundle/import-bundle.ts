@@ -162,7 +162,7 @@ export function importBundle(
 			ownZones: frame.releaseZone === null,
 			releaseZone: frame.releaseZone ?? ''
 		});
-		const challenge = await challengeOf(tx, coachId, id);
+		const challenge = await challengeOf(tx, coachId, id, 'owner');
 		const keyHere = (reference: string): string => {
 			const [key = '', number] = reference.split('@');
 			const session = ids.get(key) ?? '';

@@ -26,7 +26,7 @@ export const actions: Actions = {
 		const made = await orFail(createChallenge(locals.app, coachIn(locals).id, form.data), { form });
 		if ('failed' in made) return made.failed;
 		if (form.data.template) {
-			const challenge = await challengeOf(locals.app.db, coachIn(locals).id, made.ok);
+			const challenge = await challengeOf(locals.app.db, coachIn(locals).id, made.ok, 'owner');
 			const applied = await orFail(applyTemplate(locals.app, challenge, form.data.template), { form });
 			if ('failed' in applied) return applied.failed;
 		}

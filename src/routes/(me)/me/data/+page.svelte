@@ -29,11 +29,23 @@
 		<a class="btn btn-outline min-h-12" href="/me/data.zip" download>Download all of it</a>
 		<p class="quiet text-[15px]">
 			A ZIP file with your photographs, your clips and a JSON file with everything that is stored about you,
-			but for what your coach notes for herself.
+			also what your coaches have noted.
 		</p>
 		<a class="link-quiet inline-flex min-h-11 items-center" href="/me/data.json" download
 			>The JSON file alone</a
 		>
+	</section>
+	<section class="panel p-4" aria-labelledby="ways-in">
+		<h2 id="ways-in">Who can get in</h2>
+		<p>
+			{#if data.kept.link.madeAt === null}Your link has ended; this device stays signed in.
+			{:else if data.kept.link.madeBy}Your link was created by {data.kept.link.madeBy}, {dayAndTimeIn(
+					data.zone,
+					data.kept.link.madeAt
+				)}.
+			{:else}Your link was created when you joined, {dayAndTimeIn(data.zone, data.kept.link.madeAt)}.{/if}
+			{counted(data.kept.link.devices, 'device is', 'devices are')} signed in.
+		</p>
 	</section>
 	<section class="panel p-4" aria-labelledby="looks">
 		<h2 id="looks">Who looked at your health answers</h2>

@@ -1,8 +1,8 @@
 import { standingOf } from '$lib/server/day/own-day';
 import { formChecksOf, markFormSeen, removeFormCheck, sendFormCheck } from '$lib/server/messages/form-checks';
-import { fileIn } from '$lib/server/web/file-in';
 import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
+import { sentIn } from '$lib/server/web/uploads';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -20,8 +20,9 @@ export const actions: Actions = {
 	send: async ({ request, locals }) => {
 		const form = await request.formData();
 		const raw = { exercise: formText(form, 'exercise'), note: formText(form, 'note') };
-		const bytes = await fileIn(form, 'file');
-		const done = await orFail(sendFormCheck(locals.app, personIn(locals), raw, bytes), { typed: raw });
+		const done = await orFail(sendFormCheck(locals.app, personIn(locals), raw, sentIn(form, 'file')), {
+			typed: raw
+		});
 		return 'failed' in done ? done.failed : { sent: true };
 	},
 	seen: async ({ locals }) => {

@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { looksAt } from '$lib/server/health/looks';
-import { intakeOf, nothingChanged, ownScreening } from '$lib/server/people/intake';
+import { intakeOf, isConsentTold, nothingChanged, ownScreening } from '$lib/server/people/intake';
 import { orError } from '$lib/server/web/http';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
@@ -14,6 +14,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		screening: await ownScreening(app, participantId),
 		sections,
 		answeredAt,
+		told: await isConsentTold(app.db, participantId),
 		keptAs: enrolmentId,
 		zones: Intl.supportedValuesOf('timeZone')
 	};

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import ScreeningResult from '$lib/features/intake/ScreeningResult.svelte';
 	import Intake from '$lib/features/intake/Intake.svelte';
+	import { CONSENT } from '$core/people';
 	import { dayAndTimeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -17,12 +18,24 @@
 			You answered on {dayAndTimeIn(data.zone, data.answeredAt)}. New pain, an illness, other equipment,
 			another place: say so, and your sessions follow.
 		</p>
+		{#if data.told}
+			<section class="remark mb-4" aria-labelledby="told">
+				<h2 id="told" class="text-xl">Your coach answered for you</h2>
+				<p>Your coach has noted that you agree to this:</p>
+				<ul class="list-disc pl-5">
+					{#each CONSENT.text as line (line)}<li class="mb-1.5">{line}</li>{/each}
+				</ul>
+				<p>Look your answers over. If they are right and you agree, say so below.</p>
+			</section>
+		{/if}
 		<div class="flex flex-col gap-3">
 			<button class="btn btn-primary min-h-14 text-lg" onclick={() => (again = true)}
-				>Something has changed</button
+				>{data.told ? 'Look my answers over' : 'Something has changed'}</button
 			>
 			<form method="post" action="?/same">
-				<button class="btn btn-outline min-h-14 w-full text-lg">Nothing has changed</button>
+				<button class="btn btn-outline min-h-14 w-full text-lg"
+					>{data.told ? 'They are right, and I agree' : 'Nothing has changed'}</button
+				>
 			</form>
 		</div>
 		{#if data.screening}

@@ -3,6 +3,7 @@ import { tellOk } from '$lib/server/health/own-hold';
 import { carryOn } from '$lib/server/post/letters';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
+import { sentIn } from '$lib/server/web/uploads';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -20,12 +21,9 @@ export const actions: Actions = {
 			on: formText(form, 'on'),
 			note: formText(form, 'note')
 		};
-		const given = form.get('file');
-		const file =
-			given instanceof File && given.size > 0
-				? { name: given.name, content: new Uint8Array(await given.arrayBuffer()) }
-				: null;
-		const done = await orFail(tellOk(locals.app, personIn(locals), raw, file), { typed: raw });
+		const done = await orFail(tellOk(locals.app, personIn(locals), raw, sentIn(form, 'file')), {
+			typed: raw
+		});
 		if ('failed' in done) return done.failed;
 		await carryOn(locals.app);
 		return { told: true };

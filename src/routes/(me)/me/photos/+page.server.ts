@@ -1,8 +1,8 @@
 import { dateIn } from '$core/calendar';
 import { addPicture, picturesOf, removePicture, sharePicture } from '$lib/server/body/pictures';
-import { fileIn } from '$lib/server/web/file-in';
 import { formText } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
+import { sentIn } from '$lib/server/web/uploads';
 import { personIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -19,8 +19,7 @@ export const actions: Actions = {
 	add: async ({ request, locals }) => {
 		const form = await request.formData();
 		const raw = { view: formText(form, 'view'), on: formText(form, 'on'), shared: form.has('shared') };
-		const bytes = await fileIn(form, 'file');
-		const done = await orFail(addPicture(locals.app, personIn(locals), raw, bytes));
+		const done = await orFail(addPicture(locals.app, personIn(locals), raw, sentIn(form, 'file')));
 		return 'failed' in done ? done.failed : { added: true };
 	},
 	share: async ({ request, locals }) => {

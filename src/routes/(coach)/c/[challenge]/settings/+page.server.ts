@@ -4,6 +4,7 @@ import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
 import { changeChallenge } from '$lib/server/challenge/change';
 import { inputOf } from '$lib/server/challenge/challenge';
+import { spaceIn } from '$lib/server/files/space';
 import { challengeSchema } from '$contracts/challenge';
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
@@ -18,6 +19,11 @@ export const load: PageServerLoad = async (event) => {
 	return {
 		form: await superValidate(inputOf(challenge), yup(challengeSchema)),
 		zones: Intl.supportedValuesOf('timeZone'),
+		space: {
+			used: await spaceIn(locals.app.db, challenge.id),
+			most: locals.app.config.space.challenge,
+			each: locals.app.config.space.person
+		},
 		healthUntil: await healthUntilOf(locals.app.db, challenge.id),
 		house: await houseOf(locals.app.db, challenge.coachId)
 	};

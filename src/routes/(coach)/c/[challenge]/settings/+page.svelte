@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { dateIn } from '$core/calendar';
+	import { sizeText } from '$lib/format';
 	import ChallengeForm from '$lib/features/challenge/ChallengeForm.svelte';
 	import HouseForm from '$lib/features/challenge/HouseForm.svelte';
 	import type { PageProps } from './$types';
@@ -34,6 +35,13 @@
 		action="?/challenge"
 		{message}
 	/>{/key}
+
+<h2 class="mt-8 mb-1">Files</h2>
+<p class="text-sm">
+	Photographs, clips and papers of the people of this challenge have {sizeText(data.space.used)} of {sizeText(
+		data.space.most
+	)}. Each person has at most {sizeText(data.space.each)}.
+</p>
 
 {#if data.challenge.role === 'owner'}
 	<h2 class="mt-8 mb-1">Health answers</h2>

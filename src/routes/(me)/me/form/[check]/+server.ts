@@ -9,5 +9,5 @@ export const GET: RequestHandler = async ({ locals, params, request }) => {
 	const { type, content } = await orError(
 		readFormCheck(locals.app, personIn(locals).enrolmentId, params.check)
 	);
-	return shownInPart(new Uint8Array(content), type, request.headers.get('range'));
+	return shownInPart(content, type, request.headers.get('range'));
 };

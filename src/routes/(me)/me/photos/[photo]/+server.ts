@@ -8,5 +8,5 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ locals, params }) => {
 	const { participantId } = personIn(locals);
 	const content = await orError(readPicture(locals.app, participantId, params.photo, true));
-	return shown(new Uint8Array(content), 'image/jpeg');
+	return shown(content, 'image/jpeg');
 };

@@ -21,6 +21,7 @@ import { revokePersonCalendarLink } from '$lib/server/exports/calendar/links';
 import { carryOn } from '$lib/server/post/letters';
 import { inviteByMail } from '$lib/server/post/invitations';
 import { recordClearance, takeBackClearance } from '$lib/server/health/clearances';
+import { spaceOf } from '$lib/server/files/space';
 import { addDocument, documentsOf, removeDocument } from '$lib/server/health/documents';
 import { companyOf } from '$lib/server/people/teams';
 import { threadOf } from '$lib/server/messages/messages';
@@ -29,7 +30,7 @@ import { lookAtAnswers, mindOf } from '$lib/server/health/looks';
 import { changesOf } from '$lib/server/health/records';
 import { setHour } from '$lib/server/people/hour';
 import { excuseProposed } from '$lib/server/reach/excuse-proposed';
-import { askAgain } from '$lib/server/people/intake';
+import { askAgain, isConsentTold } from '$lib/server/people/intake';
 import { changeEquipment, changePerson } from '$lib/server/people/change';
 import { addDays, dateIn, LAST_ZONE } from '$core/calendar';
 import { challengesOf } from '$lib/server/challenge/challenge';
@@ -39,7 +40,10 @@ import { takingsOf } from '$lib/server/shelf/shelf';
 import { formText, overrideFrom, spanIn } from '$lib/server/web/form-text';
 import { orError, orFail } from '$lib/server/web/http';
 import { coachIn } from '$lib/server/web/viewer';
+import { sentIn } from '$lib/server/web/uploads';
 import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import { sendNewLinkNotice } from '$lib/server/people/new-link';
+import { shownLink } from '$lib/server/web/shown-link';
 import { noteEvent, requireProof } from '$lib/server/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
@@ -63,7 +67,9 @@ export const load: PageServerLoad = async (event) => {
 			inChallenges,
 			others: others.map(({ id, name }) => ({ id, name }))
 		}))),
+		consentTold: await isConsentTold(app.db, person.participantId),
 		documents: await documentsOf(app.db, person.participantId),
+		space: { used: await spaceOf(app.db, person.participantId), most: app.config.space.person },
 		company: await companyOf(app.db, person.id),
 		notes: await notesOf(app.db, person.participantId),
 		changes: await changesOf(app.db, person.participantId, asOf),
@@ -90,13 +96,12 @@ export const load: PageServerLoad = async (event) => {
 async function elsewhereOf({ locals }: Pick<RequestEvent, 'locals'>, { participantId, coachId }: OwnPerson) {
 	const { app } = locals;
 	const inThem = await challengesWith(app.db, participantId);
-	const all = await challengesOf(app.db, coachIn(locals).id);
+	const all = await challengesOf(app.db, coachIn(locals).id, 'coach');
 	const today = dateIn(LAST_ZONE, app.clock.now());
 	// Whoever goes on elsewhere stays with whose participant they are.
 	const others = all.filter(
 		(one) =>
 			one.coachId === coachId &&
-			one.role !== 'viewer' &&
 			addDays(one.startsOn, one.days - 1) >= today &&
 			!inThem.some(({ challengeId }) => challengeId === one.id)
 	);
@@ -110,9 +115,11 @@ export const actions: Actions = {
 	takeBackRecorded: (event) => takeBackIn(event),
 	link: async (event) => {
 		const own = await person(event);
-		const secret = await renewLink(event.locals.app, own);
-		await noteEvent(event, 'link-made', { enrolmentId: own.id });
-		return { link: `${event.url.origin}/join/${secret}` };
+		const { app } = event.locals;
+		const by = coachIn(event.locals).id;
+		const secret = await renewLink(app, own, by);
+		await sendNewLinkNotice(app, { enrolmentId: own.id, by });
+		return { link: await shownLink(event, await ownChallenge(event), { enrolmentId: own.id, secret }) };
 	},
 	/** A link of their own goes to them by mail. */
 	mailLink: async (event) => {
@@ -185,21 +192,14 @@ export const actions: Actions = {
 		const wanted = formText(await event.request.formData(), 'to');
 		const to = (await elsewhereOf(event, own)).others.find(({ id }) => id === wanted);
 		if (!to) error(404, 'There is no such challenge to go on in.');
-		const done = await orFail(moveTo(app, own, to));
+		const done = await orFail(moveTo(app, own, to, coachIn(event.locals).id));
 		if ('failed' in done) return done.failed;
-		await noteEvent(event, 'link-made', { enrolmentId: done.ok.enrolmentId });
-		return { moved: { to: to.name, link: `${event.url.origin}/join/${done.ok.secret}` } };
+		return { moved: { to: to.name, link: await shownLink(event, to, done.ok) } };
 	},
 	addDocument: async (event) => {
 		const own = await person(event);
-		const file = (await event.request.formData()).get('file');
-		const given = file instanceof File ? file : new File([], '');
-		const work = given
-			.arrayBuffer()
-			.then((content) =>
-				addDocument(event.locals.app, own, { name: given.name, content: new Uint8Array(content) })
-			);
-		const done = await orFail(work);
+		const file = sentIn(await event.request.formData(), 'file');
+		const done = await orFail(addDocument(event.locals.app, own, file));
 		return 'failed' in done
 			? fail(done.failed.status, { documentFault: done.failed.data.message })
 			: { changed: true };

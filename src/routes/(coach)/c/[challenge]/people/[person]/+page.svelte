@@ -55,6 +55,7 @@
 		limits={person.limits}
 		answeredAt={person.answeredAt}
 		asked={data.mind.asked}
+		consentTold={data.consentTold}
 		clearances={data.mind.clearances}
 		documents={data.documents}
 		{form}
@@ -181,6 +182,9 @@
 					{person.hasLink ? `${first} has a link.` : `${first} has no link and cannot get in.`}
 					{form && 'revoked' in form ? 'Their devices are signed out.' : ''}
 				</p>
+				{#if data.challenge.role !== 'owner' && !person.email}<p class="quiet text-sm">
+						No email address is stored. Add one, or ask the owner to create the link.
+					</p>{/if}
 				{#if form && 'linkMailed' in form}<p class="text-sm" role="status">
 						It is on its way to {person.email}; the link before it ends as it goes out.
 					</p>{/if}
@@ -188,9 +192,9 @@
 						{form.message}
 					</p>{/if}
 				<form method="post" use:enhance class="flex flex-wrap gap-2">
-					<button class="btn btn-sm btn-outline" formaction="?/link"
-						>{person.hasLink ? 'Create a new link' : 'Create a link'}</button
-					>
+					{#if data.challenge.role === 'owner'}<button class="btn btn-sm btn-outline" formaction="?/link"
+							>{person.hasLink ? 'Create a new link' : 'Create a link'}</button
+						>{/if}
 					<button class="btn btn-sm btn-outline" formaction="?/mailLink">Email a new link</button>
 					{#if person.hasLink}<button class="btn btn-sm btn-ghost" formaction="?/revoke">Revoke</button>{/if}
 				</form>
@@ -230,6 +234,7 @@
 		<Documents
 			base="/c/{data.challenge.id}/people/{person.id}"
 			documents={data.documents}
+			space={data.space}
 			zone={data.coach.zone}
 			{form}
 		/>

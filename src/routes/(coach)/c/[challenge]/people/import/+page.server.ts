@@ -6,6 +6,8 @@ import { importRoster, previewRoster, type RosterPreview } from '$lib/server/peo
 import { Refusal } from '$lib/server/platform/errors';
 import { givenBack, givenIn } from '$lib/server/web/text-file';
 import { ownChallenge } from '$lib/server/web/own';
+import { shownLinks } from '$lib/server/web/shown-link';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions } from './$types';
 
 /** The application as a list is read with: no longer than somebody waits for it. */
@@ -71,16 +73,13 @@ export const actions: Actions = {
 		const given = { bytes: null, pasted: formText(form, 'list') };
 		const work = importRoster(readerOf(event.locals), challenge, given, chosenColumns(form), {
 			goodOnly: form.get('goodOnly') === 'yes',
-			updateKnown: form.get('updateKnown') === 'yes'
+			updateKnown: form.get('updateKnown') === 'yes',
+			by: coachIn(event.locals).id
 		});
 		const made = await orFail(work, { list: givenBack(given) });
 		if ('failed' in made) return made.failed;
-		return {
-			links: made.ok.map(({ name, email, secret }) => ({
-				name,
-				email,
-				link: `${event.url.origin}/join/${secret}`
-			}))
-		};
+		const addresses = await shownLinks(event, challenge, made.ok);
+		if (!addresses) return { enrolled: made.ok.length };
+		return { links: made.ok.map(({ name, email }, i) => ({ name, email, link: addresses[i] ?? '' })) };
 	}
 };

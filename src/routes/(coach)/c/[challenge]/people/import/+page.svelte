@@ -16,6 +16,8 @@
 			message?: string;
 			preview?: NonNullable<typeof form>['preview'];
 			links?: { name: string; email: string; link: string }[];
+			/** How many; their links are shown to the owner alone. */
+			enrolled?: number;
 		} | null
 	);
 	const preview = $derived(answer?.preview ?? null);
@@ -70,7 +72,12 @@
 <p class="mb-1 text-sm"><a class="link-quiet" href={people}>People</a></p>
 <h1 class="mb-3">Enrol from a list</h1>
 
-{#if links}
+{#if answer?.enrolled}
+	<p class="remark max-w-4xl" role="status">
+		<b>{counted(answer.enrolled, 'person', 'people')} enrolled.</b> Send their links by email from
+		<a class="link-quiet" href={people}>People</a>.
+	</p>
+{:else if links}
 	<section class="flex max-w-4xl flex-col gap-3">
 		<p class="remark">
 			<b>{counted(links.length, 'person', 'people')} enrolled.</b> Each has a personal link. Copy them now: only

@@ -11,6 +11,8 @@ import {
 import { formText } from '$lib/server/web/form-text';
 import { orFail } from '$lib/server/web/http';
 import { ownChallenge } from '$lib/server/web/own';
+import { shownLink } from '$lib/server/web/shown-link';
+import { coachIn } from '$lib/server/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async (event) => {
@@ -40,15 +42,19 @@ export const actions: Actions = {
 	},
 	add: async (event) => {
 		const typed = await fields(event);
-		const done = await orFail(addPerson(event.locals.app, await ownChallenge(event), typed), { typed });
+		const challenge = await ownChallenge(event);
+		const by = coachIn(event.locals).id;
+		const done = await orFail(addPerson(event.locals.app, challenge, typed, by), { typed });
 		if ('failed' in done) return done.failed;
-		return { added: done.ok.name, link: `${event.url.origin}/join/${done.ok.secret}` };
+		return { added: done.ok.name, link: await shownLink(event, challenge, done.ok) };
 	},
 	admit: async (event) => {
 		const form = await event.request.formData();
-		const done = await orFail(admit(event.locals.app, await ownChallenge(event), formText(form, 'person')));
+		const challenge = await ownChallenge(event);
+		const by = coachIn(event.locals).id;
+		const done = await orFail(admit(event.locals.app, challenge, formText(form, 'person'), by));
 		if ('failed' in done) return done.failed;
-		return { added: done.ok.name, link: `${event.url.origin}/join/${done.ok.secret}` };
+		return { added: done.ok.name, link: await shownLink(event, challenge, done.ok) };
 	},
 	turnAway: async (event) => {
 		const form = await event.request.formData();

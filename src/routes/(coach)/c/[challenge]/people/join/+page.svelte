@@ -19,7 +19,12 @@
 <svelte:head><title>Add and invite · {data.challenge.name}</title></svelte:head>
 <p class="mb-1 text-sm"><a class="link-quiet" href="/c/{data.challenge.id}/people">People</a></p>
 <h1 class="mb-3">Add and invite</h1>
-{#if form && 'link' in form && form.link}
+{#if form && 'added' in form && !form.link}
+	<p class="remark mb-4 max-w-2xl" role="status">
+		<b>{form.added} is enrolled.</b> Send their link by email from
+		<a class="link-quiet" href="/c/{data.challenge.id}/people">People</a>.
+	</p>
+{:else if form && 'link' in form && form.link}
 	<div class="panel mb-4 max-w-2xl p-4" role="status">
 		<p class="mb-2">
 			<b>{form.added} is enrolled.</b> Send them their own link; it is shown now and never again.

@@ -21,10 +21,10 @@ export const load: PageServerLoad = async (event) => {
 		TRIAGE_RULES.map((name) => [name, event.url.searchParams.get(name) ?? String(house[name])])
 	);
 	const read = await orFail(Promise.resolve().then(() => validate(triageRulesSchema, asked)));
-	const all = await challengesOf(app.db, coachIn(event.locals).id);
+	const all = await challengesOf(app.db, coachIn(event.locals).id, 'coach');
 	const begun = all.filter((one) => dayInZone(one.startsOn, one.coachZone, now) > 3);
 	const chosen = event.url.searchParams.get('challenge') ?? own.id;
-	const challenge = await orError(challengeOf(app.db, coachIn(event.locals).id, chosen));
+	const challenge = await orError(challengeOf(app.db, coachIn(event.locals).id, chosen, 'coach'));
 	const day = Math.min(dayInZone(challenge.startsOn, challenge.coachZone, now), challenge.days);
 	const over = dayInZone(challenge.startsOn, challenge.coachZone, now) > challenge.days;
 	const looked = async (rules: typeof house) => {

@@ -4,7 +4,8 @@ import {
 	invitationsOf,
 	invite,
 	removeCoach,
-	withdraw
+	withdraw,
+	type LinksEnded
 } from '$lib/server/challenge/coaches';
 import { deedsOf, DEEDS_SHOWN } from '$lib/server/challenge/deeds';
 import { formText } from '$lib/server/web/form-text';
@@ -19,7 +20,8 @@ export const load: PageServerLoad = async (event) => {
 	const { app } = locals;
 	const challenge = await ownChallenge(event);
 	const coachId = url.searchParams.get('by');
-	const before = Number(url.searchParams.get('before')) || null;
+	const asked = url.searchParams.get('before') ?? '';
+	const before = /^\d{1,15}$/.test(asked) ? Number(asked) : null;
 	const deeds = await deedsOf(app.db, challenge.id, { coachId, before });
 	return {
 		coaches: await coachesOf(app.db, challenge.id),
@@ -34,6 +36,11 @@ export const load: PageServerLoad = async (event) => {
 const proven = (event: RequestEvent, kept = '') =>
 	requireProof(event, `/c/${event.params.challenge}/settings/coaches${kept}`);
 
+/** Each link that ended is in the record of the account. */
+async function noteEnded(event: RequestEvent, ended: LinksEnded): Promise<void> {
+	for (const { id } of ended) await noteEvent(event, 'link-revoked', { enrolmentId: id });
+}
+
 export const actions: Actions = {
 	invite: async (event) => {
 		const { locals, url } = event;
@@ -47,6 +54,7 @@ export const actions: Actions = {
 		return { link: `${locals.app.config.origin ?? url.origin}/invite/${made.ok}` };
 	},
 	withdraw: async (event) => {
+		proven(event);
 		const id = formText(await event.request.formData(), 'invitation');
 		await orError(withdraw(event.locals.app, await ownChallenge(event), id));
 		return { changed: true };
@@ -59,12 +67,16 @@ export const actions: Actions = {
 				role: formText(form, 'role')
 			})
 		);
-		return 'failed' in done ? done.failed : { changed: true };
+		if ('failed' in done) return done.failed;
+		await noteEnded(event, done.ok);
+		return { linksEnded: done.ok };
 	},
 	remove: async (event) => {
+		proven(event);
 		const id = formText(await event.request.formData(), 'coach');
-		await orError(removeCoach(event.locals.app, await ownChallenge(event), id));
+		const linksEnded = await orError(removeCoach(event.locals.app, await ownChallenge(event), id));
 		await noteEvent(event, 'coach-removed');
-		return { changed: true };
+		await noteEnded(event, linksEnded);
+		return { linksEnded };
 	}
 };

@@ -5,7 +5,8 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { page } from '$app/state';
 	import { INVITED_ROLES, ROLE_SAYS, type InvitedRole } from '$core/people';
-	import { dayAndTimeIn } from '$lib/format';
+	import { listed } from '$core/text/words';
+	import { counted, dayAndTimeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -16,6 +17,7 @@
 		form as {
 			message?: string;
 			link?: string;
+			linksEnded?: readonly { id: string; name: string }[];
 			typed?: Record<string, string>;
 			faults?: { field: string; message: string }[];
 		} | null
@@ -30,6 +32,21 @@
 <svelte:head><title>Coaches · {data.challenge.name}</title></svelte:head>
 <p class="mb-1 text-sm"><a class="link-quiet" href="{base}/settings">Settings</a></p>
 <h1 class="mb-3">Coaches and viewers</h1>
+{#if answer?.linksEnded && answer.linksEnded.length > 0}
+	<div class="remark remark-attention mb-4 max-w-3xl" role="status">
+		<p class="font-semibold">
+			{counted(answer.linksEnded.length, 'personal link', 'personal links')} ended, because they had made
+			{answer.linksEnded.length === 1 ? 'it' : 'them'}.
+		</p>
+		<p class="text-sm">
+			{listed(
+				answer.linksEnded.map(({ name }) => name),
+				12
+			)} cannot get in until you send a new link. Check their email addresses first: see “Who did what” below.
+		</p>
+		<p class="mt-1"><a class="link-quiet" href="{base}/people">Send new links</a></p>
+	</div>
+{/if}
 <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
 	<section class="panel overflow-x-auto p-4" aria-label="Who works on this challenge">
 		<table class="sheet">

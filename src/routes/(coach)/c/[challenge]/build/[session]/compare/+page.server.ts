@@ -2,15 +2,17 @@ import { compareSessions } from '$core/analysis';
 import { orError } from '$lib/server/web/http';
 import { practiceOf } from '$lib/server/practice/practice';
 import { versionOf, versionsOf } from '$lib/server/session/sessions';
+import { numberOf } from '$lib/server/platform/errors';
 import { practiceOwner } from '$lib/server/web/own';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {
 	const { db } = locals.app;
 	const owner = await practiceOwner({ params, locals });
-	const [from, to] = ['from', 'to'].map((name) => Number(url.searchParams.get(name)));
-	const before = await orError(versionOf(db, owner, params.session, from ?? 0));
-	const after = await orError(versionOf(db, owner, params.session, to ?? 0));
+	const version = (text: string | null) =>
+		orError((async () => versionOf(db, owner, params.session, numberOf(text ?? '', 'version')))());
+	const before = await version(url.searchParams.get('from'));
+	const after = await version(url.searchParams.get('to'));
 	return {
 		before: { version: before.version, savedAt: before.savedAt },
 		after: { version: after.version, savedAt: after.savedAt },

@@ -10,5 +10,5 @@ export const GET: RequestHandler = async (event) => {
 	const content = await orError(
 		readPicture(event.locals.app, person.participantId, event.params.photo, false)
 	);
-	return shown(new Uint8Array(content), 'image/jpeg');
+	return shown(content, 'image/jpeg');
 };

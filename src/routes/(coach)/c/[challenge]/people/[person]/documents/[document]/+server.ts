@@ -10,5 +10,5 @@ export const GET: RequestHandler = async (event) => {
 	const { name, kind, content } = await orError(
 		readDocument(event.locals.app, person, event.params.document)
 	);
-	return download(new Uint8Array(content), name, TYPES[kind]);
+	return download(content, name, TYPES[kind]);
 };

@@ -1,5 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { recordSets } from '$lib/server/attendance/recorded';
+import { numberOf } from '$lib/server/platform/errors';
 import { openDay } from '$lib/server/day/own-day';
 import { asPerson } from '$lib/server/people/enrolments';
 import { formText } from '$lib/server/web/form-text';
@@ -28,7 +29,7 @@ export const actions: Actions = {
 	default: async (event) => {
 		const own = await person(event);
 		const form = await event.request.formData();
-		const day = Number(event.params.day);
+		const day = await orError(Promise.resolve().then(() => numberOf(event.params.day, 'day')));
 		form.set('done', 'part');
 		const { sets } = readCheckinForm(form, day);
 		const what = {

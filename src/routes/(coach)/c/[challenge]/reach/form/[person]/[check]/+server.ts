@@ -8,5 +8,5 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async (event) => {
 	const person = await ownPerson(event, event.params.person);
 	const { type, content } = await orError(readFormCheck(event.locals.app, person.id, event.params.check));
-	return shownInPart(new Uint8Array(content), type, event.request.headers.get('range'));
+	return shownInPart(content, type, event.request.headers.get('range'));
 };

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { asCoach, expect, noBarriers, openPlace, ready, test } from './support';
+import { noBarriers } from './barriers';
+import { asCoach, expect, openPlace, ready, test } from './support';
 
 test('a stranger joins on the page of a challenge, once the letter to their address is opened', async ({
 	browser,

@@ -13,10 +13,13 @@ test('a stranger joins on the page of a challenge, once the letter to their addr
 	await page.goto(`${page.url().replace(/\?.*/, '')}/join`);
 	await ready(page);
 	await page.getByRole('button', { name: 'Turn it on' }).click();
-	const address = await page.getByRole('textbox', { name: /^(?!.*places)/ }).evaluateAll(
-		(fields) =>
-			(fields as HTMLInputElement[]).map(({ value }) => value).find((value) => value.includes('/start/')) ?? ''
-	);
+	const address = await page
+		.getByRole('textbox', { name: /^(?!.*places)/ })
+		.evaluateAll(
+			(fields) =>
+				(fields as HTMLInputElement[]).map(({ value }) => value).find((value) => value.includes('/start/')) ??
+				''
+		);
 	expect(address).toMatch(/\/start\/[A-Z2-9]{8}$/);
 
 	const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();

@@ -46,7 +46,7 @@ it(`of ${COUNT} requests made up at random (seed ${SEED}) none is answered with 
 	expect(
 		reached.size / tried.size,
 		[...tried].filter((work) => !reached.has(work)).join(' ')
-	).toBeGreaterThan(COUNT > 5000 ? 0.8 : 0.3);
+	).toBeGreaterThan(COUNT > 5000 ? 0.5 : 0.2);
 	expect((await served.get('/challenges', served.coach)).status).toBe(200);
 	expect((await served.get('/me', served.me)).status).toBe(200);
 	expect((await served.get('/healthz')).status).toBe(200);

@@ -60,7 +60,9 @@ describe('a wish to join', () => {
 			({ id }) => id === known.enrolmentId
 		)!;
 		const answers = [await ask({ ...NEW, email }), await ask()];
-		expect(answers.map((answer) => Object.keys(answer).sort())).toEqual(Array(2).fill(Object.keys(NEW).sort()));
+		expect(answers.map((answer) => Object.keys(answer).sort())).toEqual(
+			Array(2).fill(Object.keys(NEW).sort())
+		);
 		const texts = sent.map(({ subject, text }) => [
 			subject,
 			text.replace(sealedIn({ to: '', subject, text }), '')

@@ -2,12 +2,11 @@
 import { closeSync, fstatSync, openSync, readSync, writeSync } from 'node:fs';
 import { createFile, Log, MP4BoxBuffer, type Box, type ISOFile } from 'mp4box';
 import { Refusal } from '../platform/errors';
-import type { FormType } from './form-checks';
 
 // What is odd in somebody’s clip is no matter of the log.
 Object.assign(Log, { error: () => undefined, warn: () => undefined });
 
-export type ClipType = Exclude<FormType, 'image/jpeg'>;
+export type ClipType = 'video/mp4' | 'video/webm' | 'video/quicktime';
 
 /** Boxes that say something about a clip and are not needed to play it (ISO/IEC 14496-12, 8.10 and 8.11.1; 11.1 for `uuid`), and what is left over. */
 const ABOUT = new Set(['udta', 'meta', 'uuid', 'free', 'skip', 'wide', 'pdin', 'prft']);

@@ -12,6 +12,7 @@ import { beginningOf, type SentFile } from '../platform/sent-file';
 import { noteReach } from '../reach/reaches';
 import { withTransaction } from '../platform/context';
 import type { OwnedChallenge } from '../challenge/challenge';
+import type { ClipType } from './bare-clip';
 import type { Threads } from '../threads/threads';
 import { validate } from '../web/validate';
 
@@ -21,7 +22,7 @@ export const FORM_BYTES = 30 * 1024 * 1024;
 const MOST_OPEN = 5;
 const MOST = 20;
 
-export type FormType = 'image/jpeg' | 'video/mp4' | 'video/webm' | 'video/quicktime';
+export type FormType = 'image/jpeg' | ClipType;
 const ENDINGS: Readonly<Record<FormType, string>> = {
 	'image/jpeg': 'jpg',
 	'video/mp4': 'mp4',
@@ -82,7 +83,7 @@ export async function openFormChecks(db: Queries, challengeId: ChallengeId): Pro
 }
 
 /** What a clip is, by what it begins with (ISO/IEC 14496-12, 4.3; RFC 8794, 8.1); null: none of those that are played. */
-export function clipTypeOf(bytes: Uint8Array): Exclude<FormType, 'image/jpeg'> | null {
+export function clipTypeOf(bytes: Uint8Array): ClipType | null {
 	const text = (from: number, to: number) => String.fromCharCode(...bytes.subarray(from, to));
 	if (text(4, 8) === 'ftyp') return text(8, 10) === 'qt' ? 'video/quicktime' : 'video/mp4';
 	return [0x1a, 0x45, 0xdf, 0xa3].every((byte, i) => bytes[i] === byte) ? 'video/webm' : null;

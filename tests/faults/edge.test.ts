@@ -208,7 +208,8 @@ describe('a sign-in by https', () => {
 		expect([answer.status, answer.headers.location]).toEqual([303, '/challenges']);
 		const [cookie = ''] = answer.headers['set-cookie'] ?? [];
 		expect(cookie).toMatch(/^__Host-cadrex_coach=/);
-		for (const part of [/; Path=\/(;|$)/i, /; Secure/i, /; HttpOnly/i]) expect(cookie).toMatch(part);
+		for (const part of [/; Path=\/(;|$)/i, /; Secure/i, /; HttpOnly/i, /; SameSite=Lax/i])
+			expect(cookie).toMatch(part);
 		expect(cookie).not.toMatch(/Domain/i);
 		const name = cookie.split(';')[0] ?? '';
 		const page = (headers: Record<string, string>) =>

@@ -6,7 +6,7 @@ import { peggy } from './vite.peggy.mjs';
 
 const globalSetup = ['tests/support/global-setup.ts'];
 /** Measures how long others wait: nothing else may be at work meanwhile. */
-const ALONE = ['tests/faults/hostile.test.ts'];
+const ALONE = ['tests/faults/hostile.test.ts', 'tests/faults/hostile-files.test.ts'];
 /** Takes what is in a database and writes it down: on any database the same. */
 const PAPER = ['tests/server/{pdf,demo-files}.test.ts'];
 /**

@@ -15,7 +15,6 @@ import {
 	askWeekly,
 	finishIntake,
 	intakeOf,
-	isConsentTold,
 	nothingChanged,
 	saveSection
 } from '$lib/server/people/intake';
@@ -368,35 +367,5 @@ describe('health answers', () => {
 		});
 		const [last] = await changesOf(context.db, id(), context.clock.now());
 		expect(last?.what).toBe('level: some experience → trained; what to leave out');
-	});
-});
-
-describe('what a coach was told of consent', () => {
-	const told = () => finishIntake(context, id(), 'coach', ANSWERS, randomIds.uuid());
-	const givenBy = () =>
-		context.db.query<{ by: string }>('select given_by as by from consent where participant_id = $1', [id()]);
-
-	it('is marked, and the person is asked to look it over', async () => {
-		await told();
-		expect([await isConsentTold(context.db, id()), (await me()).asksAgain]).toEqual([true, true]);
-		expect(await givenBy()).toEqual([{ by: 'coach' }]);
-	});
-
-	it.each([
-		['say that nothing has changed', () => nothingChanged(context, id())],
-		['answer themselves', () => finish()]
-	])('is theirs once they %s', async (_, say) => {
-		await told();
-		context.at('2026-11-25T13:00:00Z');
-		await say();
-		expect([await isConsentTold(context.db, id()), (await me()).asksAgain]).toEqual([false, false]);
-		expect(await givenBy()).toEqual([{ by: 'participant' }]);
-	});
-
-	it('takes nothing back that they said themselves', async () => {
-		await finish();
-		context.at('2026-11-25T13:00:00Z');
-		await told();
-		expect(await isConsentTold(context.db, id())).toBe(false);
 	});
 });

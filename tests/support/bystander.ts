@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 
 /** A server that does nothing else. What it keeps somebody waiting is the machine’s doing, and the asker’s own. */
 const SERVER = `
@@ -70,4 +70,19 @@ export async function longestWait(
 	} while (!done);
 	await ended;
 	return longest;
+}
+
+const statusOf = ({ pid }: ChildProcess, name: 'VmRSS' | 'VmHWM'): number =>
+	Number(new RegExp(`${name}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
+
+/** Megabytes that a process holds. */
+export const heldBy = (process: ChildProcess): number => statusOf(process, 'VmRSS');
+
+/** Megabytes that a process held more, at its highest, while work went on. */
+export async function growthOf(process: ChildProcess, work: () => Promise<unknown>): Promise<number> {
+	const before = heldBy(process);
+	// The highest so far is counted anew from here (proc(5), clear_refs).
+	writeFileSync(`/proc/${process.pid}/clear_refs`, '5');
+	await work();
+	return statusOf(process, 'VmHWM') - before;
 }

@@ -62,7 +62,6 @@ it.each([
 		}
 	]
 ])('a file of a row %s is there before the row is', async (_, content) => {
-	mkdirSync(join(folder, 'data'), { recursive: true });
 	const store = { dataDirectory: join(folder, 'data'), diskReserve: 0 };
 	const kind = { folder: 'documents', nameOf: ({ id }: { id: string }) => `${id}.pdf`, rows: '' };
 	await keepFile(store, kind, { id: 'a1' }, await content(), () => {

@@ -78,7 +78,7 @@ describe('a wish to join', () => {
 		const none = (wish: string, of = code) => refusal(openWish(context, of, wish));
 		expect(await none(sealed, other)).toMatchObject({ status: 404 });
 		for (const changed of [
-			sealed.slice(0, -1) + (sealed.endsWith('A') ? 'B' : 'A'),
+			sealed.slice(0, -10) + (sealed.at(-10) === 'A' ? 'B' : 'A') + sealed.slice(-9),
 			'',
 			'a.b.c.d.e',
 			sealed.slice(9)

@@ -1,5 +1,5 @@
 /** Files of which each is spoken of by a row of the database. */
-import { readdir, stat } from 'node:fs/promises';
+import { mkdir, readdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Queries } from '../db/database';
 import { DiskFull, freeIn } from '../db/room';
@@ -35,6 +35,7 @@ export async function keepFile<Row extends object>(
 	insert: () => Promise<unknown>
 ): Promise<void> {
 	const bytes = content instanceof Uint8Array ? content.length : content.size;
+	await mkdir(dataDirectory, { recursive: true });
 	if (freeIn(dataDirectory)() - bytes < diskReserve) throw new DiskFull();
 	const files = filesIn(join(dataDirectory, folder));
 	await files.write(nameOf(row), content);

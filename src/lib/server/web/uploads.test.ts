@@ -101,6 +101,15 @@ describe('a form with a file', () => {
 		expect(onDisk()).toEqual([]);
 	});
 
+	it('makes the folder that it needs', async () => {
+		const elsewhere = join(dataDirectory, 'not', 'made');
+		const { bytes, type } = await written(withFile(10));
+		const uploads = new Uploads({ dataDirectory: elsewhere, diskReserve: 0 });
+		const { form, forget } = await uploads.take('me', inPieces(bytes), type, LIMITS);
+		expect(sentIn(form, 'file')?.size).toBe(10);
+		await forget();
+	});
+
 	it('without a file chosen has none', async () => {
 		const form = new FormData();
 		form.set('file', new File([], ''));

@@ -173,8 +173,8 @@ export class Uploads {
 		const { dataDirectory, diskReserve } = this.store;
 		this.expected += most;
 		try {
-			if (freeIn(dataDirectory)() - this.expected < diskReserve) throw new DiskFull();
 			const path = await pathForSent(dataDirectory);
+			if (freeIn(dataDirectory)() - this.expected < diskReserve) throw new DiskFull();
 			paths.push(path);
 			await pipeline(content, createWriteStream(path, { mode: 0o600 }), { signal });
 			return new FileOnDisk(await openAsBlob(path), name, type, path);

@@ -161,6 +161,20 @@ describe('a form with a file', () => {
 		expect(onDisk()).toEqual([]);
 	});
 
+	it('whose connection ends is refused, and leaves nothing', async () => {
+		const { bytes, type } = await written(withFile(5000));
+		let isBegun = false;
+		const body = new ReadableStream<Uint8Array>({
+			pull(to) {
+				if (isBegun) to.error(new Error('the connection ended'));
+				else to.enqueue(bytes.subarray(0, 3000));
+				isBegun = true;
+			}
+		});
+		await expect(fresh().take('me', body, type, LIMITS)).rejects.toMatchObject({ status: 400 });
+		expect(onDisk()).toEqual([]);
+	});
+
 	it('without a boundary is none', async () => {
 		const { bytes } = await written(withFile(10));
 		await expect(fresh().take('me', inPieces(bytes), 'multipart/form-data', LIMITS)).rejects.toMatchObject({

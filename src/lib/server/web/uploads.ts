@@ -85,6 +85,15 @@ export async function* within(
 	if (bytes > most) throw new Refusal(413, tooLarge);
 }
 
+/** Reads what is left of a body. Who has gone sends no more. @throws Unread for too much of it */
+async function passOver(body: Reader, limits: BodyLimits): Promise<void> {
+	try {
+		for await (const chunk of within(body, limits)) void chunk;
+	} catch (error) {
+		if (error instanceof Unread) throw error;
+	}
+}
+
 export class Uploads {
 	private readonly all = pLimit(AT_ONCE);
 	private readonly lines = new Map<string, LimitFunction>();
@@ -157,7 +166,7 @@ export class Uploads {
 			await forget();
 			const cause: unknown = error instanceof Refusal ? error : refused.signal.reason;
 			if (cause instanceof Unread) throw cause;
-			for await (const chunk of within(body, limits)) void chunk;
+			await passOver(body, limits);
 			throw cause instanceof Refusal ? cause : new Refusal(400, NO_FORM);
 		}
 	}

@@ -4,10 +4,7 @@ import type * as NodeFiles from 'node:fs';
 import type * as NodeFilesLater from 'node:fs/promises';
 import type { FileHandle } from 'node:fs/promises';
 import { join } from 'node:path';
-import { beforeEach, expect, it, vi } from 'vitest';
-import { pack } from '$lib/server/backup/archive';
-import { filesIn } from '$lib/server/platform/files';
-import { keepFile } from '$lib/server/platform/row-files';
+import { afterAll, beforeEach, expect, it, vi } from 'vitest';
 import { ownFolder } from '../support/directories';
 
 /** What the system was asked for, in order: `sync <path>`, `name <path>`. */
@@ -37,6 +34,13 @@ vi.mock('node:fs/promises', async (original) => {
 	};
 	return { ...files, default: { ...files, open, rename }, open, rename };
 });
+
+// Files before this one have loaded these with what the system really has; files after it shall again.
+vi.resetModules();
+afterAll(() => vi.resetModules());
+const { pack } = await import('$lib/server/backup/archive');
+const { filesIn } = await import('$lib/server/platform/files');
+const { keepFile } = await import('$lib/server/platform/row-files');
 
 const folder = ownFolder('power-files');
 beforeEach(() => {

@@ -7,12 +7,11 @@ import { dirname, join } from 'node:path';
 import type { NodeFS } from '@electric-sql/pglite/nodefs';
 import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
 import type * as NodeFiles from 'node:fs';
-import { describe, expect, it, vi } from 'vitest';
+import { afterAll, describe, expect, it, vi } from 'vitest';
 import { seededRandom } from '$core/stats';
 import { checkIn } from '$lib/server/attendance/check-in';
 import { openLink, personOf } from '$lib/server/auth/link';
 import { READERS, type Database } from '$lib/server/db/database';
-import { synced, SyncedFiles } from '$lib/server/db/disk';
 import { databaseOn, openPglite } from '$lib/server/db/pglite';
 import { realClock } from '$lib/server/platform/clock';
 import { randomIds } from '$lib/server/platform/ids';
@@ -33,6 +32,11 @@ vi.mock('node:fs', async (original) => {
 	};
 	return { ...fs, default: { ...fs, fsyncSync }, fsyncSync };
 });
+
+// Files before this one may have loaded it with what the system really has.
+vi.resetModules();
+afterAll(() => vi.resetModules());
+const { synced, SyncedFiles } = await import('$lib/server/db/disk');
 
 type Op =
 	| { kind: 'write'; path: string; at: number; bytes: Buffer }

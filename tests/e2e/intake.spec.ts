@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 /** The questions before the start, the hold, and who gets what. */
 import { noBarriers } from './barriers';
 import { answerQuestions, asCoach, expect, openPlace, phoneOf, ready, test } from './support';
@@ -144,12 +146,24 @@ test('a coach fills in for somebody who is on the telephone', async ({ page, dem
 	await expect(page.getByRole('heading', { name: 'Your health' })).toBeVisible();
 });
 
+/** The path with which somebody confirms that they join, from the last letter to them. */
+function linkMailedTo(email: string, worker: number): string {
+	const outbox = join('.cache', `e2e-data-${worker}`, 'outbox');
+	const letters = readdirSync(outbox)
+		.filter((name) => name.endsWith('.eml'))
+		.sort()
+		.map((name) => readFileSync(join(outbox, name), 'utf8'));
+	const letter = letters.findLast((text) => text.includes(`To: ${email}`)) ?? '';
+	// Lines of a message are broken by a = at their end (RFC 2045, 6.7).
+	return /\/start\/[A-Z2-9]{8}\/[\w.-]+/.exec(letter.replace(/=\r\n/g, ''))?.[0] ?? 'no letter';
+}
+
 test('somebody joins on the page of a challenge, and takes out and deletes what is kept of them', async ({
 	page,
 	demo,
 	browser,
 	site
-}) => {
+}, { parallelIndex }) => {
 	await asCoach(page, demo);
 	await openPlace(page, 'People');
 	// Others of this browser's tests may have enrolled somebody.
@@ -175,6 +189,12 @@ test('somebody joins on the page of a challenge, and takes out and deletes what 
 	await expect(phone.getByLabel('Your name')).toHaveValue('Tindra Vesk');
 	await phone.getByLabel('Email address').fill('tindra@hutseason.example');
 	await phone.getByRole('button', { name: 'Join' }).click();
+	await expect(phone.getByText('Check your mail')).toBeVisible();
+	await phone.goto(linkMailedTo('tindra@hutseason.example', parallelIndex));
+	await ready(phone);
+	await noBarriers(phone, 'the page on which joining is confirmed');
+	await expect(phone.getByText('You join as Tindra Vesk')).toBeVisible();
+	await phone.getByRole('button', { name: 'Yes, I join' }).click();
 	await expect(phone.getByRole('heading', { name: 'You’re in' })).toBeVisible();
 	await expect(phone.getByLabel('Copy the link').first()).toHaveValue(/\/join\/[\w-]{20,}$/);
 	await noBarriers(phone, 'the link of somebody who joined');
@@ -197,6 +217,10 @@ test('somebody joins on the page of a challenge, and takes out and deletes what 
 	await later.getByLabel('Your name').fill('Okello Marwa');
 	await later.getByLabel('Email address').fill('okello@hutseason.example');
 	await later.getByLabel('Time zone').fill('Africa/Kampala');
+	await later.getByRole('button', { name: 'Put me on the waiting list' }).click();
+	await expect(later.getByText('Check your mail')).toBeVisible();
+	await later.goto(linkMailedTo('okello@hutseason.example', parallelIndex));
+	await ready(later);
 	await later.getByRole('button', { name: 'Put me on the waiting list' }).click();
 	await expect(later.getByText('You’re on the list')).toBeVisible();
 	await later.context().close();

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { EncryptJWT, jwtDecrypt } from 'jose';
 import { TryLimit } from '$lib/server/auth/limits';
 import { joinSettingOf, openJoin, waitingOf } from '$lib/server/people/join';
-import { askToJoin, openWish, sealWish } from '$lib/server/people/join-wish';
+import { askToJoin, openWish, sealWish, wishFrom } from '$lib/server/people/join-wish';
 import { enrolmentsOf } from '$lib/server/people/enrolments';
 import { readSetting } from '$lib/server/platform/settings';
 import type { Letter } from '$lib/server/platform/mail';
@@ -22,7 +22,11 @@ beforeEach(async () => {
 	code = (await joinSettingOf(context.db, world.challenge.id)).code!;
 });
 
-const ask = (raw: object = NEW) => askToJoin(context, mail, code, raw, ORIGIN);
+const ask = async (raw: object = NEW) => {
+	const wish = wishFrom(raw);
+	await askToJoin(context, mail, code, wish, ORIGIN);
+	return wish;
+};
 const sealedIn = ({ text }: Letter) => /\/start\/[A-Z2-9]{8}\/([\w.-]+)/.exec(text)![1]!;
 /** Everything that the database holds of tables, as text. */
 async function everything(): Promise<string> {

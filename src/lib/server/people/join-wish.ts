@@ -17,6 +17,9 @@ import { joinPage, type JoinPage } from './join';
 
 export type JoinWish = InferType<typeof joinSchema>;
 
+/** What somebody asks for. @throws Refusal 400 with faults */
+export const wishFrom = (raw: unknown): JoinWish => validate(joinSchema, raw);
+
 /** A letter can be answered for this long: seconds. */
 const GOOD_FOR = 86_400;
 const KEY = 'join key';
@@ -60,7 +63,7 @@ export async function openWish(
 			contentEncryptionAlgorithms: ['A256GCM'],
 			requiredClaims: ['exp']
 		});
-		return validate(joinSchema, payload);
+		return wishFrom(payload);
 	} catch (cause) {
 		if (!(cause instanceof errors.JOSEError)) throw cause;
 		throw new Refusal(
@@ -73,17 +76,16 @@ export async function openWish(
 /**
  * Sends somebody the letter with which they join. Known or not, they get the same.
  * @param origin where the application is reached
- * @throws Refusal 400, 404 for a code that leads nowhere, 503 when no mail can be sent
+ * @throws Refusal 404 for a code that leads nowhere, 503 when no mail can be sent
  */
 export async function askToJoin(
 	context: Context,
 	mail: Mail,
 	code: string,
-	raw: unknown,
+	wish: JoinWish,
 	origin: string
-): Promise<JoinWish> {
+): Promise<void> {
 	const page = await joinPage(context, code);
-	const wish = validate(joinSchema, raw);
 	const sealed = await sealWish(context, code, wish);
 	try {
 		await mail.send(letterOf(page, wish, `${origin}/start/${code.toUpperCase()}/${sealed}`));
@@ -93,7 +95,6 @@ export async function askToJoin(
 			{ cause }
 		);
 	}
-	return wish;
 }
 
 const letterOf = ({ challenge, coach }: JoinPage, { name, email }: JoinWish, link: string) => ({

@@ -1,4 +1,4 @@
-import { askToJoin } from '$lib/server/people/join-wish';
+import { askToJoin, wishFrom } from '$lib/server/people/join-wish';
 import { joinPage } from '$lib/server/people/join';
 import { hashToken } from '$lib/server/platform/ids';
 import { orError, orFail } from '$lib/server/web/http';
@@ -23,11 +23,11 @@ async function asked(event: RequestEvent, typed: Record<string, unknown>): Promi
 	const { app } = event.locals;
 	const origin = originFor(event);
 	if (!origin) return '';
+	const wish = wishFrom(typed);
 	await app.limits.join.take(networkIn(event));
-	if (typeof typed.email === 'string')
-		await app.limits.join.take(hashToken(`join ${typed.email.trim().toLowerCase()}`));
-	const { email } = await askToJoin(app, app.mail, event.params.code, typed, origin);
-	return email;
+	await app.limits.join.take(hashToken(`join ${wish.email}`));
+	await askToJoin(app, app.mail, event.params.code, wish, origin);
+	return wish.email;
 }
 
 export const actions: Actions = {

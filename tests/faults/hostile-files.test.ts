@@ -192,8 +192,8 @@ describe('files hold nobody up, and are not held', () => {
 		};
 		let sent: number[] = [];
 		bounded(await costs(async () => (sent = await Promise.all(many(8, 0).map(stranger)))));
-		// What is far too large is not taken to its end.
-		expect(Math.max(...sent)).toBeLessThan(20 * 1024 * 1024);
+		// What is far too large is not taken to its end; some of it is on its way when the connection ends.
+		expect(Math.max(...sent)).toBeLessThan(28 * 1024 * 1024);
 	}, 60_000);
 });
 

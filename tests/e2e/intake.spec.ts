@@ -189,12 +189,12 @@ test('somebody joins on the page of a challenge, and takes out and deletes what 
 	await expect(phone.getByLabel('Your name')).toHaveValue('Tindra Vesk');
 	await phone.getByLabel('Email address').fill('tindra@hutseason.example');
 	await phone.getByRole('button', { name: 'Join' }).click();
-	await expect(phone.getByText('Check your mail')).toBeVisible();
+	await expect(phone.getByText('Check your email')).toBeVisible();
 	await phone.goto(linkMailedTo('tindra@hutseason.example', parallelIndex));
 	await ready(phone);
 	await noBarriers(phone, 'the page on which joining is confirmed');
-	await expect(phone.getByText('You join as Tindra Vesk')).toBeVisible();
-	await phone.getByRole('button', { name: 'Yes, I join' }).click();
+	await expect(phone.getByText('You’re joining as Tindra Vesk')).toBeVisible();
+	await phone.getByRole('button', { name: 'Yes, join' }).click();
 	await expect(phone.getByRole('heading', { name: 'You’re in' })).toBeVisible();
 	await expect(phone.getByLabel('Copy the link').first()).toHaveValue(/\/join\/[\w-]{20,}$/);
 	await noBarriers(phone, 'the link of somebody who joined');
@@ -218,7 +218,7 @@ test('somebody joins on the page of a challenge, and takes out and deletes what 
 	await later.getByLabel('Email address').fill('okello@hutseason.example');
 	await later.getByLabel('Time zone').fill('Africa/Kampala');
 	await later.getByRole('button', { name: 'Put me on the waiting list' }).click();
-	await expect(later.getByText('Check your mail')).toBeVisible();
+	await expect(later.getByText('Check your email')).toBeVisible();
 	await later.goto(linkMailedTo('okello@hutseason.example', parallelIndex));
 	await ready(later);
 	await later.getByRole('button', { name: 'Put me on the waiting list' }).click();

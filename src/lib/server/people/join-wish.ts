@@ -102,7 +102,7 @@ const letterOf = ({ challenge, coach }: JoinPage, { name, email }: JoinWish, lin
 	subject: `Join ${challenge.name}?`.slice(0, 120),
 	text: `Hello ${calledBy(name)},
 
-someone asked to join ${challenge.name} with ${coach}, with this address. If it was you, confirm it within a day:
+Someone asked to join ${challenge.name} with ${coach}, with this address. If it was you, confirm it within a day:
 
 ${link}
 

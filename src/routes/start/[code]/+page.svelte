@@ -24,7 +24,7 @@
 		</p>
 	{:else if form && 'sent' in form && form.sent}
 		<div class="remark" role="status">
-			<p class="text-xl font-semibold">Check your mail</p>
+			<p class="text-xl font-semibold">Check your email</p>
 			<p>
 				We’ve sent a link to {form.sent}. Open it within a day to join. Nothing is kept about you before that.
 			</p>

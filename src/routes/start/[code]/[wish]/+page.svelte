@@ -26,12 +26,12 @@
 		</div>
 	{:else}
 		<form method="post" use:enhance class="flex flex-col gap-4">
-			<p>You join as <b>{data.name}</b>, {data.email}.</p>
+			<p>You’re joining as <b>{data.name}</b>, {data.email}.</p>
 			{#if form && 'message' in form && form.message}<p class="field-fault" role="alert">
 					{form.message}
 				</p>{/if}
 			<button class="btn btn-primary min-h-14 text-lg"
-				>{data.page.places === 0 ? 'Put me on the waiting list' : 'Yes, I join'}</button
+				>{data.page.places === 0 ? 'Put me on the waiting list' : 'Yes, join'}</button
 			>
 		</form>
 	{/if}

@@ -80,4 +80,4 @@ it('of two processes on one database one is killed during an upload: the other g
 	expect(readdirSync(join(directory, SENT))).toEqual([]);
 	expect(readdirSync(join(directory, 'pictures'))).toHaveLength(1);
 	await db.close();
-}, 120_000);
+}, 300_000);

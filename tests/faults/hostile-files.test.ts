@@ -8,7 +8,7 @@ import { enrol } from '$lib/server/people/enrolments';
 import { growthOf, longestWait, startBystander, type Bystander } from '../support/bystander';
 import { clip } from '../support/clips';
 import { cookieOf } from '../support/server';
-import { FORM, serveWorld, type Served } from '../support/served';
+import { FORM, formOf, many, serveWorld, type Served } from '../support/served';
 
 let served: Served;
 let bystander: Bystander;
@@ -33,15 +33,8 @@ afterAll(async () => {
 	await served.server.stop();
 });
 
-const many = <T>(count: number, of: T): T[] => Array.from({ length: count }, () => of);
 const longest = (work: () => Promise<unknown>): Promise<number> =>
 	longestWait(served.server, `${served.server.url}/healthz`, bystander, work);
-
-function formOf(fields: Record<string, string>): FormData {
-	const form = new FormData();
-	for (const [name, value] of Object.entries(fields)) form.set(name, value);
-	return form;
-}
 
 /** Milliseconds that others wait at most, and megabytes that the process grows by. */
 const WAIT = 500;

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { heldBy, longestWait, startBystander, type Bystander } from '../support/bystander';
-import { FORM, serveWorld, type Served } from '../support/served';
+import { FORM, formOf, many, serveWorld, type Served } from '../support/served';
 
 let served: Served;
 let challenge: string;
@@ -17,17 +17,8 @@ afterAll(async () => {
 	await served.server.stop();
 });
 
-const many = <T>(count: number, of: T): T[] => Array.from({ length: count }, () => of);
-
 const longest = (work: () => Promise<unknown>): Promise<number> =>
 	longestWait(served.server, `${served.server.url}/healthz`, bystander, work);
-
-/** Fields of a form with a file in it. */
-function formOf(fields: Record<string, string>): FormData {
-	const form = new FormData();
-	for (const [name, value] of Object.entries(fields)) form.set(name, value);
-	return form;
-}
 
 const part = (exercise: string) => ({
 	exercise,

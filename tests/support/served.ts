@@ -21,6 +21,16 @@ export interface Served {
 }
 
 export const FORM = 'application/x-www-form-urlencoded';
+/** The same so many times. */
+export const many = <T>(count: number, of: T): T[] => Array.from({ length: count }, () => of);
+
+/** Fields of a form that may have a file in it. */
+export function formOf(fields: Record<string, string>): FormData {
+	const form = new FormData();
+	for (const [name, value] of Object.entries(fields)) form.set(name, value);
+	return form;
+}
+
 export const cookieIn = (answer: Response): string =>
 	(answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
 

@@ -95,7 +95,13 @@ async function forgetUnknown(request: Request, response: Response): Promise<void
 		await forgetPerson();
 }
 
-async function page(request: Request): Promise<Response> {
+/** Tells a window that what it shows in place of a late answer is out of date. */
+async function tellFresher(id: string): Promise<void> {
+	(await worker.clients.get(id))?.postMessage({ fresher: true });
+}
+
+/** @param window id of the window that asks, or that the page is for */
+async function page(request: Request, window: string): Promise<Response> {
 	const cache = await caches.open(PAGES);
 	const url = new URL(request.url);
 	const fresh = fetch(request).then(async (response) => {
@@ -110,7 +116,13 @@ async function page(request: Request): Promise<Response> {
 	try {
 		const first = await Promise.race([fresh, patience]);
 		if (first) return first;
-		return (await cache.match(keptAs(url))) ?? (await fresh);
+		const known = await cache.match(keptAs(url));
+		if (!known) return await fresh;
+		void fresh.then(
+			() => tellFresher(window),
+			() => undefined
+		);
+		return known;
 	} catch (cause) {
 		const known = await cache.match(keptAs(url));
 		if (known) return known;
@@ -125,7 +137,7 @@ worker.addEventListener('fetch', (event) => {
 	if (request.method !== 'GET') return;
 	if (BUILT.has(url.pathname)) event.respondWith(asset(request));
 	else if (url.pathname === OFFLINE) event.respondWith(offlinePage(request));
-	else if (isKept(url.pathname)) event.respondWith(page(request));
+	else if (isKept(url.pathname)) event.respondWith(page(request, event.resultingClientId || event.clientId));
 	else if (request.mode === 'navigate' || /^\/(?:me|api\/me)\//.test(url.pathname))
 		event.respondWith(other(request));
 });

@@ -2,8 +2,19 @@ import { spawn } from 'node:child_process';
 import { test as base, expect, type Browser, type Cookie, type Page } from '@playwright/test';
 import { SLIP } from '../support/slips';
 
+interface Site {
+	url: string;
+	/** Answers nobody while work goes on. */
+	standStill: (work: () => Promise<unknown>) => Promise<void>;
+}
+
+interface DemoServer extends Site {
+	stop: () => Promise<void>;
+	log: () => string;
+}
+
 /** The demo in a process of its own. Rejects with what it wrote when it ends instead of starting. */
-function demoServer(index: number): Promise<{ url: string; stop: () => Promise<void>; log: () => string }> {
+function demoServer(index: number): Promise<DemoServer> {
 	const child = spawn(process.execPath, ['tests/support/e2e-server.mjs', String(index)], {
 		stdio: ['ignore', 'pipe', 'pipe']
 	});
@@ -20,6 +31,10 @@ function demoServer(index: number): Promise<{ url: string; stop: () => Promise<v
 			};
 			resolve({
 				url,
+				standStill: async (work) => {
+					child.kill('SIGSTOP');
+					await work().finally(() => child.kill('SIGCONT'));
+				},
 				stop,
 				log: () =>
 					output
@@ -85,15 +100,15 @@ const slipsIn = (slip: string): string[] => {
 };
 
 /** A test whose pages may not complain: no error in the console, no blocked source, no page error, no slip on a canvas. */
-export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { site: string }>({
-	site: [
+export const test = base.extend<{ demo: DemoSignIn; complaints: string[]; site: string }, { server: Site }>({
+	server: [
 		// eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern
 		async ({}, use, { parallelIndex }) => {
-			const { url, stop, log } = await demoServer(parallelIndex);
+			const { url, standStill, stop, log } = await demoServer(parallelIndex);
 			const { email, password, links } = (await (
 				await fetch(`${url}/api/demo/sign-in`)
 			).json()) as DemoSignIn;
-			await use(url);
+			await use({ url, standStill });
 			await stop();
 			expect(log()).toContain('"msg":"request"');
 			const people = Object.entries(links).flat();
@@ -102,6 +117,7 @@ export const test = base.extend<{ demo: DemoSignIn; complaints: string[] }, { si
 		},
 		{ scope: 'worker', timeout: 180_000 }
 	],
+	site: async ({ server }, use) => use(server.url),
 	baseURL: async ({ site }, use) => use(site),
 	demo: async ({ request }, use) => {
 		await use((await (await request.get('/api/demo/sign-in')).json()) as DemoSignIn);

@@ -149,15 +149,16 @@ describe('nobody else waits for', () => {
 		60_000
 	);
 
-	it('the measure: a server that stands still for a second is seen, a machine that does is not', async () => {
+	it('the measure: a server that stands still for two seconds is seen, a machine that does is not', async () => {
 		const still =
 			(...processes: { pid?: number }[]) =>
 			async () => {
 				for (const { pid } of processes) process.kill(pid!, 'SIGSTOP');
-				await new Promise((resolve) => setTimeout(resolve, 1000));
+				await new Promise((resolve) => setTimeout(resolve, 2000));
 				for (const { pid } of processes) process.kill(pid!, 'SIGCONT');
 			};
-		expect(await longest(still(served.server.process))).toBeGreaterThan(900);
+		// What the host takes away meanwhile is taken off: half of it is left at least.
+		expect(await longest(still(served.server.process))).toBeGreaterThan(1000);
 		// Wakened, the server may have something to do of its own: the shortest of three has least of it.
 		const waits = [];
 		for (let i = 0; i < 3; i++) waits.push(await longest(still(served.server.process, bystander.process)));

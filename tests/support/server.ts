@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { join } from 'node:path';
+import { scripts } from '../../package.json';
 
 export interface RunningServer {
 	url: string;
@@ -12,9 +12,10 @@ export interface RunningServer {
 	kill: () => Promise<void>;
 }
 
-/** Starts the built application in a process of its own; rejects with its output when it ends instead. */
+/** Starts the built application in a process of its own, as `npm start` does; rejects with its output when it ends instead. */
 export function startServer(env: Record<string, string>): Promise<RunningServer> {
-	const child = spawn(process.execPath, [join(process.cwd(), 'scripts', 'start.mjs')], {
+	// The shell becomes the server: signals reach it.
+	const child = spawn('bash', ['-c', scripts.start.replace('node', 'exec node')], {
 		env: { ...process.env, PORT: '0', HOST: '127.0.0.1', CADREX_LOG: 'info', TEST_DATABASE_URL: '', ...env },
 		stdio: ['ignore', 'pipe', 'pipe']
 	});

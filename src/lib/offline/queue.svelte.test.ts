@@ -4,7 +4,10 @@ import { passingStore } from './store';
 
 // A browser without locks.
 beforeEach(() => vi.stubGlobal('navigator', {}));
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+	vi.unstubAllGlobals();
+	vi.restoreAllMocks();
+});
 const answering = (status: number, body: object = {}) =>
 	vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify(body), { status })));
 const offline = () => vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')));
@@ -52,4 +55,25 @@ it('says that nothing is kept where there is neither room nor a connection', asy
 	});
 	answering(409, { message: 'This day closed.' });
 	expect(await send(one)).toEqual({ refused: 'This day closed.', kept: false });
+});
+
+it('tells a page that was asked for before the last one sent what waited', async () => {
+	const local = new Map<string, string>();
+	vi.stubGlobal('localStorage', {
+		getItem: (key: string) => local.get(key) ?? null,
+		setItem: (key: string, value: string) => local.set(key, value)
+	});
+	vi.stubGlobal('window', new EventTarget());
+	answering(201);
+	await send(queue());
+	const told = async (asked: number) => {
+		vi.spyOn(performance, 'timeOrigin', 'get').mockReturnValue(asked);
+		const sent = vi.fn();
+		const stop = queue().watch('mine', sent);
+		await new Promise((resolve) => setTimeout(resolve, 20));
+		stop();
+		return sent.mock.calls.length;
+	};
+	expect(await told(Date.now() - 1000)).toBe(1);
+	expect(await told(Date.now() + 1000)).toBe(0);
 });

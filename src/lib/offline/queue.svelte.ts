@@ -1,14 +1,37 @@
 /** The queue of this device as pages see it: what waits, and what was refused. */
 import { deviceStore, passingStore, type DeviceStore } from './store';
-import { oneAtATime, SendQueue, sendTo, type Left, type ToSend } from './queue';
+import { oneAtATime, SendQueue, sendTo, type Left, type Send, type ToSend } from './queue';
 
 const URLS = { 'check-in': '/api/me/checkins', stop: '/api/me/stops' };
 /** Milliseconds until the second try while something waits; each wait after it is twice as long, up to the longest. */
 const SOON = 2000;
 const LONGEST = 20_000;
 
+/** Where a device notes when it last sent something, in epoch milliseconds. */
+const LAST_SENT = 'cadrex.sent';
+
+/** Notes when something was taken: a page that was fetched before shows what was true before. */
+const sendAndNote: Send = async (kind, body) => {
+	const answer = await sendTo(URLS)(kind, body);
+	try {
+		if (answer?.taken) localStorage.setItem(LAST_SENT, String(Date.now()));
+	} catch {
+		// A device that keeps nothing shows what is new with the next page.
+	}
+	return answer;
+};
+
+/** Whether something was sent since this page was asked for: by the page that was left for it, or by another. */
+function wasSentSince(asked: number): boolean {
+	try {
+		return Number(localStorage.getItem(LAST_SENT) ?? -Infinity) >= asked;
+	} catch {
+		return false;
+	}
+}
+
 const queueOn = (store: DeviceStore, enrolment: string): SendQueue =>
-	new SendQueue(store, enrolment, sendTo(URLS), oneAtATime, () => Date.now());
+	new SendQueue(store, enrolment, sendAndNote, oneAtATime, () => Date.now());
 
 /** What came of a result that a page sends. */
 export interface Sent {
@@ -96,12 +119,17 @@ export class DeviceQueue {
 
 	/** Sends as soon as there is a connection, for as long as a page is open. @param sent is called when something got through */
 	watch(enrolment: string, sent: () => void): () => void {
+		// A page that is left sends what waits while the next one is on its way.
+		let shownFrom = performance.timeOrigin;
 		const look = async () => {
 			// What was kept before the page was opened is known only once the queue is.
 			await this.open(enrolment);
 			const before = this.left.waiting.length;
 			await this.flush(enrolment);
-			if (this.left.waiting.length < before) sent();
+			if (this.left.waiting.length < before || wasSentSince(shownFrom)) {
+				shownFrom = Date.now();
+				sent();
+			}
 		};
 		let timer: ReturnType<typeof setTimeout>;
 		const tryIn = (wait: number) => {

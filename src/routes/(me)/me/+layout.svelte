@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { dev } from '$app/environment';
-	import { goto } from '$app/navigation';
+	import { goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import WaitingResults from '$lib/features/me/WaitingResults.svelte';
 	import type { LayoutProps } from './$types';
@@ -11,9 +11,19 @@
 		// In development nothing is kept: what is being changed has to be seen.
 		if (dev || !('serviceWorker' in navigator)) return;
 		void navigator.serviceWorker.register('/service-worker.js', { type: 'module' });
-		navigator.serviceWorker.addEventListener('message', openAsked);
-		return () => navigator.serviceWorker.removeEventListener('message', openAsked);
+		navigator.serviceWorker.addEventListener('message', hear);
+		return () => navigator.serviceWorker.removeEventListener('message', hear);
 	});
+	/** Milliseconds in which a page that came late is renewed once at most: on a slow line each renewal comes late as well. */
+	const SELDOM = 60_000;
+	let renewed = -SELDOM;
+	function hear(event: MessageEvent<{ open?: string; fresher?: boolean }>) {
+		if (event.data.fresher) {
+			if (performance.now() - renewed < SELDOM) return;
+			renewed = performance.now();
+			void invalidateAll();
+		} else openAsked(event);
+	}
 	/** A tap on a reminder opens its page here. A person in the middle of a session is left in it. */
 	function openAsked({ data: message, ports }: MessageEvent<{ open?: string }>) {
 		if (!message.open) return;

@@ -170,9 +170,10 @@ async function keep({ owner, paths, anew }: Wanted): Promise<void> {
 		const [html, data] = await Promise.all([fetch(path), fetch(`${path}/__data.json`)]);
 		if (!html.ok || html.redirected) continue;
 		const linked = linkedIn(await html.clone().text(), html.headers.get('link'), at);
+		// What it is made of first: a page that is there is there whole, whenever the connection goes.
+		for (const href of linked) if (BUILT.has(href) && !(await assets.match(href))) await assets.add(href);
 		await own.put(at, html);
 		if (data.ok) await own.put(`${at}/__data.json`, data);
-		for (const href of linked) if (BUILT.has(href) && !(await assets.match(href))) await assets.add(href);
 	}
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isKept, isRefreshed, isWhole, keptAs, keptPages, linkedIn } from './pages';
+import { isKept, isRefreshed, isWhole, keptAs, keptPages, linkedIn, mayReload } from './pages';
 
 describe('pages on a device', () => {
 	it('are those that somebody needs without a connection', () => {
@@ -86,4 +86,19 @@ describe('the pages that can be opened without a connection', () => {
 			{ path: '/me/stop', name: 'I had to stop' }
 		]);
 	});
+});
+
+it('a window opens its page anew by itself once in a while, and not for ever', () => {
+	const kept = new Map<string, string>();
+	const window = {
+		getItem: (key: string) => kept.get(key) ?? null,
+		setItem: (key: string, value: string) => void kept.set(key, value)
+	};
+	expect([0, 1000, 29_000, 31_000, 32_000].map((now) => mayReload(window, now))).toEqual([
+		true,
+		false,
+		false,
+		true,
+		false
+	]);
 });

@@ -72,3 +72,15 @@ export function keptPages(addresses: readonly string[]): KeptPage[] {
 	found.sort((a, b) => a.rank - b.rank || (a.path < b.path ? -1 : 1));
 	return found.map(({ path, name }) => ({ path, name }));
 }
+
+/** Where a window notes when it was last opened anew by itself. */
+const RELOADED = 'cadrex.reloaded';
+/** Milliseconds in which a window is opened anew once at most: a page that lacks a part would be for ever. */
+const ONCE_IN = 30_000;
+
+/** Whether a window may open its page anew by itself, at most once in a while; notes that it does. @param now epoch milliseconds */
+export function mayReload(window: Pick<Storage, 'getItem' | 'setItem'>, now: number): boolean {
+	if (now - Number(window.getItem(RELOADED) ?? -Infinity) < ONCE_IN) return false;
+	window.setItem(RELOADED, String(now));
+	return true;
+}

@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import EmergencyCall from './EmergencyCall.svelte';
 	import { PAGES } from '$lib/offline/forget';
-	import { keptAs, keptPages, type KeptPage } from '$lib/offline/pages';
+	import { keptAs, keptPages, mayReload, type KeptPage } from '$lib/offline/pages';
 
 	/** What this device can show without a connection. */
 	let {
@@ -13,7 +13,12 @@
 		if (!('caches' in window)) return void (pages = []);
 		const cache = await caches.open(PAGES);
 		// Its data alone wasn't on the device: the page as a whole may be.
-		if (to === null && (await cache.match(keptAs(new URL(location.href))))) return location.reload();
+		if (
+			to === null &&
+			(await cache.match(keptAs(new URL(location.href)))) &&
+			mayReload(sessionStorage, Date.now())
+		)
+			return location.reload();
 		const kept = await cache.keys();
 		pages = keptPages(kept.map(({ url }) => url));
 	});

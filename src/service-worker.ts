@@ -95,12 +95,12 @@ async function forgetUnknown(request: Request, response: Response): Promise<void
 		await forgetPerson();
 }
 
-/** Tells a window that what it shows in place of a late answer is out of date. */
+/** Notifies a window that the stored page it shows is out of date, because the server's response has arrived. */
 async function tellFresher(id: string): Promise<void> {
 	(await worker.clients.get(id))?.postMessage({ fresher: true });
 }
 
-/** @param window id of the window that asks, or that the page is for */
+/** @param window client id of the requesting window, or of the window being navigated */
 async function page(request: Request, window: string): Promise<Response> {
 	const cache = await caches.open(PAGES);
 	const url = new URL(request.url);
@@ -170,7 +170,7 @@ async function keep({ owner, paths, anew }: Wanted): Promise<void> {
 		const [html, data] = await Promise.all([fetch(path), fetch(`${path}/__data.json`)]);
 		if (!html.ok || html.redirected) continue;
 		const linked = linkedIn(await html.clone().text(), html.headers.get('link'), at);
-		// What it is made of first: a page that is there is there whole, whenever the connection goes.
+		// Scripts and styles before the page: a stored page is complete even if the connection drops here.
 		for (const href of linked) if (BUILT.has(href) && !(await assets.match(href))) await assets.add(href);
 		await own.put(at, html);
 		if (data.ok) await own.put(`${at}/__data.json`, data);

@@ -202,7 +202,7 @@ test('without a connection somebody who had to stop finds help, and the coach is
 	await sign.getByRole('button', { name: 'Somebody qualified said yes' }).click();
 	await expect(sign).toHaveCount(0);
 
-	// What is kept stands in for an answer that takes long, and gives way to it.
+	// The stored page is shown while the server is slow, and is replaced once the response arrives.
 	await server.standStill(async () => {
 		await phone.goto('/me');
 		await expect(held).toBeVisible();

@@ -4,7 +4,7 @@ import { SLIP } from '../support/slips';
 
 interface Site {
 	url: string;
-	/** Answers nobody while work goes on. */
+	/** Suspends the server while `work` runs. */
 	standStill: (work: () => Promise<unknown>) => Promise<void>;
 }
 

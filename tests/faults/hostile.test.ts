@@ -157,7 +157,7 @@ describe('nobody else waits for', () => {
 				await new Promise((resolve) => setTimeout(resolve, 2000));
 				for (const { pid } of processes) process.kill(pid!, 'SIGCONT');
 			};
-		// What the host takes away meanwhile is taken off: half of it is left at least.
+		// `longest` subtracts the time that the host stole; at least half must remain.
 		expect(await longest(still(served.server.process))).toBeGreaterThan(1000);
 		// Wakened, the server may have something to do of its own: the shortest of three has least of it.
 		const waits = [];

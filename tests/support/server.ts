@@ -14,8 +14,8 @@ export interface RunningServer {
 
 /** Starts the built application in a process of its own, as `npm start` does; rejects with its output when it ends instead. */
 export function startServer(env: Record<string, string>): Promise<RunningServer> {
-	// The shell becomes the server: signals reach it.
-	const child = spawn('bash', ['-c', scripts.start.replace('node', 'exec node')], {
+	// `exec` replaces the shell, so signals reach the server.
+	const child = spawn('sh', ['-c', scripts.start.replace('node', 'exec node')], {
 		env: { ...process.env, PORT: '0', HOST: '127.0.0.1', CADREX_LOG: 'info', TEST_DATABASE_URL: '', ...env },
 		stdio: ['ignore', 'pipe', 'pipe']
 	});

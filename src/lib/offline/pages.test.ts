@@ -88,13 +88,13 @@ describe('the pages that can be opened without a connection', () => {
 	});
 });
 
-it('a window opens its page anew by itself once in a while, and not for ever', () => {
+it('a page reloads itself once within thirty seconds, not in a loop', () => {
 	const kept = new Map<string, string>();
-	const window = {
+	const storage = {
 		getItem: (key: string) => kept.get(key) ?? null,
 		setItem: (key: string, value: string) => void kept.set(key, value)
 	};
-	expect([0, 1000, 29_000, 31_000, 32_000].map((now) => mayReload(window, now))).toEqual([
+	expect([0, 1000, 29_000, 31_000, 32_000].map((now) => mayReload(storage, now))).toEqual([
 		true,
 		false,
 		false,

@@ -10,7 +10,7 @@ export const isKept = (path: string): boolean => REFRESHED.test(path) || QUESTIO
 /** Whether each look at a page is what is kept of it from then on. */
 export const isRefreshed = (path: string): boolean => REFRESHED.test(path);
 
-/** Which parts of its data a page asks for anew, digit by digit. */
+/** Query parameter that marks the parts of a page's data to reload, one digit per part. */
 const ASKED = 'x-sveltekit-invalidated';
 
 /** Whether an answer is all of a page: of its data alone a part may have been asked for. */
@@ -43,7 +43,7 @@ export function linkedIn(html: string, header: string | null, page: string): str
 	return [...paths];
 }
 
-/** What a kept page is called, by its path. */
+/** Titles of stored pages by path. */
 const NAMES: readonly (readonly [RegExp, (day: string) => string])[] = [
 	[/^\/me$/, () => 'Today'],
 	[/^\/me\/day\/(\d+)\/run$/, (day) => `Session of day ${day}`],
@@ -73,14 +73,18 @@ export function keptPages(addresses: readonly string[]): KeptPage[] {
 	return found.map(({ path, name }) => ({ path, name }));
 }
 
-/** Where a window notes when it was last opened anew by itself. */
+/** Key in session storage: time of the last automatic reload, epoch milliseconds. */
 const RELOADED = 'cadrex.reloaded';
-/** Milliseconds in which a window is opened anew once at most: a page that lacks a part would be for ever. */
-const ONCE_IN = 30_000;
+/** Minimum time between automatic reloads, in milliseconds; prevents a loop when a stored page lacks one of its scripts. */
+const RELOAD_INTERVAL = 30_000;
 
-/** Whether a window may open its page anew by itself, at most once in a while; notes that it does. @param now epoch milliseconds */
-export function mayReload(window: Pick<Storage, 'getItem' | 'setItem'>, now: number): boolean {
-	if (now - Number(window.getItem(RELOADED) ?? -Infinity) < ONCE_IN) return false;
-	window.setItem(RELOADED, String(now));
+/**
+ * Whether the page may reload itself now; records the reload if so.
+ * @param storage of this window
+ * @param now epoch milliseconds
+ */
+export function mayReload(storage: Pick<Storage, 'getItem' | 'setItem'>, now: number): boolean {
+	if (now - Number(storage.getItem(RELOADED) ?? -Infinity) < RELOAD_INTERVAL) return false;
+	storage.setItem(RELOADED, String(now));
 	return true;
 }

@@ -57,7 +57,7 @@ it('says that nothing is kept where there is neither room nor a connection', asy
 	expect(await send(one)).toEqual({ refused: 'This day closed.', kept: false });
 });
 
-it('tells a page that was asked for before the last one sent what waited', async () => {
+it('reloads a page that was requested before the previous page sent its queue', async () => {
 	const local = new Map<string, string>();
 	vi.stubGlobal('localStorage', {
 		getItem: (key: string) => local.get(key) ?? null,

@@ -7,24 +7,24 @@ const URLS = { 'check-in': '/api/me/checkins', stop: '/api/me/stops' };
 const SOON = 2000;
 const LONGEST = 20_000;
 
-/** Where a device notes when it last sent something, in epoch milliseconds. */
+/** Key in local storage: time at which the server last accepted something from this device, epoch milliseconds. */
 const LAST_SENT = 'cadrex.sent';
 
-/** Notes when something was taken: a page that was fetched before shows what was true before. */
+/** Sends to the server and records the time if it was accepted: pages requested before that show the earlier state. */
 const sendAndNote: Send = async (kind, body) => {
 	const answer = await sendTo(URLS)(kind, body);
 	try {
 		if (answer?.taken) localStorage.setItem(LAST_SENT, String(Date.now()));
 	} catch {
-		// A device that keeps nothing shows what is new with the next page.
+		// Without local storage the new state appears with the next page.
 	}
 	return answer;
 };
 
-/** Whether something was sent since this page was asked for: by the page that was left for it, or by another. */
-function wasSentSince(asked: number): boolean {
+/** Whether the server accepted something after an instant, from this page or another. @param instant epoch milliseconds */
+function wasSentSince(instant: number): boolean {
 	try {
-		return Number(localStorage.getItem(LAST_SENT) ?? -Infinity) >= asked;
+		return Number(localStorage.getItem(LAST_SENT) ?? -Infinity) >= instant;
 	} catch {
 		return false;
 	}
@@ -119,7 +119,7 @@ export class DeviceQueue {
 
 	/** Sends as soon as there is a connection, for as long as a page is open. @param sent is called when something got through */
 	watch(enrolment: string, sent: () => void): () => void {
-		// A page that is left sends what waits while the next one is on its way.
+		// The previous page may send its queue while this page is being fetched.
 		let shownFrom = performance.timeOrigin;
 		const look = async () => {
 			// What was kept before the page was opened is known only once the queue is.

@@ -4,7 +4,7 @@
 	import { PAGES } from '$lib/offline/forget';
 	import { keptAs, keptPages, mayReload, type KeptPage } from '$lib/offline/pages';
 
-	/** What this device can show without a connection. */
+	/** Help for a page that can't be loaded offline, with links to the pages stored on this device. */
 	let {
 		to = null
 	}: { /** Path of the page that was wanted; null: the one of the address. */ to?: string | null } = $props();
@@ -12,7 +12,7 @@
 	onMount(async () => {
 		if (!('caches' in window)) return void (pages = []);
 		const cache = await caches.open(PAGES);
-		// Its data alone wasn't on the device: the page as a whole may be.
+		// Only the page's data was missing: the complete page may be stored.
 		if (
 			to === null &&
 			(await cache.match(keptAs(new URL(location.href)))) &&

@@ -14,13 +14,13 @@
 		navigator.serviceWorker.addEventListener('message', hear);
 		return () => navigator.serviceWorker.removeEventListener('message', hear);
 	});
-	/** Milliseconds in which a page that came late is renewed once at most: on a slow line each renewal comes late as well. */
-	const SELDOM = 60_000;
-	let renewed = -SELDOM;
+	/** Minimum time between refreshes after late responses, in milliseconds: on a slow line every refresh is late too. */
+	const REFRESH_INTERVAL = 60_000;
+	let refreshedAt = -REFRESH_INTERVAL;
 	function hear(event: MessageEvent<{ open?: string; fresher?: boolean }>) {
 		if (event.data.fresher) {
-			if (performance.now() - renewed < SELDOM) return;
-			renewed = performance.now();
+			if (performance.now() - refreshedAt < REFRESH_INTERVAL) return;
+			refreshedAt = performance.now();
 			void invalidateAll();
 		} else openAsked(event);
 	}

@@ -357,5 +357,22 @@ test('results of two devices are shown side by side, and the person chooses', as
 	await expect(phone.getByText('Checked in')).toBeVisible();
 	await expect(phone.getByRole('status').filter({ hasText: 'Checked in' })).toContainText('all done');
 	complaints.splice(0);
+
+	// The same with a connection on both devices, each of which shows the day as it was.
+	for (const device of [phone, other]) {
+		await device.goto('/me/day/24/check-in');
+		await ready(device);
+		await device.getByText('How hard was it').waitFor();
+	}
+	await phone.getByText('Not at all', { exact: true }).click();
+	await phone.getByRole('button', { name: 'Send' }).click();
+	await phone.waitForURL('**/result');
+	await other.getByText('As planned', { exact: true }).click();
+	await other.getByRole('button', { name: 'Send' }).click();
+	const choice = other.getByRole('alert').filter({ hasText: 'There are two results for day 24' });
+	await expect(choice).toContainText('nothing done');
+	await choice.getByRole('button', { name: 'Use this one' }).click();
+	await other.waitForURL('**/result');
+	await expect(other.getByRole('main')).toContainText('all done');
 	await Promise.all([context.close(), other.context().close()]);
 });

@@ -3,21 +3,27 @@ import { conflictOf, setsDone } from './two-results';
 
 const there = { id: 'c', done: 'all', credit: 1, effort: 7, standing: 'on time', receivedAt: 10 };
 
+const refused = { kind: 'check-in', day: 3, body: { replaces: null } } as const;
+
 describe('two results of a day', () => {
 	it('can be chosen between while the day is open', () => {
-		expect(conflictOf({ kind: 'check-in' }, { window: { closes: 100 }, checkin: there }, 99)).toEqual({
+		expect(conflictOf(refused, { window: { closes: 100 }, checkin: there }, 99)).toEqual({
 			there,
 			canReplace: true
 		});
 	});
 	it('offers nothing that cannot succeed once it has closed', () => {
-		expect(
-			conflictOf({ kind: 'check-in' }, { window: { closes: 100 }, checkin: there }, 100)?.canReplace
-		).toBe(false);
+		expect(conflictOf(refused, { window: { closes: 100 }, checkin: there }, 100)?.canReplace).toBe(false);
 	});
 	it('is none where nothing stands for the day, and for a warning sign', () => {
-		expect(conflictOf({ kind: 'check-in' }, { window: { closes: 100 }, checkin: null }, 1)).toBeNull();
-		expect(conflictOf({ kind: 'stop' }, { window: { closes: 100 }, checkin: there }, 1)).toBeNull();
+		expect(conflictOf(refused, { window: { closes: 100 }, checkin: null }, 1)).toBeNull();
+		expect(
+			conflictOf({ ...refused, kind: 'stop' }, { window: { closes: 100 }, checkin: there }, 1)
+		).toBeNull();
+	});
+	it('is none where a correction of that result was refused for another reason', () => {
+		const correction = { ...refused, body: { replaces: there.id } };
+		expect(conflictOf(correction, { window: { closes: 100 }, checkin: there }, 1)).toBeNull();
 	});
 	it('counts the sets of which anything was done', () => {
 		expect(setsDone({ sets: [{ amount: 8 }, { amount: 0 }, { amount: '5' }] })).toBe(2);

@@ -20,14 +20,31 @@ export interface Conflict {
 	canReplace: boolean;
 }
 
-/** The conflict that a refused result is in, or null if nothing stands for its day. @param now epoch milliseconds by the server */
+/** What was refused. */
+type Refused = Pick<Queued, 'kind' | 'day' | 'body'>;
+
+/**
+ * The conflict of a refused result, or null if the server has no result for the day, or only the one that was to be corrected.
+ * @param now epoch milliseconds by the server
+ */
 export function conflictOf(
-	{ kind }: Pick<Queued, 'kind'>,
+	{ kind, body }: Refused,
 	{ checkin, window }: DayThere,
 	now: number
 ): Conflict | null {
-	if (kind !== 'check-in' || !checkin) return null;
+	if (kind !== 'check-in' || !checkin || checkin.id === body.replaces) return null;
 	return { there: checkin, canReplace: now < window.closes };
+}
+
+/** Asks the server for the conflict of a refused result. @returns null also without a connection */
+export async function findConflict(refused: Refused, now: number): Promise<Conflict | null> {
+	if (refused.kind !== 'check-in') return null;
+	try {
+		const answer = await fetch(`/api/me/days/${refused.day}`);
+		return answer.ok ? conflictOf(refused, (await answer.json()) as DayThere, now) : null;
+	} catch {
+		return null;
+	}
 }
 
 /** Sets of a result that waits, of which anything was done; null where it says of no single set. */

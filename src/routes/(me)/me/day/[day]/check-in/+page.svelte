@@ -16,6 +16,7 @@
 	import { deviceQueue } from '$lib/offline/queue.svelte';
 	import { doneRun, hurtsText, runKg, withRun, type DoneRun } from '$lib/offline/run-result';
 	import { runKey } from '$lib/offline/store';
+	import { findConflict, type Conflict } from '$lib/offline/two-results';
 	import BeyondFields from '$lib/features/me/BeyondFields.svelte';
 	import LogExercise from '$lib/features/me/LogExercise.svelte';
 	import HowMuch from '$lib/features/me/HowMuch.svelte';
@@ -23,6 +24,7 @@
 	import PainFields from '$lib/features/me/PainFields.svelte';
 	import Scale from '$lib/features/me/Scale.svelte';
 	import SoreMap from '$lib/features/me/SoreMap.svelte';
+	import TwoResults from '$lib/features/me/TwoResults.svelte';
 	import type { Question, Soreness } from '$core/wellbeing';
 	import { dayAndTimeIn, percent } from '$lib/format';
 	import type { PageProps } from './$types';
@@ -70,6 +72,8 @@
 	const asks = (question: Question) => !again && data.questions.includes(question);
 	let sending = $state(false);
 	let refused = $state('');
+	/** Another result for this day, sent from elsewhere in the meantime, with the one that was refused for it. */
+	let two = $state.raw<{ conflict: Conflict; id: string; body: Record<string, unknown> } | null>(null);
 	/** It waits on the device for a connection. */
 	let kept = $state(false);
 	/** The session that was led on this device, with what was done of it. */
@@ -113,8 +117,20 @@
 			...(run ? withRun(input, run, before !== null) : { ...input, doneAt: Date.now() }),
 			again
 		};
-		const sent = await deviceQueue.send(data.enrolment, { id, kind: 'check-in', day: day.day, body });
+		await sendBody(id, body);
+	}
+	/** Leaves the result that the server has, and discards the one on this device. */
+	async function keepOther() {
+		const { store } = await deviceQueue.open(data.enrolment);
+		if (run) await store.dropRun(run.kept.key);
+		await goto(`/me/day/${day.day}/result`, { invalidateAll: true });
+	}
+	async function sendBody(id: string, body: Record<string, unknown>) {
+		const what = { id, kind: 'check-in', day: day.day, body } as const;
+		const sent = await deviceQueue.send(data.enrolment, what);
 		if (sent.refused !== null) {
+			const conflict = again ? null : await findConflict(what, data.now);
+			two = conflict && { conflict, id, body };
 			refused = sent.refused;
 			return;
 		}
@@ -172,14 +188,29 @@
 			<a class="btn btn-outline mt-3 min-h-14 w-full text-lg" href="/me">To today</a>
 		</div>
 	{:else}
+		{#if two}
+			{@const { conflict, id, body } = two}
+			<section class="remark remark-attention" role="alert">
+				<TwoResults
+					day={day.day}
+					{conflict}
+					{body}
+					madeAt={Number(body.doneAt ?? data.now)}
+					zone={data.zone}
+					keep={keepOther}
+					use={(replaces) => sendBody(id, { ...body, replaces, adds: false })}
+				/>
+			</section>
+		{/if}
 		<form
 			method="post"
-			class="flex flex-col gap-6"
+			class={['flex flex-col gap-6', two && 'hidden']}
 			use:enhance={({ formData, cancel }) => {
 				// It is kept on the device first and sent from there, whether there is a connection or not.
 				cancel();
 				sending = true;
 				refused = '';
+				two = null;
 				void send(formData).finally(() => (sending = false));
 			}}
 		>

@@ -7,23 +7,26 @@ const refused = { kind: 'check-in', day: 3, body: { replaces: null } } as const;
 
 describe('two results of a day', () => {
 	it('can be chosen between while the day is open', () => {
-		expect(conflictOf(refused, { window: { closes: 100 }, checkin: there }, 99)).toEqual({
+		expect(conflictOf(refused, { now: 99, window: { closes: 100 }, checkin: there }, 90)).toEqual({
 			there,
-			canReplace: true
+			canReplace: true,
+			ahead: 9
 		});
 	});
 	it('offers nothing that cannot succeed once it has closed', () => {
-		expect(conflictOf(refused, { window: { closes: 100 }, checkin: there }, 100)?.canReplace).toBe(false);
+		expect(conflictOf(refused, { now: 100, window: { closes: 100 }, checkin: there }, 90)?.canReplace).toBe(
+			false
+		);
 	});
 	it('is none where nothing stands for the day, and for a warning sign', () => {
-		expect(conflictOf(refused, { window: { closes: 100 }, checkin: null }, 1)).toBeNull();
+		expect(conflictOf(refused, { now: 1, window: { closes: 100 }, checkin: null }, 90)).toBeNull();
 		expect(
-			conflictOf({ ...refused, kind: 'stop' }, { window: { closes: 100 }, checkin: there }, 1)
+			conflictOf({ ...refused, kind: 'stop' }, { now: 1, window: { closes: 100 }, checkin: there }, 90)
 		).toBeNull();
 	});
 	it('is none where a correction of that result was refused for another reason', () => {
 		const correction = { ...refused, body: { replaces: there.id } };
-		expect(conflictOf(correction, { window: { closes: 100 }, checkin: there }, 1)).toBeNull();
+		expect(conflictOf(correction, { now: 1, window: { closes: 100 }, checkin: there }, 90)).toBeNull();
 	});
 	it('counts the sets of which anything was done', () => {
 		expect(setsDone({ sets: [{ amount: 8 }, { amount: 0 }, { amount: '5' }] })).toBe(2);

@@ -3,6 +3,8 @@ import type { Queued } from './store';
 
 /** What the server has of a day, as far as the choice needs it. */
 export interface DayThere {
+	/** Epoch milliseconds by the server. */
+	now: number;
 	window: { closes: number };
 	checkin: {
 		id: string;
@@ -18,6 +20,8 @@ export interface Conflict {
 	there: NonNullable<DayThere['checkin']>;
 	/** Whether the one of this device can still take its place. */
 	canReplace: boolean;
+	/** Milliseconds by which the server's clock is ahead of this device's. */
+	ahead: number;
 }
 
 /** What was refused. */
@@ -25,23 +29,23 @@ type Refused = Pick<Queued, 'kind' | 'day' | 'body'>;
 
 /**
  * The conflict of a refused result, or null if the server has no result for the day, or only the one that was to be corrected.
- * @param now epoch milliseconds by the server
+ * @param deviceNow epoch milliseconds by this device
  */
 export function conflictOf(
 	{ kind, body }: Refused,
-	{ checkin, window }: DayThere,
-	now: number
+	{ checkin, window, now }: DayThere,
+	deviceNow: number
 ): Conflict | null {
 	if (kind !== 'check-in' || !checkin || checkin.id === body.replaces) return null;
-	return { there: checkin, canReplace: now < window.closes };
+	return { there: checkin, canReplace: now < window.closes, ahead: now - deviceNow };
 }
 
 /** Asks the server for the conflict of a refused result. @returns null also without a connection */
-export async function findConflict(refused: Refused, now: number): Promise<Conflict | null> {
+export async function findConflict(refused: Refused): Promise<Conflict | null> {
 	if (refused.kind !== 'check-in') return null;
 	try {
 		const answer = await fetch(`/api/me/days/${refused.day}`);
-		return answer.ok ? conflictOf(refused, (await answer.json()) as DayThere, now) : null;
+		return answer.ok ? conflictOf(refused, (await answer.json()) as DayThere, Date.now()) : null;
 	} catch {
 		return null;
 	}

@@ -10,13 +10,11 @@
 		one: Queued;
 		enrolment: string;
 		zone: string;
-		/** Epoch milliseconds by the server. */
-		now: number;
 	}
-	let { one, enrolment, zone, now }: Props = $props();
+	let { one, enrolment, zone }: Props = $props();
 	let conflict = $state<Conflict | null>(null);
 	onMount(async () => {
-		conflict = await findConflict(one, now);
+		conflict = await findConflict(one);
 	});
 </script>
 

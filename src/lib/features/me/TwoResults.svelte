@@ -10,7 +10,7 @@
 		conflict: Conflict;
 		/** The result on this device. */
 		body: Record<string, unknown>;
-		/** Epoch milliseconds. */
+		/** Epoch milliseconds by this device. */
 		madeAt: number;
 		zone: string;
 		/** Keeps the result that the server has. */
@@ -50,7 +50,7 @@
 	<div class="panel p-3">
 		<p class="font-semibold">On this device</p>
 		<p>{how}{effort(body.effort)}</p>
-		<p class="quiet text-sm">{dayAndTimeIn(zone, madeAt)}</p>
+		<p class="quiet text-sm">{dayAndTimeIn(zone, madeAt + conflict.ahead)}</p>
 		{#if conflict.canReplace}<button
 				type="button"
 				class="btn btn-outline mt-2 min-h-11 w-full"

@@ -6,7 +6,7 @@
 	import RefusedResult from './RefusedResult.svelte';
 
 	/** Results that wait on this device, or that were not taken. */
-	let { enrolment, zone, now }: { enrolment: string; zone: string; now: number } = $props();
+	let { enrolment, zone }: { enrolment: string; zone: string } = $props();
 	const { waiting: all, refused } = $derived(deviceQueue.left);
 	const waiting = $derived(all.filter(({ kind }) => kind === 'check-in'));
 	const stopped = $derived(all.some(({ kind }) => kind === 'stop'));
@@ -32,4 +32,4 @@
 			This device keeps nothing: leave this page open.{/if}
 	</p>
 {/if}
-{#each refused as one (one.id)}<RefusedResult {one} {enrolment} {zone} {now} />{/each}
+{#each refused as one (one.id)}<RefusedResult {one} {enrolment} {zone} />{/each}

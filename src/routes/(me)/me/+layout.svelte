@@ -44,6 +44,6 @@
 
 <svelte:head><link rel="manifest" href="/manifest.webmanifest" /></svelte:head>
 <div class="mx-auto max-w-xl px-4 pt-3 pb-24 text-[17px] wrap-anywhere">
-	<WaitingResults enrolment={data.enrolment} zone={data.zone} now={data.now} />
+	<WaitingResults enrolment={data.enrolment} zone={data.zone} />
 	{@render children()}
 </div>

@@ -4,4 +4,8 @@ import { personIn } from '$lib/server/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, locals }) =>
-	orJson(async () => Response.json(await openDay(locals.app, personIn(locals), Number(params.day))));
+	orJson(async () => {
+		const { app } = locals;
+		const day = await openDay(app, personIn(locals), Number(params.day));
+		return Response.json({ ...day, now: app.clock.now() });
+	});

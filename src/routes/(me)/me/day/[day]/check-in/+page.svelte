@@ -129,7 +129,7 @@
 		const what = { id, kind: 'check-in', day: day.day, body } as const;
 		const sent = await deviceQueue.send(data.enrolment, what);
 		if (sent.refused !== null) {
-			const conflict = again ? null : await findConflict(what, data.now);
+			const conflict = again ? null : await findConflict(what);
 			two = conflict && { conflict, id, body };
 			refused = sent.refused;
 			return;
@@ -195,7 +195,7 @@
 					day={day.day}
 					{conflict}
 					{body}
-					madeAt={Number(body.doneAt ?? data.now)}
+					madeAt={Number(body.doneAt ?? Date.now())}
 					zone={data.zone}
 					keep={keepOther}
 					use={(replaces) => sendBody(id, { ...body, replaces, adds: false })}

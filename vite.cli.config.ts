@@ -26,7 +26,7 @@ export default defineConfig({
 				bench: 'tests/load/bench.ts',
 				figures: 'src/cli/figures.ts',
 				schemas: 'src/cli/schemas.ts',
-				threads: 'src/lib/server/threads/worker.ts'
+				threads: 'src/lib/server/edge/threads/worker.ts'
 			}
 		}
 	}

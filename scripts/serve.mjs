@@ -7,7 +7,7 @@ import { ENGINE_SETTING } from './engine.mjs';
 import { isMeant, protect } from './headers.mjs';
 import { ROOT } from './setup.mjs';
 
-/** What comes in is read to its end up to here; what each route takes of it is said in src/lib/server/web/body.ts. */
+/** What comes in is read to its end up to here; what each route takes of it is said in src/lib/server/edge/web/body.ts. */
 const BODY_LIMIT = '32M';
 /** Milliseconds that requests have to come to their end when the server is stopped. */
 const PATIENCE = 10_000;

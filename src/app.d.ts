@@ -1,11 +1,11 @@
 import type { IncomingMessage } from 'node:http';
 import type { Logger } from 'pino';
-import type { App as CadrexApp } from '$lib/server/app';
-import type { SignedInCoach } from '$lib/server/auth/login';
-import type { Person } from '$lib/server/auth/link';
+import type { App as CadrexApp } from '$lib/server/edge/app';
+import type { SignedInCoach } from '$lib/server/account/auth/login';
+import type { Person } from '$lib/server/records/person';
 import type { EnrolmentId } from '$lib/server/platform/ids';
 import type { Refusal } from '$lib/server/platform/errors';
-import type { Visitor } from '$lib/server/auth/visitor';
+import type { Visitor } from '$lib/server/edge/web/visitor';
 
 declare global {
 	namespace App {

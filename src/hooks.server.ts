@@ -10,13 +10,13 @@ import {
 } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { startDemo } from '$demo/world';
-import { closeApp, startApp, type App } from '$lib/server/app';
-import { mayEnter } from '$lib/server/auth/roles';
-import { visitorOf } from '$lib/server/auth/visitor';
+import { closeApp, startApp, type App } from '$lib/server/edge/app';
+import { mayEnter } from '$lib/server/edge/web/roles';
+import { visitorOf } from '$lib/server/edge/web/visitor';
 import { Refusal } from '$lib/server/platform/errors';
-import { bounded, refusalAnswer } from '$lib/server/web/body';
-import { Unread } from '$lib/server/web/uploads';
-import { noteWork, workIn } from '$lib/server/web/work';
+import { bounded, refusalAnswer } from '$lib/server/edge/web/body';
+import { Unread } from '$lib/server/edge/web/uploads';
+import { noteWork, workIn } from '$lib/server/edge/web/work';
 
 let app: App;
 

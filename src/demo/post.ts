@@ -1,18 +1,18 @@
 /** What the coach of the demo wrote to several, and how far it came. */
-import { addDays, dateIn } from '$core/calendar';
+import { addDays,dateIn } from '$core/calendar';
 import type { Audience } from '$core/post';
-import type { Coach } from '$lib/server/auth/coach';
-import type { OwnedChallenge } from '$lib/server/challenge/challenge';
-import { markRead } from '$lib/server/messages/messages';
+import type { Coach } from '$lib/server/records/coach';
+import type { OwnedChallenge } from '$lib/server/records/challenge';
+import { markRead } from '$lib/server/contact/messages/messages';
 import { teamsIn } from '$lib/server/people/teams';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import type { Letter } from '$lib/server/platform/mail';
 import { Mailboxes } from '$lib/server/platform/mailbox';
-import { deliver } from '$lib/server/post/deliver';
-import { postTo, recipientsOf } from '$lib/server/post/posts';
-import { saveTemplate } from '$lib/server/post/templates';
-import { inNeed } from '$lib/server/reach/triage';
+import { deliver } from '$lib/server/contact/delivery/deliver';
+import { postTo,recipientsOf } from '$lib/server/contact/post/posts';
+import { saveTemplate } from '$lib/server/contact/post/templates';
+import { inNeed } from '$lib/server/contact/reach/triage';
 
 const DAY_MS = 86_400_000;
 

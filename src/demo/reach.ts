@@ -2,18 +2,18 @@
 import { dateIn } from '$core/calendar';
 import { ASK_AGAIN_DAYS } from '$core/health';
 import { DEFAULT_TONE, draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
-import type { OwnedChallenge } from '$lib/server/challenge/challenge';
-import { decideIncident, followUp, incidentsOf } from '$lib/server/health/incidents';
-import { cameIn } from '$lib/server/desk/desk';
-import { replyTo } from '$lib/server/messages/replies';
-import { writeTo, writeToCoach } from '$lib/server/messages/messages';
-import { asPerson, enrolmentOf, type OwnPerson } from '$lib/server/people/enrolments';
+import type { OwnedChallenge } from '$lib/server/records/challenge';
+import { decideIncident, followUp, incidentsOf } from '$lib/server/contact/incidents/incidents';
+import { cameIn } from '$lib/server/contact/desk/desk';
+import { replyTo } from '$lib/server/contact/messages/replies';
+import { writeTo, writeToCoach } from '$lib/server/contact/messages/messages';
+import { asPerson, enrolmentOf, type OwnPerson } from '$lib/server/records/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import type { CoachId } from '$lib/server/platform/ids';
-import { valuesOf } from '$lib/server/post/posts';
-import { noteReach } from '$lib/server/reach/reaches';
-import { inNeed } from '$lib/server/reach/triage';
+import { valuesOf } from '$lib/server/contact/post/posts';
+import { noteReach } from '$lib/server/contact/reach/reaches';
+import { inNeed } from '$lib/server/contact/reach/triage';
 
 /** Results of the last day that she has said a line about, the oldest first. */
 const SAID = 4;

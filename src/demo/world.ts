@@ -1,9 +1,9 @@
-import type { App } from '$lib/server/app';
-import { anyCoach } from '$lib/server/auth/coach';
+import type { App } from '$lib/server/edge/app';
+import { anyCoach } from '$lib/server/records/coach';
 import { CannotStart } from '$lib/server/platform/cannot-start';
-import { readSetting, writeSetting } from '$lib/server/platform/settings';
-import { forgetAfter, liveUntil, trainAt } from './live';
-import { fitEverywhere } from '$lib/server/fit/ahead';
+import { readSetting,writeSetting } from '$lib/server/platform/settings';
+import { forgetAfter,liveUntil,trainAt } from './live';
+import { fitEverywhere } from '$lib/server/training/fit/ahead';
 import { writeDemo } from './seed';
 
 /** The demo as it goes on: the invented people live up to whatever the clock shows. */

@@ -4,8 +4,8 @@ import Ajv from 'ajv';
 import { describe, expect, it } from 'vitest';
 import { newRule, newBenchmark, planOfTemplate, TEMPLATES, STARTERS, startersOf } from '$core/plan';
 import { parseSessionText } from '$core/session';
-import { bundleText, type Bundle } from '$lib/server/exports/bundle/bundle';
-import { LARGEST_BUNDLE, readBundle } from '$lib/server/exports/bundle/read-bundle';
+import { bundleText, type Bundle } from '$lib/server/edge/exports/bundle/bundle';
+import { LARGEST_BUNDLE, readBundle } from '$lib/server/edge/exports/bundle/read-bundle';
 import { BEAM } from '../support/beam';
 import { PRACTICE } from '../support/practice';
 

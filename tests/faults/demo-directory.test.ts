@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { openPglite } from '$lib/server/db/pglite';
+import { openPglite } from '$lib/server/platform/db/pglite';
 import { realClock } from '$lib/server/platform/clock';
 import { randomIds } from '$lib/server/platform/ids';
 import { makeCoach } from '../support/context';

@@ -2,9 +2,9 @@ import { cpSync, existsSync, mkdirSync, readdirSync, rmSync, truncateSync, write
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { PGlite } from '@electric-sql/pglite';
-import { DirectoryDamaged, ENGINE } from '$lib/server/db/directory';
-import { migrate, NEWEST } from '$lib/server/db/migrate';
-import { openPglite } from '$lib/server/db/pglite';
+import { DirectoryDamaged, ENGINE } from '$lib/server/platform/db/directory';
+import { migrate, NEWEST } from '$lib/server/platform/db/migrate';
+import { openPglite } from '$lib/server/platform/db/pglite';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { dataDirectory, ownFolder } from '../support/directories';
 

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { closeSync, mkdirSync, openSync, rmSync, statfsSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { openPglite } from '$lib/server/db/pglite';
+import { openPglite } from '$lib/server/platform/db/pglite';
 import { dataDirectory, ownFolder } from '../support/directories';
 import { startServer } from '../support/server';
 import { openDays, Senders } from '../support/shelf';

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { Header } from 'tar';
 import { describe, expect, it } from 'vitest';
-import { BackupDamaged, unpack } from '$lib/server/backup/archive';
+import { BackupDamaged, unpack } from '$lib/server/edge/backup/archive';
 import { ownFolder } from '../support/directories';
 
 const folder = ownFolder('hostile-backup');

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { NEWEST } from '$lib/server/db/migrate';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { NEWEST } from '$lib/server/platform/db/migrate';
 import { makeCoach, PASSWORD, type World } from '../support/context';
 import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
 import type { RunningServer } from '../support/server';

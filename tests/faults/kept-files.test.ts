@@ -2,12 +2,12 @@
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { openPglite } from '$lib/server/db/pglite';
-import type { Database } from '$lib/server/db/database';
-import { addDocument } from '$lib/server/health/documents';
-import { sendFormCheck } from '$lib/server/messages/form-checks';
-import { backUp, restore } from '$lib/server/backup/backup';
-import { FILE_KINDS, sweepFiles, sweepJob } from '$lib/server/upkeep/kept-files';
+import { openPglite } from '$lib/server/platform/db/pglite';
+import type { Database } from '$lib/server/platform/db/database';
+import { addDocument } from '$lib/server/people/health/documents';
+import { sendFormCheck } from '$lib/server/contact/messages/form-checks';
+import { backUp, restore } from '$lib/server/edge/backup/backup';
+import { FILE_KINDS, sweepFiles, sweepJob } from '$lib/server/edge/upkeep/kept-files';
 import { ownPersonOf } from '../support/context';
 import { ownFolder } from '../support/directories';
 import { CLIP, contentsOf, keeperIn, PAPER, storeIn, type Keeper } from '../support/kept-files';

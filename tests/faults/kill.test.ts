@@ -1,8 +1,8 @@
 import { utimesSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, it } from 'vitest';
-import { rebuild } from '$lib/server/attendance/projection';
-import { openPglite } from '$lib/server/db/pglite';
+import { rebuild } from '$lib/server/changes/projection';
+import { openPglite } from '$lib/server/platform/db/pglite';
 import { dataDirectory, ownFolder } from '../support/directories';
 import { startServer } from '../support/server';
 import { DAYS, openDays, PEOPLE, Senders } from '../support/shelf';

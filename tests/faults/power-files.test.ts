@@ -38,7 +38,7 @@ vi.mock('node:fs/promises', async (original) => {
 // Files before this one have loaded these with what the system really has; files after it shall again.
 vi.resetModules();
 afterAll(() => vi.resetModules());
-const { pack } = await import('$lib/server/backup/archive');
+const { pack } = await import('$lib/server/edge/backup/archive');
 const { filesIn } = await import('$lib/server/platform/files');
 const { keepFile } = await import('$lib/server/platform/row-files');
 

@@ -9,10 +9,10 @@ import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
 import type * as NodeFiles from 'node:fs';
 import { afterAll, describe, expect, it, vi } from 'vitest';
 import { seededRandom } from '$core/stats';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { openLink, personOf } from '$lib/server/auth/link';
-import { READERS, type Database } from '$lib/server/db/database';
-import { databaseOn, openPglite } from '$lib/server/db/pglite';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { openLink, personOf } from '$lib/server/account/auth/link';
+import { READERS, type Database } from '$lib/server/platform/db/database';
+import { databaseOn, openPglite } from '$lib/server/platform/db/pglite';
 import { realClock } from '$lib/server/platform/clock';
 import { randomIds } from '$lib/server/platform/ids';
 import { dataDirectory, ownFolder } from '../support/directories';
@@ -36,7 +36,7 @@ vi.mock('node:fs', async (original) => {
 // Files before this one may have loaded it with what the system really has.
 vi.resetModules();
 afterAll(() => vi.resetModules());
-const { synced, SyncedFiles } = await import('$lib/server/db/disk');
+const { synced, SyncedFiles } = await import('$lib/server/platform/db/disk');
 
 type Op =
 	| { kind: 'write'; path: string; at: number; bytes: Buffer }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkRoster, matchColumns } from '$core/people/roster';
 import { readRosterText } from '$lib/server/people/roster-file';
-import { decodeText } from '$lib/server/web/text-file';
+import { decodeText } from '$lib/server/platform/text-file';
 
 const HEAD = 'name,mail,time zone\n';
 const refusal = (work: () => unknown): { status: number; message: string } => {

@@ -2,9 +2,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { STANDARD } from '$core/exercise';
-import { readExercisesCsv } from '$lib/server/exercise/exercise-file';
-import { readSessionFile, sessionJson } from '$lib/server/session/session-file';
-import { decodeText } from '$lib/server/web/text-file';
+import { readExercisesCsv } from '$lib/server/training/exercise/exercise-file';
+import { readSessionFile, sessionJson } from '$lib/server/training/session/session-file';
+import { decodeText } from '$lib/server/platform/text-file';
 import { anySession } from '../support/arbitrary';
 import { body } from '../support/context';
 import { PRACTICE } from '../support/practice';
@@ -173,7 +173,7 @@ describe('a list of exercises', () => {
 	});
 
 	it('cells that would run in a spreadsheet go out harmless', async () => {
-		const { exercisesCsv } = await import('$lib/server/exercise/exercise-file');
+		const { exercisesCsv } = await import('$lib/server/training/exercise/exercise-file');
 		const { libraryOf } = await import('$core/exercise');
 		const own = { ...STANDARD.find('Squat')!, name: '=HYPERLINK("x")', ownId: 'x' };
 		expect(exercisesCsv(libraryOf([own]))).not.toMatch(/(^|,)"?=HYPERLINK/m);

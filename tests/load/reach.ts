@@ -1,11 +1,11 @@
 /** Who needs the coach, of a thousand people with four weeks behind them. */
 import { packEntry } from '$core/day';
-import type { OwnedChallenge } from '$lib/server/challenge/challenge';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { instant } from '$lib/server/db/database';
-import { asPerson, enrolmentsOf } from '$lib/server/people/enrolments';
+import type { OwnedChallenge } from '$lib/server/records/challenge';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { instant } from '$lib/server/platform/db/database';
+import { asPerson, enrolmentsOf } from '$lib/server/records/enrolments';
 import type { Context } from '$lib/server/platform/context';
-import { inNeed } from '$lib/server/reach/triage';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { median, report, timed } from './measure';
 
 const DAY = 86_400_000;

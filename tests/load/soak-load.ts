@@ -3,14 +3,14 @@ import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import { addDays } from '$core/calendar';
 import { seededRandom } from '$core/stats';
-import type { Database } from '$lib/server/db/database';
-import { migrate } from '$lib/server/db/migrate';
+import type { Database } from '$lib/server/platform/db/database';
+import { migrate } from '$lib/server/platform/db/migrate';
 import { realClock } from '$lib/server/platform/clock';
 import { randomIds } from '$lib/server/platform/ids';
-import { enrol } from '$lib/server/people/enrolments';
-import { layDays } from '$lib/server/plan/plan';
-import { createSession } from '$lib/server/session/sessions';
-import { body, makeChallenge, makeCoach, PASSWORD, SMALL } from '../support/context';
+import { enrol } from '$lib/server/people/enrol';
+import { layDays } from '$lib/server/training/plan/plan';
+import { createSession } from '$lib/server/training/session/sessions';
+import { body,makeChallenge,makeCoach,PASSWORD,SMALL } from '../support/context';
 import { cookieOf } from '../support/server';
 
 /** Milliseconds that count as a start. */

@@ -3,10 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 import { afterAll, describe, expect, it } from 'vitest';
-import { backUp, restore } from '$lib/server/backup/backup';
-import { migrate } from '$lib/server/db/migrate';
-import { openPostgres } from '$lib/server/db/postgres';
-import { FILE_KINDS } from '$lib/server/upkeep/kept-files';
+import { backUp, restore } from '$lib/server/edge/backup/backup';
+import { migrate } from '$lib/server/platform/db/migrate';
+import { openPostgres } from '$lib/server/platform/db/postgres';
+import { FILE_KINDS } from '$lib/server/edge/upkeep/kept-files';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { contentsOf, keeperIn, storeIn } from '../support/kept-files';
 

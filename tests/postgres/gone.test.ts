@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, expect, it } from 'vitest';
 import pg from 'pg';
-import { openPostgres } from '$lib/server/db/postgres';
+import { openPostgres } from '$lib/server/platform/db/postgres';
 import { Relay } from '../support/relay';
 import { startServer, type RunningServer } from '../support/server';
 

@@ -1,7 +1,7 @@
 /** What one process tells the others through the database, also after the connection for it was lost. */
 import pg from 'pg';
 import { afterAll, expect, it } from 'vitest';
-import { openPostgres } from '$lib/server/db/postgres';
+import { openPostgres } from '$lib/server/platform/db/postgres';
 
 const url = process.env.TEST_DATABASE_URL ?? '';
 const [here, there] = [openPostgres(url), openPostgres(url)];

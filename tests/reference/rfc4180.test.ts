@@ -1,7 +1,7 @@
 /** Common Format and MIME Type for CSV Files, RFC 4180 section 2: the seven rules, one test each. */
 import { describe, expect, it } from 'vitest';
 import { readRosterText } from '$lib/server/people/roster-file';
-import { decodeText } from '$lib/server/web/text-file';
+import { decodeText } from '$lib/server/platform/text-file';
 
 const cells = (text: string) => readRosterText(text).lines.map((line) => line.cells);
 const HEAD = 'aaa,bbb,ccc\r\n';

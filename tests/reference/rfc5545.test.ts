@@ -6,7 +6,7 @@ import ICAL from 'ical.js';
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
-import { calendarText, zoneBlock, type CalendarEvent } from '$lib/server/exports/calendar/ical';
+import { calendarText, zoneBlock, type CalendarEvent } from '$lib/server/changes/calendar/ical';
 
 const event = (more: Partial<CalendarEvent> = {}): CalendarEvent => ({
 	uid: 'day-1.x@cadrex',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { TOTP } from 'otpauth';
-import { stepOfCode } from '$lib/server/auth/second-factor';
+import { stepOfCode } from '$lib/server/account/auth/second-factor';
 
 /**
  * RFC 6238, appendix B: test vectors of HMAC-SHA-1 with the key “12345678901234567890”, written here from memory. The

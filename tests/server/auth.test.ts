@@ -1,22 +1,24 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { anyCoach, createCoach } from '$lib/server/auth/coach';
-import { coachOf, signIn, signOut, signOutEverywhere, type SignedInCoach } from '$lib/server/auth/login';
-import { openLink, personOf, type Person } from '$lib/server/auth/link';
-import { renewLink, revokeLink } from '$lib/server/people/links';
-import { TooOften, TryLimit } from '$lib/server/auth/limits';
-import { challengeOf } from '$lib/server/challenge/challenge';
-import { enrolmentOf } from '$lib/server/people/enrolments';
-import { mayEnter } from '$lib/server/auth/roles';
-import { newId, randomIds } from '$lib/server/platform/ids';
+import { afterAll,beforeAll,describe,expect,it } from 'vitest';
+import { anyCoach } from '$lib/server/records/coach';
+import { createCoach } from '$lib/server/account/auth/coach';
+import { coachOf,signIn,signOut,signOutEverywhere,type SignedInCoach } from '$lib/server/account/auth/login';
+import { openLink,personOf } from '$lib/server/account/auth/link';
+import { type Person } from '$lib/server/records/person';
+import { renewLink,revokeLink } from '$lib/server/people/links';
+import { TooOften,TryLimit } from '$lib/server/account/auth/limits';
+import { challengeOf } from '$lib/server/records/challenge';
+import { enrolmentOf } from '$lib/server/records/enrolments';
+import { mayEnter } from '$lib/server/edge/web/roles';
+import { newId,randomIds } from '$lib/server/platform/ids';
 import {
-	makeChallenge,
-	makeCoach,
-	makeWorld,
-	PASSWORD,
-	testContext,
-	type TestContext,
-	type World,
-	ownPersonOf
+makeChallenge,
+makeCoach,
+makeWorld,
+PASSWORD,
+testContext,
+type TestContext,
+type World,
+ownPersonOf
 } from '../support/context';
 
 let context: TestContext;

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { createChallenge } from '$lib/server/challenge/change';
-import { changeChallenge } from '$lib/server/challenge/change';
-import { challengeOf, challengesOf, inputOf } from '$lib/server/challenge/challenge';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { layDays } from '$lib/server/plan/plan';
-import { planOf } from '$lib/server/plan/plan-days';
-import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/session/sessions';
+import { createChallenge } from '$lib/server/training/challenge/change';
+import { changeChallenge } from '$lib/server/training/challenge/change';
+import { challengeOf, challengesOf, inputOf } from '$lib/server/records/challenge';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { layDays } from '$lib/server/training/plan/plan';
+import { planOf } from '$lib/server/records/plan-days';
+import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/training/session/sessions';
 import { body, FRAME, makeChallenge, makeCoach, SMALL, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld();

@@ -1,10 +1,10 @@
 /** The clock of the machine is put back or forward, as it is when it was wrong and is set right. */
 import { beforeEach, describe, expect, it } from 'vitest';
-import { coachOf, provenLately, signIn } from '$lib/server/auth/login';
-import { openLink, personOf } from '$lib/server/auth/link';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { standingOf } from '$lib/server/day/own-day';
-import { wake } from '$lib/server/post/morning';
+import { coachOf, provenLately, signIn } from '$lib/server/account/auth/login';
+import { openLink, personOf } from '$lib/server/account/auth/link';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { wake } from '$lib/server/contact/delivery/morning';
 import { makeWorld, PASSWORD, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

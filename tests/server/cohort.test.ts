@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
 import { groupPicture, useSuggested } from '$lib/server/people/cohort';
-import { challengeOf } from '$lib/server/challenge/challenge';
+import { challengeOf } from '$lib/server/records/challenge';
 import { setHour } from '$lib/server/people/hour';
 import { finishIntake } from '$lib/server/people/intake';
 import { leave } from '$lib/server/people/leave';
-import { openPlan } from '$lib/server/plan/plan';
+import { openPlan } from '$lib/server/training/plan/plan';
 import { randomIds } from '$lib/server/platform/ids';
 import { ownPersonOf, sharedWorld } from '../support/context';
 import { ANSWERS } from '../support/intake';

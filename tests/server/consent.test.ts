@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { finishIntake, isConsentTold, nothingChanged } from '$lib/server/people/intake';
-import { asPerson, enrolmentById } from '$lib/server/people/enrolments';
+import { asPerson, enrolmentById } from '$lib/server/records/enrolments';
 import { randomIds } from '$lib/server/platform/ids';
 import { sharedWorld } from '../support/context';
 import { ANSWERS, unanswered } from '../support/intake';

@@ -2,8 +2,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readConfig } from '$lib/server/platform/config';
 import { DemoClock, fixedClock } from '$lib/server/platform/clock';
 import { seededIds } from '$lib/server/platform/ids';
-import type { Database } from '$lib/server/db/database';
-import { migrate, NEWEST, schemaVersion } from '$lib/server/db/migrate';
+import type { Database } from '$lib/server/platform/db/database';
+import { migrate, NEWEST, schemaVersion } from '$lib/server/platform/db/migrate';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { newDatabase } from '../support/database';
 

@@ -3,14 +3,14 @@ import { adherence } from '$core/attendance';
 import { weekdayOf } from '$core/calendar';
 import { forgetAfter, liveUntil, trainAt } from '$demo/live';
 import { writeDemo } from '$demo/seed';
-import { presentIn } from '$lib/server/live/presence';
-import { challengesOf, type Challenge } from '$lib/server/challenge/challenge';
-import type { Database } from '$lib/server/db/database';
-import { rebuild } from '$lib/server/attendance/projection';
+import { presentIn } from '$lib/server/done/live/presence';
+import { challengesOf, type Challenge } from '$lib/server/records/challenge';
+import type { Database } from '$lib/server/platform/db/database';
+import { rebuild } from '$lib/server/changes/projection';
 import { randomIds, type CoachId } from '$lib/server/platform/ids';
-import { planOf } from '$lib/server/plan/plan-days';
-import { loadRoll, type Roll } from '$lib/server/attendance/roll';
-import { Threads } from '$lib/server/threads/threads';
+import { planOf } from '$lib/server/records/plan-days';
+import { loadRoll, type Roll } from '$lib/server/done/attendance/roll';
+import { openThreads } from '$lib/server/edge/threads/open';
 import { ownFolder } from '../support/directories';
 import { storeIn } from '../support/kept-files';
 import { newDatabase } from '../support/database';
@@ -24,7 +24,7 @@ beforeAll(async () => {
 	[one, other] = [await newDatabase(), await newDatabase()];
 	const config = storeIn(ownFolder('demo'));
 	for (const db of [one, other])
-		await writeDemo({ db, clock: { now: () => NOW }, config, threads: new Threads(null) });
+		await writeDemo({ db, clock: { now: () => NOW }, config, threads: openThreads(null) });
 }, 120_000);
 afterAll(() => Promise.all([one.close(), other.close()]));
 

@@ -9,7 +9,7 @@ import {
 	kindOf,
 	readDocument,
 	removeDocument
-} from '$lib/server/health/documents';
+} from '$lib/server/people/health/documents';
 import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
 import { randomIds } from '$lib/server/platform/ids';
 import { ownPersonOf, sharedWorld } from '../support/context';

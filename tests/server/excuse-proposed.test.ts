@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { excuse } from '$lib/server/attendance/excuses';
-import { rollRow } from '$lib/server/attendance/roll';
-import { threadOf, writeToCoach, writeTo } from '$lib/server/messages/messages';
+import { excuse } from '$lib/server/done/attendance/excuses';
+import { rollRow } from '$lib/server/done/attendance/roll';
+import { threadOf, writeToCoach, writeTo } from '$lib/server/contact/messages/messages';
 import { changeEquipment } from '$lib/server/people/change';
 import { setHour } from '$lib/server/people/hour';
-import { changesOf } from '$lib/server/health/records';
-import { planOf } from '$lib/server/plan/plan-days';
-import { excuseProposed } from '$lib/server/reach/excuse-proposed';
+import { changesOf } from '$lib/server/records/health';
+import { planOf } from '$lib/server/records/plan-days';
+import { excuseProposed } from '$lib/server/contact/reach/excuse-proposed';
 import { ownPersonOf, sharedWorld } from '../support/context';
 
 /** Wednesday 25 November, day 3 in Oslo. */

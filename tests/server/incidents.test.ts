@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { openDay, standingOf } from '$lib/server/day/own-day';
-import { overridesOf } from '$lib/server/day/overrides';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
+import { overridesOf } from '$lib/server/records/overrides';
 import { inviteHelper } from '../support/coaches';
 import {
 	adviceAbout,
@@ -10,12 +10,12 @@ import {
 	followUp,
 	incidentsOf,
 	reportStop
-} from '$lib/server/health/incidents';
-import { threadOf } from '$lib/server/messages/messages';
-import { asPerson } from '$lib/server/people/enrolments';
+} from '$lib/server/contact/incidents/incidents';
+import { threadOf } from '$lib/server/contact/messages/messages';
+import { asPerson } from '$lib/server/records/enrolments';
 import type { Letter } from '$lib/server/platform/mail';
-import { deliver } from '$lib/server/post/deliver';
-import { inNeed } from '$lib/server/reach/triage';
+import { deliver } from '$lib/server/contact/delivery/deliver';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
@@ -354,7 +354,7 @@ describe('a warning sign', () => {
 
 	it('stays first however often somebody was written to', async () => {
 		await stop();
-		const { noteReach } = await import('$lib/server/reach/reaches');
+		const { noteReach } = await import('$lib/server/contact/reach/reaches');
 		await noteReach(context, world.challenge, await person(), world.coach.id, ['stopped'], { way: 'wrote' });
 		expect((await reasons())[0]).toMatchObject({ kind: 'stopped' });
 	});

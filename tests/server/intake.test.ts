@@ -2,14 +2,14 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { IntakeSections } from '$contracts/intake';
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
-import { openDay, standingOf } from '$lib/server/day/own-day';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { followWeeks } from '$lib/server/health/answers';
-import { clearancesOf, recordClearance, takeBackClearance } from '$lib/server/health/clearances';
-import { lookAtAnswers, looksAt, mindOf } from '$lib/server/health/looks';
-import { answersOf, changesOf } from '$lib/server/health/records';
-import { changeChallenge } from '$lib/server/challenge/change';
-import { challengeOf, inputOf } from '$lib/server/challenge/challenge';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { followWeeks } from '$lib/server/people/health/answers';
+import { clearancesOf, recordClearance, takeBackClearance } from '$lib/server/people/health/clearances';
+import { lookAtAnswers, looksAt, mindOf } from '$lib/server/people/health/looks';
+import { answersOf, changesOf } from '$lib/server/records/health';
+import { changeChallenge } from '$lib/server/training/challenge/change';
+import { challengeOf, inputOf } from '$lib/server/records/challenge';
 import {
 	askAgain,
 	askWeekly,
@@ -19,7 +19,7 @@ import {
 	saveSection
 } from '$lib/server/people/intake';
 import { changePerson } from '$lib/server/people/change';
-import { enrolmentById, asPerson } from '$lib/server/people/enrolments';
+import { enrolmentById, asPerson } from '$lib/server/records/enrolments';
 import { randomIds } from '$lib/server/platform/ids';
 import { ownPersonOf, peopleOf, sharedWorld } from '../support/context';
 import { ANSWERS, unanswered } from '../support/intake';

@@ -1,12 +1,12 @@
 /** Links that go to people by mail. */
 import { beforeEach, describe, expect, it } from 'vitest';
-import { linkOf, openLink } from '$lib/server/auth/link';
+import { linkOf, openLink } from '$lib/server/account/auth/link';
 import { leave } from '$lib/server/people/leave';
 import type { Letter } from '$lib/server/platform/mail';
-import { deliver } from '$lib/server/post/deliver';
-import { invitationsIn, inviteByMail, unopenedIn } from '$lib/server/post/invitations';
-import { stuckIn, tryAgain } from '$lib/server/post/posts';
-import { ownDataOf } from '$lib/server/privacy/own-data';
+import { deliver } from '$lib/server/contact/delivery/deliver';
+import { invitationsIn, inviteByMail, unopenedIn } from '$lib/server/contact/post/invitations';
+import { stuckIn, tryAgain } from '$lib/server/contact/post/posts';
+import { ownDataOf } from '$lib/server/account/privacy/own-data';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

@@ -1,9 +1,9 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import { createCoach } from '$lib/server/auth/coach';
+import { createCoach } from '$lib/server/account/auth/coach';
 import { hashToken } from '$lib/server/platform/ids';
 import { Jobs, type Job } from '$lib/server/platform/jobs';
-import { purgeSignIns } from '$lib/server/upkeep/purge';
-import { instant, type Database } from '$lib/server/db/database';
+import { purgeSignIns } from '$lib/server/edge/upkeep/purge';
+import { instant, type Database } from '$lib/server/platform/db/database';
 import { testContext } from '../support/context';
 import { newDatabase } from '../support/database';
 

@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { EncryptJWT, jwtDecrypt } from 'jose';
-import { TryLimit } from '$lib/server/auth/limits';
+import { TryLimit } from '$lib/server/account/auth/limits';
 import { joinSettingOf, openJoin, waitingOf } from '$lib/server/people/join';
 import { askToJoin, openWish, sealWish, wishFrom } from '$lib/server/people/join-wish';
-import { enrolmentsOf } from '$lib/server/people/enrolments';
+import { enrolmentsOf } from '$lib/server/records/enrolments';
 import { readSetting } from '$lib/server/platform/settings';
 import type { Letter } from '$lib/server/platform/mail';
 import { sharedWorld } from '../support/context';

@@ -1,22 +1,18 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll,beforeAll,describe,expect,it } from 'vitest';
 import { inputOfExercise } from '$contracts/exercise';
-import { libraryOf, STANDARD } from '$core/exercise';
+import { libraryOf,STANDARD } from '$core/exercise';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession } from '$core/session';
-import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { exercisesCsv, readExercisesCsv } from '$lib/server/exercise/exercise-file';
-import {
-	changeExercise,
-	createExercise,
-	createExercises,
-	libraryFor,
-	ownExercises,
-	retireExercise
-} from '$lib/server/exercise/exercises';
-import { houseOf, saveHouse, practiceOf } from '$lib/server/practice/practice';
-import { createSession, sessionOf } from '$lib/server/session/sessions';
+import { createCoach } from '$lib/server/account/auth/coach';
+import { type Coach } from '$lib/server/records/coach';
+import { exercisesCsv,readExercisesCsv } from '$lib/server/training/exercise/exercise-file';
+import { changeExercise,createExercise,createExercises,retireExercise } from '$lib/server/training/exercise/exercises';
+import { libraryFor,ownExercises } from '$lib/server/records/library';
+import { houseOf,practiceOf } from '$lib/server/records/practice';
+import { saveHouse } from '$lib/server/training/practice/house';
+import { createSession,sessionOf } from '$lib/server/training/session/sessions';
 import { refusal } from '../support/refusal';
-import { body, PASSWORD, testContext, type TestContext } from '../support/context';
+import { body,PASSWORD,testContext,type TestContext } from '../support/context';
 
 let context: TestContext;
 let coach: Coach;

@@ -2,15 +2,15 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { reviewRules, whatWorked } from '$core/triage';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { rollRow } from '$lib/server/attendance/roll';
-import { overridesOf } from '$lib/server/day/overrides';
-import { asPerson, enrolmentsOf } from '$lib/server/people/enrolments';
-import { planOf } from '$lib/server/plan/plan-days';
-import { noteReach } from '$lib/server/reach/reaches';
-import { easeIn, reentryFor } from '$lib/server/reach/reentry';
-import { reviewedOf } from '$lib/server/reach/review';
-import { inNeed } from '$lib/server/reach/triage';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { rollRow } from '$lib/server/done/attendance/roll';
+import { overridesOf } from '$lib/server/records/overrides';
+import { asPerson, enrolmentsOf } from '$lib/server/records/enrolments';
+import { planOf } from '$lib/server/records/plan-days';
+import { noteReach } from '$lib/server/contact/reach/reaches';
+import { easeIn, reentryFor } from '$lib/server/contact/reach/reentry';
+import { reviewedOf } from '$lib/server/contact/reach/review';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

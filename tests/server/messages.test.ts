@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { standingOf } from '$lib/server/day/own-day';
+import { standingOf } from '$lib/server/done/day/own-day';
 import { leave } from '$lib/server/people/leave';
-import { markRead, threadOf, unansweredIn, writeTo, writeToCoach } from '$lib/server/messages/messages';
-import { reachesIn } from '$lib/server/reach/reaches';
-import { inNeed } from '$lib/server/reach/triage';
+import { markRead, threadOf, unansweredIn, writeTo, writeToCoach } from '$lib/server/contact/messages/messages';
+import { reachesIn } from '$lib/server/contact/reach/reaches';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');

@@ -1,11 +1,11 @@
 /** What a coach gets in her morning, and what goes out by her rules. */
 import { beforeEach, expect, it } from 'vitest';
 import { REASON_KINDS, type ReasonKind } from '$core/triage';
-import { threadOf, writeToCoach } from '$lib/server/messages/messages';
+import { threadOf, writeToCoach } from '$lib/server/contact/messages/messages';
 import type { Letter } from '$lib/server/platform/mail';
-import { digestFor, morning, wake, writeByRule } from '$lib/server/post/morning';
-import { postSettingsOf, savePostSettings } from '$lib/server/post/settings';
-import { reachesIn } from '$lib/server/reach/reaches';
+import { digestFor, morning, wake, writeByRule } from '$lib/server/contact/delivery/morning';
+import { postSettingsOf, savePostSettings } from '$lib/server/contact/post/settings';
+import { reachesIn } from '$lib/server/contact/reach/reaches';
 import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

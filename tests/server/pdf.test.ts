@@ -11,7 +11,7 @@ import {
 	type Plan
 } from '$core/plan';
 import { parseSessionText } from '$core/session';
-import { planSheetPdf } from '$lib/server/exports/pdf/plan-sheet-pdf';
+import { planSheetPdf } from '$lib/server/edge/exports/pdf/plan-sheet-pdf';
 import { PRACTICE } from '../support/practice';
 
 /** Pages of a PDF: its page objects stand in it uncompressed. */

@@ -1,22 +1,22 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { EMPTY_PLAN, insertDays, newRule, newBenchmark, putDays, REST_DAY, type Plan } from '$core/plan';
-import { challengeOf } from '$lib/server/challenge/challenge';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { openDay } from '$lib/server/day/own-day';
-import { checkinsOf } from '$lib/server/attendance/history';
-import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
+import { challengeOf } from '$lib/server/records/challenge';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { openDay } from '$lib/server/done/day/own-day';
+import { checkinsOf } from '$lib/server/done/attendance/history';
+import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/training/plan/days-off';
 import {
 	postAnnouncement,
 	allAnnouncements,
 	upFor,
 	removeAnnouncement
-} from '$lib/server/challenge/announcements';
-import { openPlan, savePlan, type OpenPlan } from '$lib/server/plan/plan';
-import { planOf } from '$lib/server/plan/plan-days';
-import { applyTemplate } from '$lib/server/plan/template';
-import { buildTestSession } from '$lib/server/plan/benchmark-session';
-import { loadRoll } from '$lib/server/attendance/roll';
-import { createSession, saveSession, versionById, versionsOf } from '$lib/server/session/sessions';
+} from '$lib/server/training/challenge/announcements';
+import { openPlan, savePlan, type OpenPlan } from '$lib/server/training/plan/plan';
+import { planOf } from '$lib/server/records/plan-days';
+import { applyTemplate } from '$lib/server/training/plan/template';
+import { buildTestSession } from '$lib/server/training/plan/benchmark-session';
+import { loadRoll } from '$lib/server/done/attendance/roll';
+import { createSession, saveSession, versionById, versionsOf } from '$lib/server/training/session/sessions';
 import { refusal } from '../support/refusal';
 import {
 	body,

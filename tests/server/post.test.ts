@@ -1,11 +1,11 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { audienceFrom } from '$contracts/post';
 import { leave } from '$lib/server/people/leave';
-import { markRead, threadOf, writeTo } from '$lib/server/messages/messages';
+import { markRead, threadOf, writeTo } from '$lib/server/contact/messages/messages';
 import { setMailed } from '$lib/server/people/mailed';
 import type { Letter } from '$lib/server/platform/mail';
 import { MailRefused } from '$lib/server/platform/mailbox';
-import { deliver } from '$lib/server/post/deliver';
+import { deliver } from '$lib/server/contact/delivery/deliver';
 import {
 	cancelPost,
 	postsOf,
@@ -14,9 +14,9 @@ import {
 	stuckIn,
 	tryAgain,
 	valuesOf
-} from '$lib/server/post/posts';
-import { reachesIn } from '$lib/server/reach/reaches';
-import { inNeed } from '$lib/server/reach/triage';
+} from '$lib/server/contact/post/posts';
+import { reachesIn } from '$lib/server/contact/reach/reaches';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 const MINUTE = 60_000;

@@ -1,12 +1,12 @@
 /** Who needs their coach, and what is put on record about it, on a group of three worked out by hand. */
 import { describe, expect, it } from 'vitest';
 import type { ReasonKind } from '$core/triage';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { excuseSpan } from '$lib/server/attendance/excuses';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { excuseSpan } from '$lib/server/done/attendance/excuses';
 import { leave } from '$lib/server/people/leave';
-import { saveHouse } from '$lib/server/practice/practice';
-import { inNeed, type InNeed } from '$lib/server/reach/triage';
-import { noteReach, removeReach } from '$lib/server/reach/reaches';
+import { saveHouse } from '$lib/server/training/practice/house';
+import { inNeed, type InNeed } from '$lib/server/contact/reach/triage';
+import { noteReach, removeReach } from '$lib/server/contact/reach/reaches';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { ownPersonOf, sharedWorld } from '../support/context';
 

@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { checkinsOf } from '$lib/server/attendance/history';
-import { recordDays, recordSets, takeBackRecorded } from '$lib/server/attendance/recorded';
-import { openDay, standingOf } from '$lib/server/day/own-day';
-import { asPerson } from '$lib/server/people/enrolments';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { checkinsOf } from '$lib/server/done/attendance/history';
+import { recordDays, recordSets, takeBackRecorded } from '$lib/server/done/attendance/recorded';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
+import { asPerson } from '$lib/server/records/enrolments';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;

@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
-import { excuse, pause } from '$lib/server/attendance/excuses';
-import { rollRow } from '$lib/server/attendance/roll';
-import { notReleasedOf, openingsOf } from '$lib/server/desk/desk';
-import { matrixOf } from '$lib/server/fit/fit';
-import { enrolmentsOf } from '$lib/server/people/enrolments';
-import { planOf } from '$lib/server/plan/plan-days';
+import { excuse, pause } from '$lib/server/done/attendance/excuses';
+import { rollRow } from '$lib/server/done/attendance/roll';
+import { notReleasedOf, openingsOf } from '$lib/server/contact/desk/desk';
+import { matrixOf } from '$lib/server/training/fit/fit';
+import { enrolmentsOf } from '$lib/server/records/enrolments';
+import { planOf } from '$lib/server/records/plan-days';
 import { makeWorld, ownPersonOf, testContext } from '../support/context';
 
 it('a release names who does not get it, and why, and leaves them out of its hours', async () => {

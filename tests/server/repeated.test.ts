@@ -1,13 +1,13 @@
 /** What is sent twice, as a proxy or a device that got no answer does, counts once. */
-import { expect, it } from 'vitest';
-import type { Person } from '$lib/server/auth/link';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { keepMeasure } from '$lib/server/body/measures';
-import { keepWeekly } from '$lib/server/body/weekly';
+import { expect,it } from 'vitest';
+import type { Person } from '$lib/server/records/person';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { keepMeasure } from '$lib/server/people/body/measures';
+import { keepWeekly } from '$lib/server/people/body/weekly';
 import { STOP_SIGN_KEYS } from '$core/health';
-import { reportStop } from '$lib/server/health/incidents';
-import { tellOk } from '$lib/server/health/own-hold';
-import { writeToCoach } from '$lib/server/messages/messages';
+import { reportStop } from '$lib/server/contact/incidents/incidents';
+import { tellOk } from '$lib/server/contact/incidents/own-hold';
+import { writeToCoach } from '$lib/server/contact/messages/messages';
 import { randomIds } from '$lib/server/platform/ids';
 import { sharedWorld } from '../support/context';
 import { storeIn } from '../support/kept-files';

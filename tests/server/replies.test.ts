@@ -1,12 +1,12 @@
 /** A coach's lines about results. */
 import { describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { cameIn } from '$lib/server/desk/desk';
-import { saidAbout, threadOf, unansweredIn, writeToCoach } from '$lib/server/messages/messages';
-import { replyTo } from '$lib/server/messages/replies';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { cameIn } from '$lib/server/contact/desk/desk';
+import { saidAbout, threadOf, unansweredIn, writeToCoach } from '$lib/server/contact/messages/messages';
+import { replyTo } from '$lib/server/contact/messages/replies';
 import { leave } from '$lib/server/people/leave';
-import { postSettingsOf, savePostSettings } from '$lib/server/post/settings';
-import { inNeed } from '$lib/server/reach/triage';
+import { postSettingsOf, savePostSettings } from '$lib/server/contact/post/settings';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { makeChallenge, makeCoach, ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-23T10:45:00Z');

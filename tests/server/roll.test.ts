@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { checkinsOf } from '$lib/server/attendance/history';
-import { rebuild } from '$lib/server/attendance/projection';
-import { cameIn } from '$lib/server/desk/desk';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { checkinsOf } from '$lib/server/done/attendance/history';
+import { rebuild } from '$lib/server/changes/projection';
+import { cameIn } from '$lib/server/contact/desk/desk';
 import { Refusal } from '$lib/server/platform/errors';
-import { excuse, pause, pausesOf, removePause, unexcuse } from '$lib/server/attendance/excuses';
-import { restoreDays, takeDaysOff } from '$lib/server/plan/days-off';
-import { planOf } from '$lib/server/plan/plan-days';
-import { loadRoll } from '$lib/server/attendance/roll';
+import { excuse, pause, pausesOf, removePause, unexcuse } from '$lib/server/done/attendance/excuses';
+import { restoreDays, takeDaysOff } from '$lib/server/training/plan/days-off';
+import { planOf } from '$lib/server/records/plan-days';
+import { loadRoll } from '$lib/server/done/attendance/roll';
 import { ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld();

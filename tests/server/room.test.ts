@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { standingOf } from '$lib/server/day/own-day';
-import { DiskFull, Room, withRoom } from '$lib/server/db/room';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { DiskFull, Room, withRoom } from '$lib/server/platform/db/room';
 import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 import { refusal } from '../support/refusal';
 

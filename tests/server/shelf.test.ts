@@ -1,38 +1,39 @@
 /** Sessions on request: put on the shelf by the coach, taken by participants, counted by her word. */
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { rebuild } from '$lib/server/attendance/projection';
-import { rollRow } from '$lib/server/attendance/roll';
-import type { Person } from '$lib/server/auth/link';
-import { addOverride } from '$lib/server/day/overrides';
-import { standingOf } from '$lib/server/day/own-day';
-import { cameIn } from '$lib/server/desk/desk';
-import { bundleText } from '$lib/server/exports/bundle/bundle';
-import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
-import { importBundle } from '$lib/server/exports/bundle/import-bundle';
-import { readBundle } from '$lib/server/exports/bundle/read-bundle';
-import { enrolmentById, unenrol } from '$lib/server/people/enrolments';
-import { planOf } from '$lib/server/plan/plan-days';
-import { practiceOf } from '$lib/server/practice/practice';
-import { createSession, saveSession, type Saved } from '$lib/server/session/sessions';
+import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { rebuild } from '$lib/server/changes/projection';
+import { rollRow } from '$lib/server/done/attendance/roll';
+import type { Person } from '$lib/server/records/person';
+import { addOverride } from '$lib/server/changes/overrides';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { cameIn } from '$lib/server/contact/desk/desk';
+import { bundleText } from '$lib/server/edge/exports/bundle/bundle';
+import { exportBundle } from '$lib/server/edge/exports/bundle/export-bundle';
+import { importBundle } from '$lib/server/edge/exports/bundle/import-bundle';
+import { readBundle } from '$lib/server/edge/exports/bundle/read-bundle';
+import { enrolmentById } from '$lib/server/records/enrolments';
+import { unenrol } from '$lib/server/people/enrol';
+import { planOf } from '$lib/server/records/plan-days';
+import { practiceOf } from '$lib/server/records/practice';
+import { createSession,saveSession,type Saved } from '$lib/server/training/session/sessions';
 import {
-	ownShelf,
-	putOnShelf,
-	shelfSession,
-	takeFromShelf,
-	takeOffShelf,
-	takingsBySession,
-	takingsOf,
-	untake
-} from '$lib/server/shelf/shelf';
-import { shelfOf } from '$lib/server/shelf/items';
+ownShelf,
+putOnShelf,
+shelfSession,
+takeFromShelf,
+takeOffShelf,
+takingsBySession,
+takingsOf,
+untake
+} from '$lib/server/done/shelf/shelf';
+import { shelfOf } from '$lib/server/training/shelf/items';
 import {
-	body,
-	makeWorld,
-	ownPersonOf,
-	peopleOf,
-	testContext,
-	type TestContext,
-	type World
+body,
+makeWorld,
+ownPersonOf,
+peopleOf,
+testContext,
+type TestContext,
+type World
 } from '../support/context';
 import { refusal } from '../support/refusal';
 

@@ -1,9 +1,9 @@
 /** What is worked out of a check-in's sets as it comes in: a test against those before it, and each side by itself. */
 import { expect, it } from 'vitest';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { layDays } from '$lib/server/plan/plan';
-import { inNeed } from '$lib/server/reach/triage';
-import { createSession } from '$lib/server/session/sessions';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { layDays } from '$lib/server/training/plan/plan';
+import { inNeed } from '$lib/server/contact/reach/triage';
+import { createSession } from '$lib/server/training/session/sessions';
 import { body, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-23T12:00:00Z');

@@ -1,9 +1,9 @@
 /** Coaches are told by mail that somebody wrote to them, if they want it. */
 import { beforeEach, expect, it } from 'vitest';
-import { writeTo, writeToCoach } from '$lib/server/messages/messages';
+import { writeTo, writeToCoach } from '$lib/server/contact/messages/messages';
 import type { Letter } from '$lib/server/platform/mail';
-import { deliver } from '$lib/server/post/deliver';
-import { savePostSettings } from '$lib/server/post/settings';
+import { deliver } from '$lib/server/contact/delivery/deliver';
+import { savePostSettings } from '$lib/server/contact/post/settings';
 import { inviteHelper } from '../support/coaches';
 import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 

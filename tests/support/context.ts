@@ -1,16 +1,19 @@
 import { afterAll } from 'vitest';
-import { parseSessionText, type Session } from '$core/session';
-import type { Person } from '$lib/server/auth/link';
-import { createCoach, type Coach } from '$lib/server/auth/coach';
-import { createChallenge } from '$lib/server/challenge/change';
-import { challengeOf, type OwnedChallenge } from '$lib/server/challenge/challenge';
+import { parseSessionText,type Session } from '$core/session';
+import type { Person } from '$lib/server/records/person';
+import { createCoach } from '$lib/server/account/auth/coach';
+import { type Coach } from '$lib/server/records/coach';
+import { createChallenge } from '$lib/server/training/challenge/change';
+import { challengeOf,type OwnedChallenge } from '$lib/server/records/challenge';
 import type { Context } from '$lib/server/platform/context';
 import { randomIds } from '$lib/server/platform/ids';
-import { asPerson, enrol, enrolmentOf, enrolmentsOf, type OwnPerson } from '$lib/server/people/enrolments';
-import { layDays } from '$lib/server/plan/plan';
-import { createSession, type Saved } from '$lib/server/session/sessions';
-import { Threads } from '$lib/server/threads/threads';
-import type { Database } from '$lib/server/db/database';
+import { asPerson,enrolmentOf,enrolmentsOf,type OwnPerson } from '$lib/server/records/enrolments';
+import { enrol } from '$lib/server/people/enrol';
+import { layDays } from '$lib/server/training/plan/plan';
+import { createSession,type Saved } from '$lib/server/training/session/sessions';
+import { openThreads } from '$lib/server/edge/threads/open';
+import type { Threads } from '$lib/server/platform/threads';
+import type { Database } from '$lib/server/platform/db/database';
 import { lentDatabase } from './database';
 import { PRACTICE } from './practice';
 
@@ -38,7 +41,7 @@ export function contextOn(db: Database): TestContext {
 		ids: randomIds,
 		clock: { now: () => now },
 		at: (instant) => (now = Date.parse(instant)),
-		threads: new Threads(null)
+		threads: openThreads(null)
 	};
 }
 

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import pg from 'pg';
-import type { Database } from '$lib/server/db/database';
-import { migrate } from '$lib/server/db/migrate';
-import { memoryDatabase } from '$lib/server/db/pglite';
-import { openPostgres } from '$lib/server/db/postgres';
+import type { Database } from '$lib/server/platform/db/database';
+import { migrate } from '$lib/server/platform/db/migrate';
+import { memoryDatabase } from '$lib/server/platform/db/pglite';
+import { openPostgres } from '$lib/server/platform/db/postgres';
 import { DUMP } from './directories';
 
 async function freshPostgres(server: string): Promise<Database> {

@@ -1,14 +1,14 @@
 /** A world in which there is something of every kind that an address or a form can name. */
 import { STOP_SIGN_KEYS } from '$core/health';
-import { invite } from '$lib/server/challenge/coaches';
-import { writeToCoach } from '$lib/server/messages/messages';
-import { addPicture } from '$lib/server/body/pictures';
-import { reportStop } from '$lib/server/health/incidents';
-import { addDocument } from '$lib/server/health/documents';
-import { sendFormCheck } from '$lib/server/messages/form-checks';
+import { invite } from '$lib/server/training/challenge/coaches';
+import { writeToCoach } from '$lib/server/contact/messages/messages';
+import { addPicture } from '$lib/server/people/body/pictures';
+import { reportStop } from '$lib/server/contact/incidents/incidents';
+import { addDocument } from '$lib/server/people/health/documents';
+import { sendFormCheck } from '$lib/server/contact/messages/form-checks';
 import { joinSettingOf, openJoin } from '$lib/server/people/join';
 import { addNote } from '$lib/server/people/notes';
-import type { Queries } from '$lib/server/db/database';
+import type { Queries } from '$lib/server/platform/db/database';
 import { inviteHelper } from './coaches';
 import { ownPersonOf, type TestContext, type World } from './context';
 import { CLIP, PAPER, smallPicture, storeIn } from './kept-files';

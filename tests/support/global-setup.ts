@@ -12,8 +12,8 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { migrate } from '../../src/lib/server/db/migrate';
-import { databaseOn, openPglite } from '../../src/lib/server/db/pglite';
+import { migrate } from '../../src/lib/server/platform/db/migrate';
+import { databaseOn, openPglite } from '../../src/lib/server/platform/db/pglite';
 import { DUMP, PREPARED } from './directories';
 
 const MEMORY = '/dev/shm';
@@ -29,7 +29,7 @@ function folderOfRun(): string {
 
 /** What the prepared databases are made of: the engine, and all that has a hand in its schema and its files. */
 function recipe(): string {
-	const sources = readdirSync('src/lib/server/db', { withFileTypes: true, recursive: true })
+	const sources = readdirSync('src/lib/server/platform/db', { withFileTypes: true, recursive: true })
 		.filter((entry) => entry.isFile())
 		.map((entry) => join(entry.parentPath, entry.name));
 	const hash = createHash('sha256');

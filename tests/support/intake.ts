@@ -1,4 +1,4 @@
-import type { Queries } from '$lib/server/db/database';
+import type { Queries } from '$lib/server/platform/db/database';
 import type { ParticipantId } from '$lib/server/platform/ids';
 import type { IntakeSections } from '$contracts/intake';
 import { SCREEN_KEYS } from '$core/health';

@@ -2,11 +2,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { addPicture, PICTURE_FILES, picturesOf } from '$lib/server/body/pictures';
-import { addDocument, DOCUMENT_FILES, documentsOf } from '$lib/server/health/documents';
-import { FORM_FILES, formChecksOf, sendFormCheck } from '$lib/server/messages/form-checks';
-import { migrate } from '$lib/server/db/migrate';
-import type { Database } from '$lib/server/db/database';
+import { addPicture, PICTURE_FILES, picturesOf } from '$lib/server/people/body/pictures';
+import { addDocument, DOCUMENT_FILES, documentsOf } from '$lib/server/people/health/documents';
+import { FORM_FILES, formChecksOf, sendFormCheck } from '$lib/server/contact/messages/form-checks';
+import { migrate } from '$lib/server/platform/db/migrate';
+import type { Database } from '$lib/server/platform/db/database';
 import type { Store } from '$lib/server/platform/row-files';
 import { clip } from './clips';
 import { sent } from './sent';

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { openPglite } from '$lib/server/db/pglite';
+import { openPglite } from '$lib/server/platform/db/pglite';
 import { contextOn, makeWorld, PASSWORD, type TestContext, type World } from './context';
 import { dataDirectory, ownFolder } from './directories';
 import { cookieOf, startServer, type RunningServer } from './server';

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { addDays } from '$core/calendar';
-import { migrate } from '$lib/server/db/migrate';
-import type { Database } from '$lib/server/db/database';
+import { migrate } from '$lib/server/platform/db/migrate';
+import type { Database } from '$lib/server/platform/db/database';
 import { realClock } from '$lib/server/platform/clock';
 import { randomIds } from '$lib/server/platform/ids';
-import { enrol } from '$lib/server/people/enrolments';
-import { layDays } from '$lib/server/plan/plan';
-import { createSession } from '$lib/server/session/sessions';
-import { body, makeChallenge, makeCoach, SMALL } from './context';
-import { cookieOf, type RunningServer } from './server';
+import { enrol } from '$lib/server/people/enrol';
+import { layDays } from '$lib/server/training/plan/plan';
+import { createSession } from '$lib/server/training/session/sessions';
+import { body,makeChallenge,makeCoach,SMALL } from './context';
+import { cookieOf,type RunningServer } from './server';
 
 export const PEOPLE = 50;
 export const DAYS = 6;

@@ -11,3 +11,4 @@ export {
 } from './house';
 export type { Practice } from './practice';
 export { DEFAULT_TIMING, type Timing } from './timing';
+export { plainOf, practiceFrom, type PlainPractice } from './plain';

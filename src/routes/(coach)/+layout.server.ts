@@ -1,5 +1,5 @@
-import { challengesOf } from '$lib/server/challenge/challenge';
-import { coachIn } from '$lib/server/web/viewer';
+import { challengesOf } from '$lib/server/records/challenge';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals }) => {

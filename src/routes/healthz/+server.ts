@@ -1,5 +1,5 @@
 import { version } from '../../../package.json';
-import { schemaVersion } from '$lib/server/db/migrate';
+import { schemaVersion } from '$lib/server/platform/db/migrate';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) => {

@@ -2,11 +2,11 @@ import { object } from 'yup';
 import { email } from '$contracts/values';
 import { sendLostLink } from '$lib/server/people/lost-link';
 import { hashToken } from '$lib/server/platform/ids';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { originFor } from '$lib/server/web/origin';
-import { networkIn } from '$lib/server/web/security';
-import { validate } from '$lib/server/web/validate';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { originFor } from '$lib/server/edge/web/origin';
+import { networkIn } from '$lib/server/edge/web/security';
+import { validate } from '$lib/server/platform/validate';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 const schema = object({ email: email('your email address') });

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Attention } from '$core/day';
-	import type { FitMatrix } from '$lib/server/fit/fit';
+	import type { FitMatrix } from '$lib/server/training/fit/fit';
 	import { counted } from '$lib/format';
 	import { HOLD_TEXT } from '$lib/ui/hold-text';
 

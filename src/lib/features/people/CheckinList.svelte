@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import type { CheckinFacts } from '$lib/server/attendance/facts';
+	import type { CheckinFacts } from '$lib/server/records/facts';
 	import type { Units } from '$core/kit';
 	import { beyondWords } from '$core/progress';
 	import { wellWords } from './well-words';

@@ -1,13 +1,14 @@
 import { personSchema } from '$contracts/person';
 import { dateIn } from '$core/calendar';
-import { kitText, readKit, type Limitation } from '$core/kit';
-import { setAddedLimits } from '../health/answers';
-import { noteChange } from '../health/records';
-import { instant } from '../db/database';
+import { kitText,readKit,type Limitation } from '$core/kit';
+import { setAddedLimits } from './health/answers';
+import { noteChange } from '../changes/holds';
+import { instant } from '../platform/db/database';
 import type { Context } from '../platform/context';
-import { participantChanged } from '../day/changed';
-import { validate } from '../web/validate';
-import { zonesAfter, type OwnPerson } from './enrolments';
+import { participantChanged } from '../changes/changed';
+import { validate } from '../platform/validate';
+import { zonesAfter } from './enrol';
+import { type OwnPerson } from '../records/enrolments';
 
 /**
  * Changes who somebody is: a new zone moves the hours of days that are ahead; a day that has opened keeps its own. Equipment is read;

@@ -1,11 +1,11 @@
 /** A group as its coach sees it as a whole. */
 import { dateIn, instantOf, minutesIn } from '$core/calendar';
 import { cohortOf, suggestedAudience, type Audience, type Cohort, type Member } from '$core/people';
-import type { OwnedChallenge } from '../challenge/challenge';
+import type { OwnedChallenge } from '../records/challenge';
 import type { Context } from '../platform/context';
-import { openPlan, savePlan } from '../plan/plan';
-import { enrolmentsOf } from './enrolments';
-import { profileIn } from './suited';
+import { openPlan, savePlan } from '../training/plan/plan';
+import { enrolmentsOf } from '../records/enrolments';
+import { profileIn } from '../records/suited';
 
 export interface GroupPicture {
 	cohort: Cohort;

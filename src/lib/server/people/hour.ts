@@ -1,11 +1,11 @@
 import { hourSchema } from '$contracts/person';
 import { minutesOfDay } from '$contracts/values';
-import { participantChanged } from '../day/changed';
-import { noteChange } from '../health/records';
+import { participantChanged } from '../changes/changed';
+import { noteChange } from '../changes/holds';
 import type { Context } from '../platform/context';
-import type { EnrolmentId, ParticipantId } from '../platform/ids';
-import { only, type Queries } from '../db/database';
-import { validate } from '../web/validate';
+import type { EnrolmentId,ParticipantId } from '../platform/ids';
+import { only,type Queries } from '../platform/db/database';
+import { validate } from '../platform/validate';
 
 /**
  * Sets the hour at which somebody trains; empty: as soon as a day opens.

@@ -1,17 +1,18 @@
 import { setImmediate as breath } from 'node:timers/promises';
-import { array, number, object, string } from 'yup';
+import { array,number,object,string } from 'yup';
 import { kitText } from '$core/kit';
-import { ROSTER_FIELDS, type ColumnMatch, type RosterRow } from '$core/people';
-import type { OwnedChallenge } from '../challenge/challenge';
-import type { Queries } from '../db/database';
+import { ROSTER_FIELDS,type ColumnMatch,type RosterRow } from '$core/people';
+import type { OwnedChallenge } from '../records/challenge';
+import type { Queries } from '../platform/db/database';
 import type { Context } from '../platform/context';
 import type { CoachId } from '../platform/ids';
 import { Refusal } from '../platform/errors';
-import type { RosterRead } from '../threads/tasks';
-import type { Given } from '../web/text-file';
-import type { Threads } from '../threads/threads';
-import { validate } from '../web/validate';
-import { enrol, enrolledMails, type NewLink } from './enrolments';
+import type { RosterRead } from './roster-file';
+import type { Given } from '../platform/text-file';
+import type { Threads } from '../platform/threads';
+import { validate } from '../platform/validate';
+import { enrol,type NewLink } from './enrol';
+import { enrolledMails } from '../records/enrolments';
 import { ROSTER_LIMITS } from './roster-file';
 
 /** Something that a list says otherwise than the record of somebody known from another challenge; in words. */

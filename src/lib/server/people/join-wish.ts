@@ -7,12 +7,12 @@ import { EncryptJWT, errors, jwtDecrypt } from 'jose';
 import type { InferType } from 'yup';
 import { joinSchema } from '$contracts/join';
 import { calledBy } from '$core/people';
-import type { Queries } from '../db/database';
+import type { Queries } from '../platform/db/database';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
 import type { Mail } from '../platform/mail';
 import { readSetting } from '../platform/settings';
-import { validate } from '../web/validate';
+import { validate } from '../platform/validate';
 import { joinPage, type JoinPage } from './join';
 
 export type JoinWish = InferType<typeof joinSchema>;

@@ -1,7 +1,7 @@
-import { endLink, makeLink } from '../auth/link';
+import { endLink,makeLink } from '../changes/links';
 import type { Context } from '../platform/context';
 import type { CoachId } from '../platform/ids';
-import type { OwnPerson } from './enrolments';
+import type { OwnPerson } from '../records/enrolments';
 
 /** Makes a person's link anew; their calendar link ends with the old one. @param by who does */
 export const renewLink = (context: Context, person: OwnPerson, by: CoachId): Promise<string> =>

@@ -1,4 +1,4 @@
-import { only, type Queries } from '../db/database';
+import { only, type Queries } from '../platform/db/database';
 import type { ParticipantId } from '../platform/ids';
 
 /** Whether somebody wants to be told by mail that their coach has written. */

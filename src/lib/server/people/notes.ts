@@ -1,12 +1,12 @@
 /** What a coach notes for herself about somebody: found again, seen by nobody else. */
 import { object, string } from 'yup';
-import { instant, type Queries } from '../db/database';
+import { instant, type Queries } from '../platform/db/database';
 import type { Context } from '../platform/context';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import type { ParticipantId } from '../platform/ids';
-import { textOfHtml, tidyHtml } from '../web/rich-html';
-import { validate } from '../web/validate';
-import type { OwnPerson } from './enrolments';
+import { textOfHtml, tidyHtml } from '../platform/rich-html';
+import { validate } from '../platform/validate';
+import type { OwnPerson } from '../records/enrolments';
 
 const TOO_LONG = 'at most 4,000 letters';
 

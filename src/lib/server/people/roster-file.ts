@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import type { ColumnMatch, RosterLine } from '$core/people';
 import { Refusal } from '../platform/errors';
 
 /** What of a roster file is taken. A challenge has 300 people at most in ordinary use. */
@@ -136,4 +137,13 @@ export function readRosterText(
 			delimiter === ';' ? 'Read with semicolons between the cells.' : 'Read with tabs between the cells.'
 		);
 	return { headings, lines, delimiter, notes };
+}
+
+/** A list of people as it was read. */
+export interface RosterRead {
+	text: string;
+	headings: string[];
+	match: ColumnMatch;
+	lines: RosterLine[];
+	notes: string[];
 }

@@ -1,14 +1,12 @@
 /** Teams and buddies of a challenge: what there is to divide by, and what was decided. */
 import { teamsSchema } from '$contracts/teams';
-import { dateIn, instantOf } from '$core/calendar';
-import type { Mate, TeamWish } from '$core/people';
-import type { RollRow } from '../attendance/roll';
-import type { OwnedChallenge } from '../challenge/challenge';
-import { only, type Queries } from '../db/database';
+import type { TeamWish } from '$core/people';
+import type { OwnedChallenge } from '../records/challenge';
+import { only,type Queries } from '../platform/db/database';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
-import type { ChallengeId, EnrolmentId } from '../platform/ids';
-import { validate } from '../web/validate';
+import type { ChallengeId,EnrolmentId } from '../platform/ids';
+import { validate } from '../platform/validate';
 
 export interface Team {
 	id: string;
@@ -64,21 +62,6 @@ export async function teamsOf(db: Queries, id: ChallengeId): Promise<Teams> {
 		buddies: [...groups.values()].filter((group) => group.length > 1),
 		wishes: wishes.filter(({ pair }) => pair.every((one) => here.has(one)))
 	};
-}
-
-/** What people are divided by. @param rows of the roll; those who left are in no team */
-export function matesOf(challenge: OwnedChallenge, rows: readonly RollRow[], now: number): Mate[] {
-	const utc = (zone: string, minutes: number): number =>
-		Math.floor(instantOf(dateIn(zone, now), minutes, zone) / 60_000) % (24 * 60);
-	return rows
-		.filter(({ person }) => person.leftAt === null)
-		.map(({ person, adherence }) => ({
-			id: person.id,
-			level: person.level,
-			done: adherence.rate,
-			dawn: utc(person.zone, challenge.opensAt),
-			trains: utc(person.zone, person.trainsAt ?? challenge.opensAt)
-		}));
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Clock } from './clock';
-import type { Database, Queries } from '../db/database';
+import type { Database, Queries } from './db/database';
 import type { Ids } from './ids';
 
 /** What every use case is given. */

@@ -1,5 +1,5 @@
 import PgBoss from 'pg-boss';
-import type { Database, Queries } from '../db/database';
+import type { Database, Queries } from './db/database';
 import { loggedError } from './log';
 
 /** Work done apart from requests: named, tried again when it fails, and kept for the operator when it gives up. */

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Queries } from '../db/database';
+import type { Queries } from './db/database';
 import { kept } from './kept';
 
 const someDatabase = (): Queries => ({ query: () => Promise.resolve([]), script: () => Promise.resolve() });

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import type { Queries } from '../db/database';
+import type { Queries } from './db/database';
 
 /** Things kept for each database. */
 const MOST = 500;

@@ -1,7 +1,7 @@
 import { createECDH } from 'node:crypto';
 import { createServer } from 'node:https';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { Queries } from '../db/database';
+import type { Queries } from './db/database';
 import { openPush, overTls, type Push, type PushTarget } from './push';
 import { decrypt, PushStandIn } from './push-stand-in';
 

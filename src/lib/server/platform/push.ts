@@ -2,7 +2,7 @@
 import { request } from 'node:https';
 import { RequestFilteringHttpsAgent } from 'request-filtering-agent';
 import webPush, { type RequestDetails, type VapidKeys } from 'web-push';
-import type { Queries } from '../db/database';
+import type { Queries } from './db/database';
 import { readSetting } from './settings';
 
 /** Push subscription of a device. */

@@ -1,8 +1,8 @@
 /** Files of which each is spoken of by a row of the database. */
 import { mkdir, readdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Queries } from '../db/database';
-import { DiskFull, freeIn } from '../db/room';
+import type { Queries } from './db/database';
+import { DiskFull, freeIn } from './db/room';
 import type { Config } from './config';
 import { filesIn } from './files';
 import type { SentFile } from './sent-file';

@@ -1,4 +1,4 @@
-import type { Queries } from '../db/database';
+import type { Queries } from './db/database';
 
 /** A value kept by name for the whole installation. */
 export async function readSetting<T>(db: Queries, key: string): Promise<T | null> {

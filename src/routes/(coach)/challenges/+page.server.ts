@@ -1,8 +1,8 @@
-import { challengeOf } from '$lib/server/challenge/challenge';
-import { removeCoach } from '$lib/server/challenge/coaches';
-import { formText } from '$lib/server/web/form-text';
-import { orError } from '$lib/server/web/http';
-import { coachIn } from '$lib/server/web/viewer';
+import { challengeOf } from '$lib/server/records/challenge';
+import { removeCoach } from '$lib/server/training/challenge/coaches';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError } from '$lib/server/edge/web/http';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions } from './$types';
 
 export const actions: Actions = {

@@ -1,9 +1,9 @@
 import { error, fail } from '@sveltejs/kit';
 import { CannotStart } from '$lib/server/platform/cannot-start';
-import { installation } from '$lib/server/upkeep/state';
-import { formText } from '$lib/server/web/form-text';
-import { noteEvent } from '$lib/server/web/security';
-import { coachIn } from '$lib/server/web/viewer';
+import { installation } from '$lib/server/edge/upkeep/state';
+import { formText } from '$lib/server/edge/web/form-text';
+import { noteEvent } from '$lib/server/edge/web/security';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 /** The installation is looked after by those who were not invited to a challenge of it. */

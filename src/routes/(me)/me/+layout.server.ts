@@ -1,4 +1,4 @@
-import { personIn } from '$lib/server/web/viewer';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = ({ locals }) => {

@@ -1,18 +1,18 @@
 import { redirect } from '@sveltejs/kit';
 import { dayTally } from '$core/attendance';
 import { dateOfDay, milestonesOf, placeAmong } from '$core/calendar';
-import { signOutDevice, switchTo } from '$lib/server/auth/link';
-import { formText } from '$lib/server/web/form-text';
-import { dropToken, keepToken, tokenIn } from '$lib/server/web/cookies';
-import { forReading, nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
-import { holdDetails } from '$lib/server/health/own-hold';
-import { recentPain } from '$lib/server/health/pain';
-import { shelfOn } from '$lib/server/shelf/shelf';
-import { answerPoll, ownPolls } from '$lib/server/challenge/polls';
-import { upFor } from '$lib/server/challenge/announcements';
-import { tick } from '$lib/server/attendance/tick-form';
-import { orError, orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { signOutDevice, switchTo } from '$lib/server/account/auth/link';
+import { formText } from '$lib/server/edge/web/form-text';
+import { dropToken, keepToken, tokenIn } from '$lib/server/edge/web/cookies';
+import { forReading, nextOpens, openDay, standingOf } from '$lib/server/done/day/own-day';
+import { holdDetails } from '$lib/server/contact/incidents/own-hold';
+import { recentPain } from '$lib/server/people/health/pain';
+import { shelfOn } from '$lib/server/done/shelf/shelf';
+import { answerPoll, ownPolls } from '$lib/server/training/challenge/polls';
+import { upFor } from '$lib/server/training/challenge/announcements';
+import { tick } from '$lib/server/edge/forms/tick-form';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 /** Today, the last days that may still be done, the newest first, and the questions as long as nobody has answered them. */

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { networkOf } from '$lib/server/auth/limits';
-import { ownerOf } from '$lib/server/exports/calendar/links';
-import { coachCalendar, personCalendar } from '$lib/server/exports/calendar/calendars';
-import { orError } from '$lib/server/web/http';
+import { networkOf } from '$lib/server/account/auth/limits';
+import { ownerOf } from '$lib/server/edge/exports/calendar/links';
+import { coachCalendar, personCalendar } from '$lib/server/changes/calendar/calendars';
+import { orError } from '$lib/server/edge/web/http';
 import { hashToken } from '$lib/server/platform/ids';
 import type { RequestHandler } from './$types';
 

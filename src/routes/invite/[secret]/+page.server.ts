@@ -1,12 +1,12 @@
 import { error, redirect } from '@sveltejs/kit';
-import { registerCoach } from '$lib/server/auth/coach';
-import { signIn } from '$lib/server/auth/login';
-import { invitationBehind, invitationEnded, takeUp } from '$lib/server/challenge/coaches';
-import type { NewPassword } from '$lib/server/auth/strength';
-import { keepToken } from '$lib/server/web/cookies';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { deviceIn, networkIn, noteEvent } from '$lib/server/web/security';
+import { registerCoach } from '$lib/server/account/auth/coach';
+import { signIn } from '$lib/server/account/auth/login';
+import { invitationBehind, invitationEnded, takeUp } from '$lib/server/training/challenge/coaches';
+import type { NewPassword } from '$lib/server/account/auth/strength';
+import { keepToken } from '$lib/server/edge/web/cookies';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { deviceIn, networkIn, noteEvent } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** Who is invited to what; to look changes nothing. Only links that are not good are counted. */

@@ -1,8 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
-import { linkOf, openLink } from '$lib/server/auth/link';
-import { keepToken, tokenIn } from '$lib/server/web/cookies';
-import { orError } from '$lib/server/web/http';
-import { networkIn, noteEvent } from '$lib/server/web/security';
+import { linkOf, openLink } from '$lib/server/account/auth/link';
+import { keepToken, tokenIn } from '$lib/server/edge/web/cookies';
+import { orError } from '$lib/server/edge/web/http';
+import { networkIn, noteEvent } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** Answers a link that is not good. Only these are counted: many people may open theirs from one address. */

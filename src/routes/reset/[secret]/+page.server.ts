@@ -1,9 +1,9 @@
 import { error, redirect } from '@sveltejs/kit';
-import { linkEnded, resetOf, resetPassword } from '$lib/server/auth/account';
-import { sendNotice } from '$lib/server/auth/letters';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { networkIn, noteEvent } from '$lib/server/web/security';
+import { linkEnded, resetOf, resetPassword } from '$lib/server/account/auth/account';
+import { sendNotice } from '$lib/server/account/auth/letters';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { networkIn, noteEvent } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** Says whose password it is; to look changes nothing. Only links that are not good are counted. */

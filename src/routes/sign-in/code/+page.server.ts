@@ -1,14 +1,14 @@
 import { redirect } from '@sveltejs/kit';
-import { letIn, waitingLogin } from '$lib/server/auth/login';
-import { answerCode } from '$lib/server/auth/second-factor';
-import { sendNotice } from '$lib/server/auth/letters';
+import { letIn, waitingLogin } from '$lib/server/account/auth/login';
+import { answerCode } from '$lib/server/account/auth/second-factor';
+import { sendNotice } from '$lib/server/account/auth/letters';
 import { realClock } from '$lib/server/platform/clock';
 import { Refusal } from '$lib/server/platform/errors';
-import { keepToken, tokenIn } from '$lib/server/web/cookies';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { noteEvent } from '$lib/server/web/security';
-import { wayBack } from '$lib/server/web/way-back';
+import { keepToken, tokenIn } from '$lib/server/edge/web/cookies';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { noteEvent } from '$lib/server/edge/web/security';
+import { wayBack } from '$lib/server/edge/web/way-back';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** The sign-in of this device that waits for its code. */

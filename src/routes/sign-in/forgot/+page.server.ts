@@ -1,14 +1,14 @@
 import { object } from 'yup';
 import { email } from '$contracts/values';
-import { coachByEmail } from '$lib/server/auth/coach';
-import { sendReset } from '$lib/server/auth/letters';
+import { coachByEmail } from '$lib/server/records/coach';
+import { sendReset } from '$lib/server/account/auth/letters';
 import { hashToken } from '$lib/server/platform/ids';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { originFor } from '$lib/server/web/origin';
-import { networkIn, noteEvent } from '$lib/server/web/security';
-import { validate } from '$lib/server/web/validate';
-import type { Actions, PageServerLoad, RequestEvent } from './$types';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { originFor } from '$lib/server/edge/web/origin';
+import { networkIn,noteEvent } from '$lib/server/edge/web/security';
+import { validate } from '$lib/server/platform/validate';
+import type { Actions,PageServerLoad,RequestEvent } from './$types';
 
 export const load: PageServerLoad = (event) => ({ possible: originFor(event) !== null });
 

@@ -1,9 +1,9 @@
 import { askToJoin, wishFrom } from '$lib/server/people/join-wish';
 import { joinPage } from '$lib/server/people/join';
 import { hashToken } from '$lib/server/platform/ids';
-import { orError, orFail } from '$lib/server/web/http';
-import { originFor } from '$lib/server/web/origin';
-import { networkIn } from '$lib/server/web/security';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { originFor } from '$lib/server/edge/web/origin';
+import { networkIn } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,10 +1,10 @@
 import { redirect } from '@sveltejs/kit';
-import { prove } from '$lib/server/auth/login';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { noteEvent } from '$lib/server/web/security';
-import { coachIn } from '$lib/server/web/viewer';
-import { wayBack } from '$lib/server/web/way-back';
+import { prove } from '$lib/server/account/auth/login';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { noteEvent } from '$lib/server/edge/web/security';
+import { coachIn } from '$lib/server/edge/web/viewer';
+import { wayBack } from '$lib/server/edge/web/way-back';
 import type { Actions } from './$types';
 
 export const actions: Actions = {

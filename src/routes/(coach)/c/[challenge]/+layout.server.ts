@@ -8,9 +8,9 @@ import {
 	type Milestones
 } from '$core/calendar';
 import { counted, dayText } from '$lib/format';
-import type { Challenge } from '$lib/server/challenge/challenge';
-import { planIn, rollIn } from '$lib/server/attendance/of-request';
-import { ownChallenge } from '$lib/server/web/own';
+import type { Challenge } from '$lib/server/records/challenge';
+import { planIn, rollIn } from '$lib/server/done/attendance/of-request';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { LayoutServerLoad } from './$types';
 
 /** Where a challenge stands, in words; halfway and the days left are what keeps people going. */

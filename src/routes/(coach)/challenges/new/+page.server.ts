@@ -1,13 +1,13 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { createChallenge } from '$lib/server/challenge/change';
-import { challengeOf } from '$lib/server/challenge/challenge';
-import { defaultStart } from '$lib/server/challenge/default-start';
+import { createChallenge } from '$lib/server/training/challenge/change';
+import { challengeOf } from '$lib/server/records/challenge';
+import { defaultStart } from '$lib/server/training/challenge/default-start';
 import { newChallengeSchema } from '$contracts/challenge';
-import { orFail } from '$lib/server/web/http';
-import { applyTemplate } from '$lib/server/plan/template';
-import { coachIn } from '$lib/server/web/viewer';
+import { orFail } from '$lib/server/edge/web/http';
+import { applyTemplate } from '$lib/server/training/plan/template';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

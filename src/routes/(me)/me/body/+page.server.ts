@@ -1,8 +1,8 @@
 import { dateIn } from '$core/calendar';
-import { keepMeasure, measuresOf, removeMeasure } from '$lib/server/body/measures';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { keepMeasure, measuresOf, removeMeasure } from '$lib/server/people/body/measures';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

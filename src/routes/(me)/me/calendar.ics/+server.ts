@@ -1,6 +1,6 @@
-import { personCalendar } from '$lib/server/exports/calendar/calendars';
-import { download } from '$lib/server/web/download';
-import { personIn } from '$lib/server/web/viewer';
+import { personCalendar } from '$lib/server/changes/calendar/calendars';
+import { download } from '$lib/server/edge/web/download';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals, url }) => {

@@ -1,11 +1,11 @@
 import { timeOfDay } from '$lib/format';
-import { revokePersonCalendarLink, createPersonCalendarLink } from '$lib/server/exports/calendar/links';
-import { challengeById, releasePolicyOf } from '$lib/server/challenge/challenge';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
+import { revokePersonCalendarLink, createPersonCalendarLink } from '$lib/server/edge/exports/calendar/links';
+import { challengeById, releasePolicyOf } from '$lib/server/records/challenge';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
 import { calendarSettingOf, setHour } from '$lib/server/people/hour';
-import { noteEvent } from '$lib/server/web/security';
-import { personIn } from '$lib/server/web/viewer';
+import { noteEvent } from '$lib/server/edge/web/security';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,5 +1,5 @@
-import { ownDataOf } from '$lib/server/privacy/own-data';
-import { personIn } from '$lib/server/web/viewer';
+import { ownDataOf } from '$lib/server/account/privacy/own-data';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Everything that is kept of somebody, as a file. */

@@ -1,5 +1,5 @@
-import { ownFilesOf } from '$lib/server/privacy/own-files';
-import { personIn } from '$lib/server/web/viewer';
+import { ownFilesOf } from '$lib/server/account/privacy/own-files';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Everything that is kept of somebody, with their photographs and clips. */

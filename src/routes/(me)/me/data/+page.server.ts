@@ -1,10 +1,10 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { looksAt } from '$lib/server/health/looks';
-import { changesOf } from '$lib/server/health/records';
-import { forget, keptOf, ownDataOf } from '$lib/server/privacy/own-data';
-import { dropToken } from '$lib/server/web/cookies';
-import { formText } from '$lib/server/web/form-text';
-import { personIn } from '$lib/server/web/viewer';
+import { looksAt } from '$lib/server/people/health/looks';
+import { changesOf } from '$lib/server/records/health';
+import { forget, keptOf, ownDataOf } from '$lib/server/account/privacy/own-data';
+import { dropToken } from '$lib/server/edge/web/cookies';
+import { formText } from '$lib/server/edge/web/form-text';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,9 +1,9 @@
-import { standingOf } from '$lib/server/day/own-day';
-import { formChecksOf, markFormSeen, removeFormCheck, sendFormCheck } from '$lib/server/messages/form-checks';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { sentIn } from '$lib/server/web/uploads';
-import { personIn } from '$lib/server/web/viewer';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { formChecksOf, markFormSeen, removeFormCheck, sendFormCheck } from '$lib/server/contact/messages/form-checks';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { sentIn } from '$lib/server/edge/web/uploads';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

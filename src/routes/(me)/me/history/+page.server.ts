@@ -1,8 +1,8 @@
 import { dayTally } from '$core/attendance';
 import { bestsOf } from '$core/progress';
-import { standingOf } from '$lib/server/day/own-day';
-import { pastDaysOf } from '$lib/server/progress/done-days';
-import { personIn } from '$lib/server/web/viewer';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { pastDaysOf } from '$lib/server/done/progress/done-days';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { looksAt } from '$lib/server/health/looks';
+import { looksAt } from '$lib/server/people/health/looks';
 import { intakeOf, isConsentTold, nothingChanged, ownScreening } from '$lib/server/people/intake';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

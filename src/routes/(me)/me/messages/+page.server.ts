@@ -1,10 +1,10 @@
-import { markRead, threadOf, writeToCoach } from '$lib/server/messages/messages';
-import { request as ask, requestsOf, takeBackRequest } from '$lib/server/messages/requests';
+import { markRead, threadOf, writeToCoach } from '$lib/server/contact/messages/messages';
+import { request as ask, requestsOf, takeBackRequest } from '$lib/server/contact/messages/requests';
 import { mailedOf, setMailed } from '$lib/server/people/mailed';
-import { carryOn } from '$lib/server/post/letters';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

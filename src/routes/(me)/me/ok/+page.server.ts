@@ -1,10 +1,10 @@
 import { dateIn } from '$core/calendar';
-import { tellOk } from '$lib/server/health/own-hold';
-import { carryOn } from '$lib/server/post/letters';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { sentIn } from '$lib/server/web/uploads';
-import { personIn } from '$lib/server/web/viewer';
+import { tellOk } from '$lib/server/contact/incidents/own-hold';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { sentIn } from '$lib/server/edge/web/uploads';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => ({

@@ -1,6 +1,6 @@
-import { ownPacket } from '$lib/server/exports/packet';
-import { paperAnswer } from '$lib/server/web/paper';
-import { personIn } from '$lib/server/web/viewer';
+import { ownPacket } from '$lib/server/edge/exports/packet';
+import { paperAnswer } from '$lib/server/edge/web/paper';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) => {

@@ -1,12 +1,12 @@
 import { redirect } from '@sveltejs/kit';
 import { dateOfDay } from '$core/calendar';
-import { standingOf } from '$lib/server/day/own-day';
-import { endOwnPause, leaveOwn, ownPauses, pauseOwnDays } from '$lib/server/people/own-leave';
-import { carryOn } from '$lib/server/post/letters';
-import { dropToken } from '$lib/server/web/cookies';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { endOwnPause, leaveOwn, ownPauses, pauseOwnDays } from '$lib/server/contact/messages/own-leave';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { dropToken } from '$lib/server/edge/web/cookies';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,9 +1,9 @@
 import { dateIn } from '$core/calendar';
-import { addPicture, picturesOf, removePicture, sharePicture } from '$lib/server/body/pictures';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { sentIn } from '$lib/server/web/uploads';
-import { personIn } from '$lib/server/web/viewer';
+import { addPicture, picturesOf, removePicture, sharePicture } from '$lib/server/people/body/pictures';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { sentIn } from '$lib/server/edge/web/uploads';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,13 +1,13 @@
 import { timeOfDay } from '$lib/format';
-import { groupNow } from '$lib/server/day/group';
+import { groupNow } from '$lib/server/training/challenge/group';
 import { calendarSettingOf } from '$lib/server/people/hour';
 import { hashToken } from '$lib/server/platform/ids';
-import { choose, REMINDERS, remindersOf, turnOff, turnOn } from '$lib/server/post/reminders';
-import { postSettingsOf } from '$lib/server/post/settings';
-import { tokenIn } from '$lib/server/web/cookies';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { choose, REMINDERS, remindersOf, turnOff, turnOn } from '$lib/server/contact/post/reminders';
+import { postSettingsOf } from '$lib/server/contact/post/settings';
+import { tokenIn } from '$lib/server/edge/web/cookies';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** The sign-in of this device, as it is stored. */

@@ -1,7 +1,7 @@
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
-import { ownShelf, takingsOf, untake } from '$lib/server/shelf/shelf';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
+import { ownShelf, takingsOf, untake } from '$lib/server/done/shelf/shelf';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

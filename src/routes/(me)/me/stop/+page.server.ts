@@ -1,8 +1,8 @@
-import { reportStop } from '$lib/server/health/incidents';
-import { carryOn } from '$lib/server/post/letters';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { reportStop } from '$lib/server/contact/incidents/incidents';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ locals }) => ({ id: locals.app.ids.uuid() });

@@ -1,9 +1,9 @@
 import { redirect } from '@sveltejs/kit';
-import { keepWeekly, weekliesOf } from '$lib/server/body/weekly';
-import { standingOf } from '$lib/server/day/own-day';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { keepWeekly, weekliesOf } from '$lib/server/people/body/weekly';
+import { standingOf } from '$lib/server/done/day/own-day';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** Weeks that have begun for somebody, and the one that is asked about: the last whose end is near or over. */

@@ -1,9 +1,9 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays, dateIn, instantOf } from '$core/calendar';
 import { demoWorld } from '$demo/world';
-import { carryOn } from '$lib/server/post/letters';
-import { REMINDERS } from '$lib/server/post/reminders';
-import { wayBack } from '$lib/server/web/way-back';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { REMINDERS } from '$lib/server/contact/post/reminders';
+import { wayBack } from '$lib/server/edge/web/way-back';
 import type { RequestHandler } from './$types';
 
 const HOUR = 3_600_000;

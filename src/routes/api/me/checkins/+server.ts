@@ -1,9 +1,9 @@
 import type { CheckinInput } from '$contracts/check-in';
-import { checkIn } from '$lib/server/attendance/check-in';
-import { carryOn } from '$lib/server/post/letters';
-import { orJson } from '$lib/server/web/http';
-import { jsonOf } from '$lib/server/web/json';
-import { personIn } from '$lib/server/web/viewer';
+import { checkIn } from '$lib/server/done/attendance/check-in';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { orJson } from '$lib/server/edge/web/http';
+import { jsonOf } from '$lib/server/platform/json';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Whether a check-in that was taken says that something hurts. */

@@ -1,5 +1,5 @@
-import { postAnswers, putSection } from '$lib/server/people/intake-request';
-import { personIn } from '$lib/server/web/viewer';
+import { postAnswers, putSection } from '$lib/server/edge/forms/intake-request';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Keeps one section of the answers. */

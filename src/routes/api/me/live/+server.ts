@@ -1,7 +1,7 @@
-import { tellPresence } from '$lib/server/live/presence';
-import { orJson } from '$lib/server/web/http';
-import { jsonOf } from '$lib/server/web/json';
-import { personIn } from '$lib/server/web/viewer';
+import { tellPresence } from '$lib/server/done/live/presence';
+import { orJson } from '$lib/server/edge/web/http';
+import { jsonOf } from '$lib/server/platform/json';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Where a phone is in a session; told while it is online, and of no account for anything that counts. */

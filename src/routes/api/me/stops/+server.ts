@@ -1,8 +1,8 @@
-import { reportStop } from '$lib/server/health/incidents';
-import { carryOn } from '$lib/server/post/letters';
-import { orJson } from '$lib/server/web/http';
-import { jsonOf } from '$lib/server/web/json';
-import { personIn } from '$lib/server/web/viewer';
+import { reportStop } from '$lib/server/contact/incidents/incidents';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { orJson } from '$lib/server/edge/web/http';
+import { jsonOf } from '$lib/server/platform/json';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Takes a report that somebody had to stop, as JSON. Sent twice by its id it is kept once. */

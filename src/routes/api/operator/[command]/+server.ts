@@ -1,14 +1,14 @@
 import { error } from '@sveltejs/kit';
 import { object } from 'yup';
 import { email } from '$contracts/values';
-import { registerCoach } from '$lib/server/auth/coach';
-import { recordEvent } from '$lib/server/auth/events';
-import { endSecondFactorFor, resetLinkFor } from '$lib/server/auth/operator';
-import type { NewPassword } from '$lib/server/auth/strength';
+import { registerCoach } from '$lib/server/account/auth/coach';
+import { recordEvent } from '$lib/server/account/auth/events';
+import { endSecondFactorFor, resetLinkFor } from '$lib/server/account/auth/operator';
+import type { NewPassword } from '$lib/server/account/auth/strength';
 import { Refusal } from '$lib/server/platform/errors';
 import { CannotStart } from '$lib/server/platform/cannot-start';
-import { orJson } from '$lib/server/web/http';
-import { validate } from '$lib/server/web/validate';
+import { orJson } from '$lib/server/edge/web/http';
+import { validate } from '$lib/server/platform/validate';
 import type { RequestEvent, RequestHandler } from './$types';
 
 const account = object({ email: email('an email address is needed') });

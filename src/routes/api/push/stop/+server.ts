@@ -1,6 +1,6 @@
-import { stopFromNotification } from '$lib/server/post/reminders';
-import { orJson } from '$lib/server/web/http';
-import { jsonOf } from '$lib/server/web/json';
+import { stopFromNotification } from '$lib/server/contact/post/reminders';
+import { orJson } from '$lib/server/edge/web/http';
+import { jsonOf } from '$lib/server/platform/json';
 import type { RequestHandler } from './$types';
 
 /** One tap on a notification: the id in it is what lets it stop the reminders of its device, signed in or not. */

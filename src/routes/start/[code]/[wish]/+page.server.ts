@@ -1,12 +1,12 @@
-import { linkOf, openLink } from '$lib/server/auth/link';
+import { linkOf, openLink } from '$lib/server/account/auth/link';
 import { join, joinPage } from '$lib/server/people/join';
 import { openWish } from '$lib/server/people/join-wish';
-import { mailOwnLink } from '$lib/server/post/invitations';
-import { carryOn } from '$lib/server/post/letters';
-import { keepToken, tokenIn } from '$lib/server/web/cookies';
-import { orError, orFail } from '$lib/server/web/http';
-import { originFor } from '$lib/server/web/origin';
-import { networkIn, noteEvent } from '$lib/server/web/security';
+import { mailOwnLink } from '$lib/server/contact/post/invitations';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { keepToken, tokenIn } from '$lib/server/edge/web/cookies';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { originFor } from '$lib/server/edge/web/origin';
+import { networkIn, noteEvent } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** What was asked for; wishes that are none are counted. */

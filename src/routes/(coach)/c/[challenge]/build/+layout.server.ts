@@ -1,6 +1,6 @@
-import { houseOf } from '$lib/server/practice/practice';
-import { ownExercises } from '$lib/server/exercise/exercises';
-import { practiceOwner } from '$lib/server/web/own';
+import { houseOf } from '$lib/server/records/practice';
+import { ownExercises } from '$lib/server/records/library';
+import { practiceOwner } from '$lib/server/edge/web/own';
 import type { LayoutServerLoad } from './$types';
 
 /** What everything in Build leans on: the own exercises and the house rules of whose challenge it is. */

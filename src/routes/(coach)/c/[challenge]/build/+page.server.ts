@@ -1,5 +1,5 @@
-import { sessionsOf } from '$lib/server/session/sessions';
-import { planIn } from '$lib/server/attendance/of-request';
+import { sessionsOf } from '$lib/server/training/session/sessions';
+import { planIn } from '$lib/server/done/attendance/of-request';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

@@ -1,7 +1,7 @@
 import { Refusal } from '$lib/server/platform/errors';
-import { orJson } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { orJson } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** Says `changed` whenever something came about in the challenge; what it is, a page asks for. */

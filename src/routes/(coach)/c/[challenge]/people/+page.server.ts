@@ -1,12 +1,12 @@
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
-import { peopleIn } from '$lib/server/attendance/of-request';
-import { carryOn } from '$lib/server/post/letters';
-import { invitationsIn, inviteByMail, unopenedIn } from '$lib/server/post/invitations';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { peopleIn } from '$lib/server/done/attendance/of-request';
+import { carryOn } from '$lib/server/contact/post/letters';
+import { invitationsIn, inviteByMail, unopenedIn } from '$lib/server/contact/post/invitations';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

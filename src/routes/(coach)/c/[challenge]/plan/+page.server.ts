@@ -1,18 +1,18 @@
 import { fail } from '@sveltejs/kit';
-import { notReleasedOf, openingsOf } from '$lib/server/desk/desk';
-import { formText, jsonOf } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { ownExercises } from '$lib/server/exercise/exercises';
-import { minutesOf, TEMPLATES } from '$core/plan';
+import { notReleasedOf,openingsOf } from '$lib/server/contact/desk/desk';
+import { formText,jsonOf } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { ownExercises } from '$lib/server/records/library';
+import { minutesOf,TEMPLATES } from '$core/plan';
 import type { Practice } from '$core/practice';
-import { houseOf, practiceOf } from '$lib/server/practice/practice';
-import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/plan/days-off';
-import { openPlan, savePlan } from '$lib/server/plan/plan';
-import { applyTemplate } from '$lib/server/plan/template';
-import { buildTestSession } from '$lib/server/plan/benchmark-session';
-import { planIn, rollIn } from '$lib/server/attendance/of-request';
-import { ownChallenge, practiceOwner } from '$lib/server/web/own';
-import type { Actions, PageServerLoad } from './$types';
+import { houseOf,practiceOf } from '$lib/server/records/practice';
+import { excusedTogether,restoreDays,takeDaysOff,unexcuseTogether } from '$lib/server/training/plan/days-off';
+import { openPlan,savePlan } from '$lib/server/training/plan/plan';
+import { applyTemplate } from '$lib/server/training/plan/template';
+import { buildTestSession } from '$lib/server/training/plan/benchmark-session';
+import { planIn,rollIn } from '$lib/server/done/attendance/of-request';
+import { ownChallenge,practiceOwner } from '$lib/server/edge/web/own';
+import type { Actions,PageServerLoad } from './$types';
 
 const templateMinutes = (practice: Practice) =>
 	Object.fromEntries(TEMPLATES.map((one) => [one.key, minutesOf(one, practice)]));

@@ -1,6 +1,6 @@
 import { addDays, dateIn } from '$core/calendar';
 import { audienceFrom, PLANNED_AHEAD } from '$contracts/post';
-import { carryOn } from '$lib/server/post/letters';
+import { carryOn } from '$lib/server/contact/post/letters';
 import {
 	cancelPost,
 	postsOf,
@@ -9,15 +9,15 @@ import {
 	stuckIn,
 	tryAgain,
 	waitingIn
-} from '$lib/server/post/posts';
-import { postSettingsOf } from '$lib/server/post/settings';
-import { deleteTemplate, saveTemplate, templatesOf } from '$lib/server/post/templates';
-import { inNeed } from '$lib/server/reach/triage';
+} from '$lib/server/contact/post/posts';
+import { postSettingsOf } from '$lib/server/contact/post/settings';
+import { deleteTemplate, saveTemplate, templatesOf } from '$lib/server/contact/post/templates';
+import { inNeed } from '$lib/server/contact/reach/triage';
 import { teamsIn } from '$lib/server/people/teams';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** Everybody who can be written to now, and the teams that they are in. */

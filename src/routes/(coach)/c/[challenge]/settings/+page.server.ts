@@ -2,16 +2,17 @@ import { DEFAULT_HOUSE } from '$core/practice';
 import { fail } from '@sveltejs/kit';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { changeChallenge } from '$lib/server/challenge/change';
-import { inputOf } from '$lib/server/challenge/challenge';
-import { spaceIn } from '$lib/server/files/space';
+import { changeChallenge } from '$lib/server/training/challenge/change';
+import { inputOf } from '$lib/server/records/challenge';
+import { spaceIn } from '$lib/server/platform/space';
 import { challengeSchema } from '$contracts/challenge';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { healthUntilOf, setHealthUntil } from '$lib/server/privacy/health-until';
-import { houseOf, saveHouse } from '$lib/server/practice/practice';
-import { ownChallenge, practiceOwner } from '$lib/server/web/own';
-import type { Actions, PageServerLoad } from './$types';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { healthUntilOf,setHealthUntil } from '$lib/server/people/privacy/health-until';
+import { houseOf } from '$lib/server/records/practice';
+import { saveHouse } from '$lib/server/training/practice/house';
+import { ownChallenge,practiceOwner } from '$lib/server/edge/web/own';
+import type { Actions,PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { locals } = event;

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { forReading, openDay } from '$lib/server/day/own-day';
-import { tick } from '$lib/server/attendance/tick-form';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { forReading, openDay } from '$lib/server/done/day/own-day';
+import { tick } from '$lib/server/edge/forms/tick-form';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

@@ -1,7 +1,7 @@
-import { readFormCheck } from '$lib/server/messages/form-checks';
-import { shownInPart } from '$lib/server/web/file-in';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { readFormCheck } from '$lib/server/contact/messages/form-checks';
+import { shownInPart } from '$lib/server/edge/web/file-in';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** A photograph or clip that one sent in. */

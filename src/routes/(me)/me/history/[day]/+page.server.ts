@@ -1,9 +1,9 @@
 import { askedAndDone, comparedDays } from '$core/progress';
-import { standingOf } from '$lib/server/day/own-day';
+import { standingOf } from '$lib/server/done/day/own-day';
 import { notFound } from '$lib/server/platform/errors';
-import { pastDaysOf, type PastDay } from '$lib/server/progress/done-days';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { pastDaysOf, type PastDay } from '$lib/server/done/progress/done-days';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 const briefOf = ({ id, day, at, again, name, credit, effort, seconds, scores, hurts, note }: PastDay) => ({

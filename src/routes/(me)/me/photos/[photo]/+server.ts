@@ -1,7 +1,7 @@
-import { readPicture } from '$lib/server/body/pictures';
-import { shown } from '$lib/server/web/file-in';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { readPicture } from '$lib/server/people/body/pictures';
+import { shown } from '$lib/server/edge/web/file-in';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 /** A photograph of one's own. */

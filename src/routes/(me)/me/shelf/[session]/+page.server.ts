@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
-import { shelfSession, takeFromShelf } from '$lib/server/shelf/shelf';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
+import { shelfSession, takeFromShelf } from '$lib/server/done/shelf/shelf';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => ({

@@ -1,6 +1,6 @@
-import { ownCheckin } from '$lib/server/day/own-day';
-import { orJson } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { ownCheckin } from '$lib/server/done/day/own-day';
+import { orJson } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = ({ params, locals }) =>

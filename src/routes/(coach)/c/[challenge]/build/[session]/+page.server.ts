@@ -1,8 +1,8 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { jsonOf } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { groupOf } from '$lib/server/people/enrolments';
-import { planRules } from '$lib/server/plan/prescribed';
+import { jsonOf } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { groupOf } from '$lib/server/records/enrolments';
+import { planRules } from '$lib/server/changes/prescribed';
 import {
 	copySession,
 	createSession,
@@ -10,8 +10,8 @@ import {
 	sessionOf,
 	usedOn,
 	versionsOf
-} from '$lib/server/session/sessions';
-import { practiceOwner } from '$lib/server/web/own';
+} from '$lib/server/training/session/sessions';
+import { practiceOwner } from '$lib/server/edge/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, parent, locals }) => {

@@ -1,14 +1,14 @@
 import { fail, redirect } from '@sveltejs/kit';
 import { clockText, compileSession, formatLine } from '$core/session';
 import { Refusal } from '$lib/server/platform/errors';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { practiceOf } from '$lib/server/practice/practice';
-import { importSession } from '$lib/server/session/sessions';
-import { plainOf } from '$lib/server/threads/tasks';
-import { givenBack, givenIn } from '$lib/server/web/text-file';
-import { practiceOwner } from '$lib/server/web/own';
-import { visitorKey } from '$lib/server/web/viewer';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { practiceOf } from '$lib/server/records/practice';
+import { importSession } from '$lib/server/training/session/sessions';
+import { plainOf } from '$core/practice';
+import { givenBack, givenIn } from '$lib/server/edge/web/given';
+import { practiceOwner } from '$lib/server/edge/web/own';
+import { visitorKey } from '$lib/server/edge/web/viewer';
 import type { Actions, RequestEvent } from './$types';
 
 /** What the coach chose to call the exercises that nobody knew. */

@@ -1,8 +1,8 @@
-import { dayToLead } from '$lib/server/day/lead';
-import { liveOf } from '$lib/server/live/group';
-import { orError } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { dayToLead } from '$lib/server/done/day/lead';
+import { liveOf } from '$lib/server/done/live/group';
+import { orError } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {

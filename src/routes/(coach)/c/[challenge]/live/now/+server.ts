@@ -1,6 +1,6 @@
-import { liveOf } from '$lib/server/live/group';
-import { orJson } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
+import { liveOf } from '$lib/server/done/live/group';
+import { orJson } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** Who is in a session, and where everybody stands with a day where one is asked for. */

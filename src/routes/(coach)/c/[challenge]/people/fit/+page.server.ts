@@ -1,7 +1,7 @@
 import { readIn } from '$core/kit';
-import { matrixOf } from '$lib/server/fit/fit';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { matrixOf } from '$lib/server/training/fit/fit';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

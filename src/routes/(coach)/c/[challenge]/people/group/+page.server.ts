@@ -1,6 +1,6 @@
 import { groupPicture, useSuggested } from '$lib/server/people/cohort';
-import { orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
+import { orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

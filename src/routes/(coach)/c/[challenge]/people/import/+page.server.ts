@@ -1,13 +1,13 @@
 import { fail } from '@sveltejs/kit';
 import { ROSTER_FIELDS } from '$core/people';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { importRoster, previewRoster, type RosterPreview } from '$lib/server/people/import';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { importRoster,previewRoster,type RosterPreview } from '$lib/server/people/import';
 import { Refusal } from '$lib/server/platform/errors';
-import { givenBack, givenIn } from '$lib/server/web/text-file';
-import { ownChallenge } from '$lib/server/web/own';
-import { shownLinks } from '$lib/server/web/shown-link';
-import { coachIn } from '$lib/server/web/viewer';
+import { givenBack,givenIn } from '$lib/server/edge/web/given';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { shownLinks } from '$lib/server/edge/web/shown-link';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions } from './$types';
 
 /** The application as a list is read with: no longer than somebody waits for it. */

@@ -8,11 +8,11 @@ import {
 	turnAway,
 	waitingOf
 } from '$lib/server/people/join';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { shownLink } from '$lib/server/web/shown-link';
-import { coachIn } from '$lib/server/web/viewer';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { shownLink } from '$lib/server/edge/web/shown-link';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,7 +1,7 @@
-import { bundleText } from '$lib/server/exports/bundle/bundle';
-import { exportBundle } from '$lib/server/exports/bundle/export-bundle';
-import { download } from '$lib/server/web/download';
-import { ownChallenge } from '$lib/server/web/own';
+import { bundleText } from '$lib/server/edge/exports/bundle/bundle';
+import { exportBundle } from '$lib/server/edge/exports/bundle/export-bundle';
+import { download } from '$lib/server/edge/web/download';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {

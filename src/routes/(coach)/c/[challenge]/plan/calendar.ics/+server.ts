@@ -1,6 +1,6 @@
-import { coachCalendar } from '$lib/server/exports/calendar/calendars';
-import { download } from '$lib/server/web/download';
-import { ownChallenge } from '$lib/server/web/own';
+import { coachCalendar } from '$lib/server/changes/calendar/calendars';
+import { download } from '$lib/server/edge/web/download';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {

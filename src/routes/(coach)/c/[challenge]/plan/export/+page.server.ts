@@ -1,12 +1,12 @@
-import { peopleIn } from '$lib/server/attendance/of-request';
+import { peopleIn } from '$lib/server/done/attendance/of-request';
 import {
 	revokeCoachCalendarLink,
 	hasCoachCalendarLink,
 	createCoachCalendarLink,
 	subscribers
-} from '$lib/server/exports/calendar/links';
-import { ownChallenge } from '$lib/server/web/own';
-import { noteEvent } from '$lib/server/web/security';
+} from '$lib/server/edge/exports/calendar/links';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { noteEvent } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

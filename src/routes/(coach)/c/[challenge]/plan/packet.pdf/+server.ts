@@ -1,6 +1,6 @@
-import { coachPacket } from '$lib/server/exports/packet';
-import { paperAnswer } from '$lib/server/web/paper';
-import { ownChallenge, ownPerson } from '$lib/server/web/own';
+import { coachPacket } from '$lib/server/edge/exports/packet';
+import { paperAnswer } from '$lib/server/edge/web/paper';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** `?person=` whose, without it anybody’s; `&ahead=yes` with the days that are not released yet. */

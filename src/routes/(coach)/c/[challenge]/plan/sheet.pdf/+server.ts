@@ -1,6 +1,6 @@
-import { challengeSheet } from '$lib/server/exports/plan-sheet';
-import { paperAnswer } from '$lib/server/web/paper';
-import { ownChallenge } from '$lib/server/web/own';
+import { challengeSheet } from '$lib/server/edge/exports/plan-sheet';
+import { paperAnswer } from '$lib/server/edge/web/paper';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {

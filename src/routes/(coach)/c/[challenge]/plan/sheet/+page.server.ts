@@ -1,5 +1,5 @@
-import { challengeSheet } from '$lib/server/exports/plan-sheet';
-import { ownChallenge } from '$lib/server/web/own';
+import { challengeSheet } from '$lib/server/edge/exports/plan-sheet';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => ({

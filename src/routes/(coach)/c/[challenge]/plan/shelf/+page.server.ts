@@ -1,9 +1,9 @@
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { sessionsOf } from '$lib/server/session/sessions';
-import { shelfOf } from '$lib/server/shelf/items';
-import { putOnShelf, takeOffShelf, takingsBySession } from '$lib/server/shelf/shelf';
-import { ownChallenge } from '$lib/server/web/own';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { sessionsOf } from '$lib/server/training/session/sessions';
+import { shelfOf } from '$lib/server/training/shelf/items';
+import { putOnShelf, takeOffShelf, takingsBySession } from '$lib/server/done/shelf/shelf';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

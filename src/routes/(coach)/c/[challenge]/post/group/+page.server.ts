@@ -1,13 +1,13 @@
 import { audienceFrom } from '$contracts/post';
 import { POLL_LIMITS } from '$contracts/ask';
 import { addDays, dateIn } from '$core/calendar';
-import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/challenge/announcements';
-import { askPoll, closePoll, deletePoll, pollsIn } from '$lib/server/challenge/polls';
+import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/training/challenge/announcements';
+import { askPoll, closePoll, deletePoll, pollsIn } from '$lib/server/training/challenge/polls';
 import { teamsIn } from '$lib/server/people/teams';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {

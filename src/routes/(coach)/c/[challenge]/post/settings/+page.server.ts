@@ -1,9 +1,9 @@
-import { testLetter } from '$lib/server/post/test-letter';
-import { postSettingsOf, savePostSettings } from '$lib/server/post/settings';
-import { formText } from '$lib/server/web/form-text';
-import { orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { testLetter } from '$lib/server/contact/delivery/test-letter';
+import { postSettingsOf, savePostSettings } from '$lib/server/contact/post/settings';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,7 +1,7 @@
-import { ownWeekOf, whatWorked } from '$core/triage';
-import { houseOf } from '$lib/server/practice/practice';
-import { heldBack, reviewedOf } from '$lib/server/reach/review';
-import { ownChallenge } from '$lib/server/web/own';
+import { ownWeekOf,whatWorked } from '$core/triage';
+import { houseOf } from '$lib/server/records/practice';
+import { heldBack,reviewedOf } from '$lib/server/contact/reach/review';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { PageServerLoad } from './$types';
 
 /** Days that are looked back. */

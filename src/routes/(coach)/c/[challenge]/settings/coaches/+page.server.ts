@@ -6,13 +6,13 @@ import {
 	removeCoach,
 	withdraw,
 	type LinksEnded
-} from '$lib/server/challenge/coaches';
-import { deedsOf, DEEDS_SHOWN } from '$lib/server/challenge/deeds';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
-import { noteEvent, requireProof } from '$lib/server/web/security';
+} from '$lib/server/training/challenge/coaches';
+import { deedsOf, DEEDS_SHOWN } from '$lib/server/training/challenge/deeds';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
+import { noteEvent, requireProof } from '$lib/server/edge/web/security';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async (event) => {

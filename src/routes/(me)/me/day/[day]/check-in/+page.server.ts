@@ -1,10 +1,10 @@
 import { redirect } from '@sveltejs/kit';
 import { MOST_OF_DAY } from '$contracts/check-in';
-import { openDay, standingOf } from '$lib/server/day/own-day';
-import { checkIn } from '$lib/server/attendance/check-in';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
+import { checkIn } from '$lib/server/done/attendance/check-in';
 import { readCheckinForm } from '$lib/offline/check-in-form';
-import { orError, orFail } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {

@@ -2,11 +2,11 @@ import { redirect } from '@sveltejs/kit';
 import { dayTally } from '$core/attendance';
 import { milestonesOf, placeAmong } from '$core/calendar';
 import { gainsOf } from '$core/progress';
-import { nextOpens, openDay, standingOf } from '$lib/server/day/own-day';
-import { saidAbout } from '$lib/server/messages/messages';
-import { pastDaysOf } from '$lib/server/progress/done-days';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { nextOpens, openDay, standingOf } from '$lib/server/done/day/own-day';
+import { saidAbout } from '$lib/server/contact/messages/messages';
+import { pastDaysOf } from '$lib/server/done/progress/done-days';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

@@ -1,9 +1,9 @@
 import { dateIn } from '$core/calendar';
 import { isRateGuide } from '$core/health';
-import { answersOf } from '$lib/server/health/records';
-import { dayToRun } from '$lib/server/day/run';
-import { orError } from '$lib/server/web/http';
-import { personIn } from '$lib/server/web/viewer';
+import { answersOf } from '$lib/server/records/health';
+import { dayToRun } from '$lib/server/done/day/run';
+import { orError } from '$lib/server/edge/web/http';
+import { personIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {

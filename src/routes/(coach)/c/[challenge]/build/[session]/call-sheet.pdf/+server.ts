@@ -1,9 +1,9 @@
 import { readIn } from '$core/kit';
-import { paperAnswer } from '$lib/server/web/paper';
-import { orError } from '$lib/server/web/http';
-import { callSheet } from '$lib/server/session/call-sheet';
-import { ownChallenge } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { paperAnswer } from '$lib/server/edge/web/paper';
+import { orError } from '$lib/server/edge/web/http';
+import { callSheet } from '$lib/server/training/session/call-sheet';
+import { ownChallenge } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {

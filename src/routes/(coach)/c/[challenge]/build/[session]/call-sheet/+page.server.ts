@@ -1,8 +1,8 @@
 import { readIn } from '$core/kit';
-import { orError } from '$lib/server/web/http';
-import { callSheet } from '$lib/server/session/call-sheet';
-import { practiceOwner } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { orError } from '$lib/server/edge/web/http';
+import { callSheet } from '$lib/server/training/session/call-sheet';
+import { practiceOwner } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {

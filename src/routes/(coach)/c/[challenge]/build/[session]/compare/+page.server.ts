@@ -1,9 +1,9 @@
 import { compareSessions } from '$core/analysis';
-import { orError } from '$lib/server/web/http';
-import { practiceOf } from '$lib/server/practice/practice';
-import { versionOf, versionsOf } from '$lib/server/session/sessions';
+import { orError } from '$lib/server/edge/web/http';
+import { practiceOf } from '$lib/server/records/practice';
+import { versionOf, versionsOf } from '$lib/server/training/session/sessions';
 import { numberOf } from '$lib/server/platform/errors';
-import { practiceOwner } from '$lib/server/web/own';
+import { practiceOwner } from '$lib/server/edge/web/own';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {

@@ -1,10 +1,10 @@
 import { error } from '@sveltejs/kit';
-import { practiceOf } from '$lib/server/practice/practice';
-import { orError } from '$lib/server/web/http';
-import { sessionJson, sessionText } from '$lib/server/session/session-file';
-import { sessionOf } from '$lib/server/session/sessions';
-import { download } from '$lib/server/web/download';
-import { ownChallenge } from '$lib/server/web/own';
+import { practiceOf } from '$lib/server/records/practice';
+import { orError } from '$lib/server/edge/web/http';
+import { sessionJson, sessionText } from '$lib/server/training/session/session-file';
+import { sessionOf } from '$lib/server/training/session/sessions';
+import { download } from '$lib/server/edge/web/download';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** A session as it leaves: JSON after the published schema, or readable lines. */

@@ -1,9 +1,10 @@
 import { error, redirect } from '@sveltejs/kit';
-import { orError, orFail } from '$lib/server/web/http';
-import { exerciseFrom } from '$lib/server/exercise/exercise-form';
-import { changeExercise, libraryFor, retireExercise } from '$lib/server/exercise/exercises';
-import { sessionsOf } from '$lib/server/session/sessions';
-import { practiceOwner } from '$lib/server/web/own';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { exerciseFrom } from '$lib/server/edge/forms/exercise-form';
+import { changeExercise, retireExercise } from '$lib/server/training/exercise/exercises';
+import { libraryFor } from '$lib/server/records/library';
+import { sessionsOf } from '$lib/server/training/session/sessions';
+import { practiceOwner } from '$lib/server/edge/web/own';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 async function found({ params, locals }: Pick<RequestEvent, 'params' | 'locals'>) {

@@ -1,7 +1,7 @@
-import { download } from '$lib/server/web/download';
-import { exercisesCsv } from '$lib/server/exercise/exercise-file';
-import { libraryFor } from '$lib/server/exercise/exercises';
-import { ownChallenge } from '$lib/server/web/own';
+import { download } from '$lib/server/edge/web/download';
+import { exercisesCsv } from '$lib/server/training/exercise/exercise-file';
+import { libraryFor } from '$lib/server/records/library';
+import { ownChallenge } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async (event) => {

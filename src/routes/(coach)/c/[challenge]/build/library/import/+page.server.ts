@@ -1,13 +1,14 @@
 import { fail } from '@sveltejs/kit';
 import { MOST_FAULTS } from '$contracts/read';
 import { Refusal } from '$lib/server/platform/errors';
-import { orFail } from '$lib/server/web/http';
-import { createExercises } from '$lib/server/exercise/exercises';
-import { practiceOf } from '$lib/server/practice/practice';
-import { plainOf } from '$lib/server/threads/tasks';
-import { givenBack, givenIn, type Given } from '$lib/server/web/text-file';
-import { practiceOwner } from '$lib/server/web/own';
-import { visitorKey } from '$lib/server/web/viewer';
+import { orFail } from '$lib/server/edge/web/http';
+import { createExercises } from '$lib/server/training/exercise/exercises';
+import { practiceOf } from '$lib/server/records/practice';
+import { plainOf } from '$core/practice';
+import { givenBack, givenIn } from '$lib/server/edge/web/given';
+import { type Given } from '$lib/server/platform/text-file';
+import { practiceOwner } from '$lib/server/edge/web/own';
+import { visitorKey } from '$lib/server/edge/web/viewer';
 import type { Actions, RequestEvent } from './$types';
 
 async function readExercises(event: RequestEvent, given: Given) {

@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { orFail } from '$lib/server/web/http';
-import { exerciseFrom } from '$lib/server/exercise/exercise-form';
-import { createExercise } from '$lib/server/exercise/exercises';
-import { practiceOwner } from '$lib/server/web/own';
+import { orFail } from '$lib/server/edge/web/http';
+import { exerciseFrom } from '$lib/server/edge/forms/exercise-form';
+import { createExercise } from '$lib/server/training/exercise/exercises';
+import { practiceOwner } from '$lib/server/edge/web/own';
 import type { Actions, PageServerLoad } from './$types';
 
 /** `like` begins from an exercise of the library. */

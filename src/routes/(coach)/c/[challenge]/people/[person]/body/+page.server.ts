@@ -1,7 +1,7 @@
-import { measuresOf } from '$lib/server/body/measures';
-import { sharedPicturesOf } from '$lib/server/body/pictures';
-import { weekliesOf } from '$lib/server/body/weekly';
-import { ownPerson } from '$lib/server/web/own';
+import { measuresOf } from '$lib/server/people/body/measures';
+import { sharedPicturesOf } from '$lib/server/people/body/pictures';
+import { weekliesOf } from '$lib/server/people/body/weekly';
+import { ownPerson } from '$lib/server/edge/web/own';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,8 +1,8 @@
 import { intakeOf } from '$lib/server/people/intake';
-import { lookAtAnswers } from '$lib/server/health/looks';
-import { orError } from '$lib/server/web/http';
-import { ownPerson } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { lookAtAnswers } from '$lib/server/people/health/looks';
+import { orError } from '$lib/server/edge/web/http';
+import { ownPerson } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

@@ -1,7 +1,7 @@
 import { readIn } from '$core/kit';
-import { sessionAs } from '$lib/server/fit/fit';
-import { ownChallenge, ownPerson } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { sessionAs } from '$lib/server/training/fit/fit';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {

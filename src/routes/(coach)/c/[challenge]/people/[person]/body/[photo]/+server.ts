@@ -1,7 +1,7 @@
-import { readPicture } from '$lib/server/body/pictures';
-import { shown } from '$lib/server/web/file-in';
-import { orError } from '$lib/server/web/http';
-import { ownPerson } from '$lib/server/web/own';
+import { readPicture } from '$lib/server/people/body/pictures';
+import { shown } from '$lib/server/edge/web/file-in';
+import { orError } from '$lib/server/edge/web/http';
+import { ownPerson } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** A photograph that somebody shares with their coach. */

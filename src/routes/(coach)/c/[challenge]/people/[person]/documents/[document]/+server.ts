@@ -1,7 +1,7 @@
-import { readDocument, TYPES } from '$lib/server/health/documents';
-import { download } from '$lib/server/web/download';
-import { orError } from '$lib/server/web/http';
-import { ownPerson } from '$lib/server/web/own';
+import { readDocument, TYPES } from '$lib/server/people/health/documents';
+import { download } from '$lib/server/edge/web/download';
+import { orError } from '$lib/server/edge/web/http';
+import { ownPerson } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** A paper of somebody, for their coach; always saved, never shown by a page of ours. */

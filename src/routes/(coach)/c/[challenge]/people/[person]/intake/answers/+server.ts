@@ -1,5 +1,5 @@
-import { postAnswers, putSection } from '$lib/server/people/intake-request';
-import { ownPerson } from '$lib/server/web/own';
+import { postAnswers, putSection } from '$lib/server/edge/forms/intake-request';
+import { ownPerson } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** Keeps one section of what a coach fills in for somebody. */

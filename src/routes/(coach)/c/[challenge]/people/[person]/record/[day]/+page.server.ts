@@ -1,12 +1,12 @@
 import { error, redirect } from '@sveltejs/kit';
-import { recordSets } from '$lib/server/attendance/recorded';
+import { recordSets } from '$lib/server/done/attendance/recorded';
 import { numberOf } from '$lib/server/platform/errors';
-import { openDay } from '$lib/server/day/own-day';
-import { asPerson } from '$lib/server/people/enrolments';
-import { formText } from '$lib/server/web/form-text';
-import { orError, orFail } from '$lib/server/web/http';
-import { ownPerson } from '$lib/server/web/own';
-import { coachIn } from '$lib/server/web/viewer';
+import { openDay } from '$lib/server/done/day/own-day';
+import { asPerson } from '$lib/server/records/enrolments';
+import { formText } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { ownPerson } from '$lib/server/edge/web/own';
+import { coachIn } from '$lib/server/edge/web/viewer';
 import { readCheckinForm } from '$lib/offline/check-in-form';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 

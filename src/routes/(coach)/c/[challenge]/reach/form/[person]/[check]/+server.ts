@@ -1,7 +1,7 @@
-import { readFormCheck } from '$lib/server/messages/form-checks';
-import { shownInPart } from '$lib/server/web/file-in';
-import { orError } from '$lib/server/web/http';
-import { ownPerson } from '$lib/server/web/own';
+import { readFormCheck } from '$lib/server/contact/messages/form-checks';
+import { shownInPart } from '$lib/server/edge/web/file-in';
+import { orError } from '$lib/server/edge/web/http';
+import { ownPerson } from '$lib/server/edge/web/own';
 import type { RequestHandler } from './$types';
 
 /** A photograph or clip that somebody sent in, for their coach. */

@@ -1,6 +1,35 @@
+/** Layers of the server, topmost first: a module imports from its own layer and from those below it. */
+const LAYERS = [
+	'edge',
+	'account',
+	'contact',
+	'done',
+	'people',
+	'training',
+	'changes',
+	'records',
+	'platform'
+];
+
+/** One rule for each layer: it imports nothing from the layers above. Tests may set up what they need. */
+const onlyDownwards = LAYERS.slice(1).map((layer, at) => ({
+	name: `server-${layer}-imports-downwards`,
+	severity: 'error',
+	from: { path: `^src/lib/server/${layer}/`, pathNot: '\\.test\\.ts$' },
+	to: { path: `^src/lib/server/(${LAYERS.slice(0, at + 1).join('|')})/` }
+}));
+
 /** The directions in which modules may import: routes → lib/server → contracts → core; ui and features → core. */
 module.exports = {
 	forbidden: [
+		...onlyDownwards,
+		{
+			name: 'server-files-lie-in-layers',
+			comment: 'A new folder of the server takes a place in the list of layers.',
+			severity: 'error',
+			from: {},
+			to: { path: '^src/lib/server/', pathNot: `^src/lib/server/(${LAYERS.join('|')})/` }
+		},
 		{
 			name: 'core-imports-core-only',
 			comment:

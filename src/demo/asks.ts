@@ -1,11 +1,11 @@
 /** What the coach of the demo asked her group, what they said, and what they asked for. */
-import { addDays,dateIn } from '$core/calendar';
+import { addDays, dateIn } from '$core/calendar';
 import { seededRandom } from '$core/stats';
 import type { Coach } from '$lib/server/records/coach';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
-import { answerPoll,askPoll,pollsIn } from '$lib/server/training/challenge/polls';
-import { answerRequest,request,requestsIn } from '$lib/server/contact/messages/requests';
-import { asPerson,enrolmentOf,enrolmentsOf } from '$lib/server/records/enrolments';
+import { answerPoll, askPoll, pollsIn } from '$lib/server/training/challenge/polls';
+import { answerRequest, request, requestsIn } from '$lib/server/contact/messages/requests';
+import { asPerson, enrolmentOf, enrolmentsOf } from '$lib/server/records/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 

@@ -1,8 +1,8 @@
 /** What the people of the demo measured of themselves, how they looked back on their weeks, and what they sent in to be looked at. */
 import type { Store } from '$lib/server/platform/row-files';
 import sharp from 'sharp';
-import { addDays,instantOf } from '$core/calendar';
-import { figureNamed,figureSvg } from '$core/figures';
+import { addDays, instantOf } from '$core/calendar';
+import { figureNamed, figureSvg } from '$core/figures';
 import { seededRandom } from '$core/stats';
 import type { App } from '$lib/server/edge/app';
 import type { Coach } from '$lib/server/records/coach';
@@ -10,8 +10,8 @@ import { keepMeasure } from '$lib/server/people/body/measures';
 import { addPicture } from '$lib/server/people/body/pictures';
 import { keepWeekly } from '$lib/server/people/body/weekly';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
-import { answerFormCheck,formChecksOf,sendFormCheck } from '$lib/server/contact/messages/form-checks';
-import { asPerson,enrolmentsOf,enrolmentOf } from '$lib/server/records/enrolments';
+import { answerFormCheck, formChecksOf, sendFormCheck } from '$lib/server/contact/messages/form-checks';
+import { asPerson, enrolmentsOf, enrolmentOf } from '$lib/server/records/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
 import { asSent } from '$lib/server/platform/sent-file';
 import type { Context } from '$lib/server/platform/context';

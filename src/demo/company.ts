@@ -1,13 +1,13 @@
 /** Who works on the demo's challenge beside its coach, what each of them did, and its teams and buddies. */
-import { divideInto,pairBuddies } from '$core/people';
+import { divideInto, pairBuddies } from '$core/people';
 import { createCoach } from '$lib/server/account/auth/coach';
 import { type Coach } from '$lib/server/records/coach';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
-import { invite,takeUp } from '$lib/server/training/challenge/coaches';
+import { invite, takeUp } from '$lib/server/training/challenge/coaches';
 import { recordDeed } from '$lib/server/training/challenge/deeds';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
-import type { CoachId,EnrolmentId } from '$lib/server/platform/ids';
+import type { CoachId, EnrolmentId } from '$lib/server/platform/ids';
 import { loadRoll } from '$lib/server/done/attendance/roll';
 import { matesOf } from '$lib/server/done/attendance/mates';
 import { saveTeams } from '$lib/server/people/teams';

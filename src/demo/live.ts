@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import { fullLog,type LoggedSet } from '$core/day';
+import { fullLog, type LoggedSet } from '$core/day';
 import { stepWords } from '$core/run';
-import type { PrescribedExercise,Session } from '$core/session';
+import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '$lib/server/records/person';
 import { challengeById } from '$lib/server/records/challenge';
 import { dayToRun } from '$lib/server/done/day/run';
@@ -12,7 +12,7 @@ import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/platform/db/database';
 import { Refusal } from '$lib/server/platform/errors';
-import { asPerson,enrolmentsOf } from '$lib/server/records/enrolments';
+import { asPerson, enrolmentsOf } from '$lib/server/records/enrolments';
 import { prescriptionFor } from '$lib/server/done/day/own-day';
 import { allOverrides } from '$lib/server/records/overrides';
 import { daysOf } from '$lib/server/records/person-days';
@@ -20,8 +20,8 @@ import type { ChallengeId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/records/practice';
 import { planOf } from '$lib/server/records/plan-days';
 import { versionById } from '$lib/server/training/session/sessions';
-import { LINKED,PEOPLE } from './people.data';
-import { checkinOn,type DemoCheckin } from './story';
+import { LINKED, PEOPLE } from './people.data';
+import { checkinOn, type DemoCheckin } from './story';
 
 interface Event extends Omit<DemoCheckin, 'share'> {
 	person: Person;

@@ -1,5 +1,5 @@
 /** What the coach of the demo wrote to several, and how far it came. */
-import { addDays,dateIn } from '$core/calendar';
+import { addDays, dateIn } from '$core/calendar';
 import type { Audience } from '$core/post';
 import type { Coach } from '$lib/server/records/coach';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
@@ -10,7 +10,7 @@ import type { Context } from '$lib/server/platform/context';
 import type { Letter } from '$lib/server/platform/mail';
 import { Mailboxes } from '$lib/server/platform/mailbox';
 import { deliver } from '$lib/server/contact/delivery/deliver';
-import { postTo,recipientsOf } from '$lib/server/contact/post/posts';
+import { postTo, recipientsOf } from '$lib/server/contact/post/posts';
 import { saveTemplate } from '$lib/server/contact/post/templates';
 import { inNeed } from '$lib/server/contact/reach/triage';
 

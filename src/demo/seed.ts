@@ -2,50 +2,50 @@ import type { Store } from '$lib/server/platform/row-files';
 import { reportSteps } from '$lib/server/platform/starting';
 import { readKit } from '$core/kit';
 import type { Practice } from '$core/practice';
-import { REST_DAY,type Plan,type PlannedDay } from '$core/plan';
-import { addDays,dateIn,instantOf,weekdayOf } from '$core/calendar';
-import { parseSessionText,type Session } from '$core/session';
+import { REST_DAY, type Plan, type PlannedDay } from '$core/plan';
+import { addDays, dateIn, instantOf, weekdayOf } from '$core/calendar';
+import { parseSessionText, type Session } from '$core/session';
 import type { App } from '$lib/server/edge/app';
 import { createCoach } from '$lib/server/account/auth/coach';
 import { type Coach } from '$lib/server/records/coach';
 import { createChallenge } from '$lib/server/training/challenge/change';
-import { challengeOf,type OwnedChallenge } from '$lib/server/records/challenge';
+import { challengeOf, type OwnedChallenge } from '$lib/server/records/challenge';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
-import { seededIds,type CoachId } from '$lib/server/platform/ids';
+import { seededIds, type CoachId } from '$lib/server/platform/ids';
 import { createPersonCalendarLink } from '$lib/server/edge/exports/calendar/links';
-import { asPerson,enrolmentOf,enrolmentsOf } from '$lib/server/records/enrolments';
+import { asPerson, enrolmentOf, enrolmentsOf } from '$lib/server/records/enrolments';
 import { enrol } from '$lib/server/people/enrol';
 import { addOverride } from '$lib/server/changes/overrides';
 import { setHour } from '$lib/server/people/hour';
-import { excuse,pause } from '$lib/server/done/attendance/excuses';
+import { excuse, pause } from '$lib/server/done/attendance/excuses';
 import { recordClearance } from '$lib/server/people/health/clearances';
 import { addNote } from '$lib/server/people/notes';
 import { finishIntake } from '$lib/server/people/intake';
-import { answersOf,HEALTH } from './intakes.data';
+import { answersOf, HEALTH } from './intakes.data';
 import { postAnnouncement } from '$lib/server/training/challenge/announcements';
-import { openPlan,savePlan } from '$lib/server/training/plan/plan';
+import { openPlan, savePlan } from '$lib/server/training/plan/plan';
 import { createExercise } from '$lib/server/training/exercise/exercises';
 import { practiceOf } from '$lib/server/records/practice';
-import { createSession,saveSession,type Saved } from '$lib/server/training/session/sessions';
-import { putOnShelf,takeFromShelf } from '$lib/server/done/shelf/shelf';
-import { LINKED,mailOf,PEOPLE,type DemoPerson } from './people.data';
+import { createSession, saveSession, type Saved } from '$lib/server/training/session/sessions';
+import { putOnShelf, takeFromShelf } from '$lib/server/done/shelf/shelf';
+import { LINKED, mailOf, PEOPLE, type DemoPerson } from './people.data';
 import { liveUntil } from './live';
 import { writeBodies } from './body';
 import { writeAsks } from './asks';
 import { writePosts } from './post';
 import { writeReaches } from './reach';
-import { inviteHelpers,makeHelpers,noteDeed,writeTeams } from './company';
-import { AUDIENCE,BENCHMARKS,progressionOf } from './plan.data';
+import { inviteHelpers, makeHelpers, noteDeed, writeTeams } from './company';
+import { AUDIENCE, BENCHMARKS, progressionOf } from './plan.data';
 import {
-OWN_EXERCISES,
-RIDGE_LOAD_SECOND,
-SESSIONS,
-TAGS,
-TEST_DAYS,
-WEEK,
-WORKSHOP,
-type DemoSession
+	OWN_EXERCISES,
+	RIDGE_LOAD_SECOND,
+	SESSIONS,
+	TAGS,
+	TEST_DAYS,
+	WEEK,
+	WORKSHOP,
+	type DemoSession
 } from './sessions.data';
 
 /** How to get into the demo; printed by `npm run demo`. */

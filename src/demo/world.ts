@@ -1,8 +1,8 @@
 import type { App } from '$lib/server/edge/app';
 import { anyCoach } from '$lib/server/records/coach';
 import { CannotStart } from '$lib/server/platform/cannot-start';
-import { readSetting,writeSetting } from '$lib/server/platform/settings';
-import { forgetAfter,liveUntil,trainAt } from './live';
+import { readSetting, writeSetting } from '$lib/server/platform/settings';
+import { forgetAfter, liveUntil, trainAt } from './live';
 import { fitEverywhere } from '$lib/server/training/fit/ahead';
 import { writeDemo } from './seed';
 

@@ -1,14 +1,14 @@
 /** Files that one visitor sends, or asks for, hold nobody else up and are not held: each of these once took seconds or gigabytes. */
 import { randomBytes } from 'node:crypto';
 import { promisify } from 'node:util';
-import { crc32,deflate } from 'node:zlib';
+import { crc32, deflate } from 'node:zlib';
 import sharp from 'sharp';
-import { afterAll,beforeAll,describe,expect,it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { enrol } from '$lib/server/people/enrol';
-import { growthOf,longestWait,startBystander,type Bystander } from '../support/bystander';
+import { growthOf, longestWait, startBystander, type Bystander } from '../support/bystander';
 import { clip } from '../support/clips';
 import { cookieOf } from '../support/server';
-import { FORM,formOf,many,serveWorld,type Served } from '../support/served';
+import { FORM, formOf, many, serveWorld, type Served } from '../support/served';
 
 let served: Served;
 let bystander: Bystander;

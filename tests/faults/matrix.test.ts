@@ -1,13 +1,13 @@
 /** Who may enter where, for every route that there is: one that is new is asked about before it can be wrongly open. */
-import { afterAll,beforeAll,describe,expect,it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Coach } from '$lib/server/records/coach';
-import { mayDo,ownerOf,workOf } from '$lib/server/edge/web/roles';
+import { mayDo, ownerOf, workOf } from '$lib/server/edge/web/roles';
 import { DEEDS } from '$lib/server/training/challenge/deeds';
 import { enrol } from '$lib/server/people/enrol';
-import { giveRole,inviteHelper } from '../support/coaches';
-import { makeChallenge,makeCoach,PASSWORD } from '../support/context';
-import { addressOf,allRoutes,type Route } from '../support/routes';
-import { cookieIn,FORM,serveWorld,type Served } from '../support/served';
+import { giveRole, inviteHelper } from '../support/coaches';
+import { makeChallenge, makeCoach, PASSWORD } from '../support/context';
+import { addressOf, allRoutes, type Route } from '../support/routes';
+import { cookieIn, FORM, serveWorld, type Served } from '../support/served';
 
 /** Routes that belong to nobody in particular, each with why. */
 const OPEN: Record<string, string> = {

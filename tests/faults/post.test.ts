@@ -1,12 +1,12 @@
-import { readdirSync,readFileSync,existsSync } from 'node:fs';
+import { readdirSync, readFileSync, existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect,it } from 'vitest';
+import { expect, it } from 'vitest';
 import { openPglite } from '$lib/server/platform/db/pglite';
-import { postTo,recipientsOf } from '$lib/server/contact/post/posts';
+import { postTo, recipientsOf } from '$lib/server/contact/post/posts';
 import { inNeed } from '$lib/server/contact/reach/triage';
 import { enrol } from '$lib/server/people/enrol';
-import { contextOn,makeWorld } from '../support/context';
-import { dataDirectory,ownFolder } from '../support/directories';
+import { contextOn, makeWorld } from '../support/context';
+import { dataDirectory, ownFolder } from '../support/directories';
 import { startServer } from '../support/server';
 
 const PEOPLE = 1000;

@@ -17,18 +17,18 @@ import type { Context } from '$lib/server/platform/context';
 import { instant } from '$lib/server/platform/db/database';
 import { migrate } from '$lib/server/platform/db/migrate';
 import { memoryDatabase } from '$lib/server/platform/db/pglite';
-import { randomIds,type CoachId } from '$lib/server/platform/ids';
+import { randomIds, type CoachId } from '$lib/server/platform/ids';
 import { practiceOf } from '$lib/server/records/practice';
-import { asPerson,enrolmentsOf } from '$lib/server/records/enrolments';
+import { asPerson, enrolmentsOf } from '$lib/server/records/enrolments';
 import { enrol } from '$lib/server/people/enrol';
-import { layDays,openPlan,savePlan } from '$lib/server/training/plan/plan';
+import { layDays, openPlan, savePlan } from '$lib/server/training/plan/plan';
 import { planOf } from '$lib/server/records/plan-days';
 import { loadRoll } from '$lib/server/done/attendance/roll';
 import { createSession } from '$lib/server/training/session/sessions';
 import { fits } from './fits';
-import { bigPlan,checkPlans,compile,linear,search,tryOut,typed } from './core';
+import { bigPlan, checkPlans, compile, linear, search, tryOut, typed } from './core';
 import { reach } from './reach';
-import { median,read,report,timed } from './measure';
+import { median, read, report, timed } from './measure';
 
 const NOW = Date.parse('2026-11-25T12:00:00Z');
 /** Four exercises of five sets. */

@@ -10,7 +10,7 @@ import { randomIds } from '$lib/server/platform/ids';
 import { enrol } from '$lib/server/people/enrol';
 import { layDays } from '$lib/server/training/plan/plan';
 import { createSession } from '$lib/server/training/session/sessions';
-import { body,makeChallenge,makeCoach,PASSWORD,SMALL } from '../support/context';
+import { body, makeChallenge, makeCoach, PASSWORD, SMALL } from '../support/context';
 import { cookieOf } from '../support/server';
 
 /** Milliseconds that count as a start. */

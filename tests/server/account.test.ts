@@ -1,33 +1,33 @@
-import { beforeEach,describe,expect,it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { TOTP } from 'otpauth';
-import { changePassword,makeReset,resetOf,resetPassword } from '$lib/server/account/auth/account';
-import { coachById,passwordChangedAt } from '$lib/server/records/coach';
+import { changePassword, makeReset, resetOf, resetPassword } from '$lib/server/account/auth/account';
+import { coachById, passwordChangedAt } from '$lib/server/records/coach';
 import { registerCoach } from '$lib/server/account/auth/coach';
 import { deviceName } from '$lib/server/account/auth/device';
-import { eventsOf,recordEvent } from '$lib/server/account/auth/events';
+import { eventsOf, recordEvent } from '$lib/server/account/auth/events';
 import {
-coachOf,
-devicesOf,
-endDevice,
-letIn,
-provenLately,
-prove,
-signIn,
-waitingLogin,
-type SignedInCoach
+	coachOf,
+	devicesOf,
+	endDevice,
+	letIn,
+	provenLately,
+	prove,
+	signIn,
+	waitingLogin,
+	type SignedInCoach
 } from '$lib/server/account/auth/login';
-import { endSecondFactorFor,resetLinkFor } from '$lib/server/account/auth/operator';
+import { endSecondFactorFor, resetLinkFor } from '$lib/server/account/auth/operator';
 import {
-answerCode,
-offerSecondFactor,
-renewRecoveryCodes,
-secondFactorOf,
-turnOffSecondFactor,
-turnOnSecondFactor
+	answerCode,
+	offerSecondFactor,
+	renewRecoveryCodes,
+	secondFactorOf,
+	turnOffSecondFactor,
+	turnOnSecondFactor
 } from '$lib/server/account/auth/second-factor';
 import { refuseWeak } from '$lib/server/account/auth/strength';
 import { purgeSignIns } from '$lib/server/edge/upkeep/purge';
-import { PASSWORD,sharedWorld } from '../support/context';
+import { PASSWORD, sharedWorld } from '../support/context';
 
 const NOON = '2026-11-25T12:00:00Z';
 const NEXT = 'lantern rope cocoa ridge';

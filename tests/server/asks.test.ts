@@ -1,19 +1,26 @@
 /** Polls and requests: what coach and participants ask each other. */
-import { describe,expect,it } from 'vitest';
-import { answerPoll,askPoll,closePoll,deletePoll,ownPolls,pollsIn } from '$lib/server/training/challenge/polls';
+import { describe, expect, it } from 'vitest';
+import {
+	answerPoll,
+	askPoll,
+	closePoll,
+	deletePoll,
+	ownPolls,
+	pollsIn
+} from '$lib/server/training/challenge/polls';
 import { standingOf } from '$lib/server/done/day/own-day';
 import { threadOf } from '$lib/server/contact/messages/messages';
 import {
-answerRequest,
-openRequests,
-request,
-requestsIn,
-requestsOf,
-takeBackRequest
+	answerRequest,
+	openRequests,
+	request,
+	requestsIn,
+	requestsOf,
+	takeBackRequest
 } from '$lib/server/contact/messages/requests';
 import { enrol } from '$lib/server/people/enrol';
 import { leave } from '$lib/server/people/leave';
-import { makeChallenge,makeCoach,ownPersonOf,peopleOf,sharedWorld } from '../support/context';
+import { makeChallenge, makeCoach, ownPersonOf, peopleOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const { challenge, coach } = world;

@@ -1,24 +1,30 @@
-import { afterAll,beforeAll,describe,expect,it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { anyCoach } from '$lib/server/records/coach';
 import { createCoach } from '$lib/server/account/auth/coach';
-import { coachOf,signIn,signOut,signOutEverywhere,type SignedInCoach } from '$lib/server/account/auth/login';
-import { openLink,personOf } from '$lib/server/account/auth/link';
+import {
+	coachOf,
+	signIn,
+	signOut,
+	signOutEverywhere,
+	type SignedInCoach
+} from '$lib/server/account/auth/login';
+import { openLink, personOf } from '$lib/server/account/auth/link';
 import { type Person } from '$lib/server/records/person';
-import { renewLink,revokeLink } from '$lib/server/people/links';
-import { TooOften,TryLimit } from '$lib/server/account/auth/limits';
+import { renewLink, revokeLink } from '$lib/server/people/links';
+import { TooOften, TryLimit } from '$lib/server/account/auth/limits';
 import { challengeOf } from '$lib/server/records/challenge';
 import { enrolmentOf } from '$lib/server/records/enrolments';
 import { mayEnter } from '$lib/server/edge/web/roles';
-import { newId,randomIds } from '$lib/server/platform/ids';
+import { newId, randomIds } from '$lib/server/platform/ids';
 import {
-makeChallenge,
-makeCoach,
-makeWorld,
-PASSWORD,
-testContext,
-type TestContext,
-type World,
-ownPersonOf
+	makeChallenge,
+	makeCoach,
+	makeWorld,
+	PASSWORD,
+	testContext,
+	type TestContext,
+	type World,
+	ownPersonOf
 } from '../support/context';
 
 let context: TestContext;

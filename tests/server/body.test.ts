@@ -2,38 +2,38 @@ import exifr from 'exifr';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { beforeEach,describe,expect,it } from 'vitest';
-import { keepMeasure,measuresOf,removeMeasure } from '$lib/server/people/body/measures';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { keepMeasure, measuresOf, removeMeasure } from '$lib/server/people/body/measures';
 import {
-addPicture,
-picturesOf,
-readPicture,
-removePicture,
-sharedPicturesOf,
-sharePicture
+	addPicture,
+	picturesOf,
+	readPicture,
+	removePicture,
+	sharedPicturesOf,
+	sharePicture
 } from '$lib/server/people/body/pictures';
 import { shrink } from '$lib/server/people/body/shrink';
-import { keepWeekly,weekliesOf } from '$lib/server/people/body/weekly';
+import { keepWeekly, weekliesOf } from '$lib/server/people/body/weekly';
 import {
-answerFormCheck,
-formChecksIn,
-formChecksOf,
-markFormSeen,
-openFormChecks,
-readFormCheck,
-removeFormCheck,
-sendFormCheck
+	answerFormCheck,
+	formChecksIn,
+	formChecksOf,
+	markFormSeen,
+	openFormChecks,
+	readFormCheck,
+	removeFormCheck,
+	sendFormCheck
 } from '$lib/server/contact/messages/form-checks';
-import { forget,ownDataOf } from '$lib/server/account/privacy/own-data';
+import { forget, ownDataOf } from '$lib/server/account/privacy/own-data';
 import { shownInPart } from '$lib/server/edge/web/file-in';
 import { inNeed } from '$lib/server/contact/reach/triage';
 import type { Person } from '$lib/server/records/person';
 import { bareClip } from '$lib/server/contact/messages/bare-clip';
-import { clip as clipOf,webm } from '../support/clips';
-import { makeWorld,ownPersonOf,testContext,type TestContext,type World } from '../support/context';
+import { clip as clipOf, webm } from '../support/clips';
+import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 import { storeIn } from '../support/kept-files';
 import { ownFolder } from '../support/directories';
-import { bytesOf,sent } from '../support/sent';
+import { bytesOf, sent } from '../support/sent';
 
 const config = storeIn(ownFolder('body'));
 let base: TestContext;

@@ -1,22 +1,22 @@
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
-import { newRule,newBenchmark,putDays,type Plan } from '$core/plan';
-import { bundleText,type Bundle } from '$lib/server/edge/exports/bundle/bundle';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { newRule, newBenchmark, putDays, type Plan } from '$core/plan';
+import { bundleText, type Bundle } from '$lib/server/edge/exports/bundle/bundle';
 import { exportBundle } from '$lib/server/edge/exports/bundle/export-bundle';
 import { readBundle } from '$lib/server/edge/exports/bundle/read-bundle';
 import { importBundle } from '$lib/server/edge/exports/bundle/import-bundle';
-import { challengeOf,challengesOf } from '$lib/server/records/challenge';
+import { challengeOf, challengesOf } from '$lib/server/records/challenge';
 import { createExercise } from '$lib/server/training/exercise/exercises';
 import { ownExercises } from '$lib/server/records/library';
 import { practiceOf } from '$lib/server/records/practice';
 import { takeDaysOff } from '$lib/server/training/plan/days-off';
-import { postAnnouncement,messagesOf } from '$lib/server/training/challenge/announcements';
-import { openPlan,savePlan } from '$lib/server/training/plan/plan';
+import { postAnnouncement, messagesOf } from '$lib/server/training/challenge/announcements';
+import { openPlan, savePlan } from '$lib/server/training/plan/plan';
 import type { CoachId } from '$lib/server/platform/ids';
 import { planOf } from '$lib/server/records/plan-days';
-import { createSession,saveSession,sessionsOf,versionById } from '$lib/server/training/session/sessions';
+import { createSession, saveSession, sessionsOf, versionById } from '$lib/server/training/session/sessions';
 import { BEAM } from '../support/beam';
 import { refusal } from '../support/refusal';
-import { body,makeCoach,makeWorld,testContext,type TestContext,type World } from '../support/context';
+import { body, makeCoach, makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 /** By letters as they are coded, in which ä comes after Z. */
 const MESSAGES = ['Halfway: well carried', 'Zelt packen', 'ähnlich weiter'].map((text) => ({ day: 7, text }));

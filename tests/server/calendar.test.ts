@@ -1,30 +1,30 @@
 import ICAL from 'ical.js';
-import { afterAll,afterEach,beforeAll,beforeEach,describe,expect,it } from 'vitest';
-import { insertDays,putDays,swapDays } from '$core/plan';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { insertDays, putDays, swapDays } from '$core/plan';
 import { revokeLink } from '$lib/server/people/links';
 import {
-revokeCoachCalendarLink,
-revokePersonCalendarLink,
-createCoachCalendarLink,
-createPersonCalendarLink,
-ownerOf
+	revokeCoachCalendarLink,
+	revokePersonCalendarLink,
+	createCoachCalendarLink,
+	createPersonCalendarLink,
+	ownerOf
 } from '$lib/server/edge/exports/calendar/links';
-import { coachCalendar,personCalendar } from '$lib/server/changes/calendar/calendars';
+import { coachCalendar, personCalendar } from '$lib/server/changes/calendar/calendars';
 import { challengeOf } from '$lib/server/records/challenge';
 import { enrol } from '$lib/server/people/enrol';
-import { excuse,unexcuse } from '$lib/server/done/attendance/excuses';
+import { excuse, unexcuse } from '$lib/server/done/attendance/excuses';
 import { setHour } from '$lib/server/people/hour';
 import { takeDaysOff } from '$lib/server/training/plan/days-off';
-import { openPlan,savePlan } from '$lib/server/training/plan/plan';
+import { openPlan, savePlan } from '$lib/server/training/plan/plan';
 import type { Plan } from '$core/plan';
 import {
-makeChallenge,
-makeCoach,
-makeWorld,
-testContext,
-type TestContext,
-type World,
-ownPersonOf
+	makeChallenge,
+	makeCoach,
+	makeWorld,
+	testContext,
+	type TestContext,
+	type World,
+	ownPersonOf
 } from '../support/context';
 import { refusal } from '../support/refusal';
 

@@ -5,7 +5,13 @@ import { challengeOf, challengesOf, inputOf } from '$lib/server/records/challeng
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { layDays } from '$lib/server/training/plan/plan';
 import { planOf } from '$lib/server/records/plan-days';
-import { createSession, saveSession, sessionOf, sessionsOf, versionsOf } from '$lib/server/training/session/sessions';
+import {
+	createSession,
+	saveSession,
+	sessionOf,
+	sessionsOf,
+	versionsOf
+} from '$lib/server/training/session/sessions';
 import { body, FRAME, makeChallenge, makeCoach, SMALL, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld();

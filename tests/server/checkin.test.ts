@@ -1,9 +1,9 @@
-import { describe,expect,it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import type { Person } from '$lib/server/records/person';
 import { enrolmentById } from '$lib/server/records/enrolments';
-import { openDay,ownCheckin,standingOf } from '$lib/server/done/day/own-day';
-import { makeWorld,testContext,type TestContext,sharedWorld } from '../support/context';
+import { openDay, ownCheckin, standingOf } from '$lib/server/done/day/own-day';
+import { makeWorld, testContext, type TestContext, sharedWorld } from '../support/context';
 
 /** What stands for a day, after corrections. */
 const received = async (at: TestContext, person: Person, day: number) => {

@@ -1,24 +1,24 @@
 /** Who works on a challenge beside its owner: invited, changed, taken off; and who did what. */
-import { describe,expect,it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withoutHealth } from '$core/attendance';
-import { changeProfile,makeReset,resetOf } from '$lib/server/account/auth/account';
+import { changeProfile, makeReset, resetOf } from '$lib/server/account/auth/account';
 import { coachById } from '$lib/server/records/coach';
-import { challengeOf,challengesOf } from '$lib/server/records/challenge';
+import { challengeOf, challengesOf } from '$lib/server/records/challenge';
 import {
-changeRole,
-coachesOf,
-INVITATION_DAYS,
-invitationBehind,
-invitationsOf,
-invite,
-removeCoach,
-takeUp,
-withdraw
+	changeRole,
+	coachesOf,
+	INVITATION_DAYS,
+	invitationBehind,
+	invitationsOf,
+	invite,
+	removeCoach,
+	takeUp,
+	withdraw
 } from '$lib/server/training/challenge/coaches';
-import { deedsOf,DEEDS_KEPT,DEEDS_SHOWN,recordDeed } from '$lib/server/training/challenge/deeds';
+import { deedsOf, DEEDS_KEPT, DEEDS_SHOWN, recordDeed } from '$lib/server/training/challenge/deeds';
 import { randomIds } from '$lib/server/platform/ids';
 import { purgeSignIns } from '$lib/server/edge/upkeep/purge';
-import { makeCoach,sharedWorld } from '../support/context';
+import { makeCoach, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');

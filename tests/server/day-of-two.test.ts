@@ -1,7 +1,7 @@
 /** Two sessions on one day, and days that are ticked off piece by piece. */
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { Limitation } from '$core/kit';
-import { newRule,putDays,type Plan } from '$core/plan';
+import { newRule, putDays, type Plan } from '$core/plan';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { checkinsOf } from '$lib/server/done/attendance/history';
 import { tickPiece } from '$lib/server/done/attendance/tick';
@@ -14,11 +14,17 @@ import { importBundle } from '$lib/server/edge/exports/bundle/import-bundle';
 import { readBundle } from '$lib/server/edge/exports/bundle/read-bundle';
 import { practiceOf } from '$lib/server/records/practice';
 import { enrolmentById } from '$lib/server/records/enrolments';
-import type { ChallengeId,VersionId } from '$lib/server/platform/ids';
-import { openPlan,savePlan } from '$lib/server/training/plan/plan';
+import type { ChallengeId, VersionId } from '$lib/server/platform/ids';
+import { openPlan, savePlan } from '$lib/server/training/plan/plan';
 import { planOf } from '$lib/server/records/plan-days';
-import { createSession,saveSession,usedOn,versionById,type Saved } from '$lib/server/training/session/sessions';
-import { body,makeWorld,testContext,type TestContext,type World } from '../support/context';
+import {
+	createSession,
+	saveSession,
+	usedOn,
+	versionById,
+	type Saved
+} from '$lib/server/training/session/sessions';
+import { body, makeWorld, testContext, type TestContext, type World } from '../support/context';
 import { lineOf } from '../support/practice';
 import { refusal } from '../support/refusal';
 

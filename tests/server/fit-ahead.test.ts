@@ -1,8 +1,8 @@
-import { beforeEach,describe,expect,it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import type { FitProfile } from '$core/fit';
-import { personalSession,shareThatFits } from '$core/day';
-import { parseSessionText,sessionSeconds } from '$core/session';
-import { fitAhead,misfitsOn } from '$lib/server/training/fit/ahead';
+import { personalSession, shareThatFits } from '$core/day';
+import { parseSessionText, sessionSeconds } from '$core/session';
+import { fitAhead, misfitsOn } from '$lib/server/training/fit/ahead';
 import { PRACTICE } from '../support/practice';
 import { addOverride } from '$lib/server/changes/overrides';
 import { challengeOf } from '$lib/server/records/challenge';
@@ -11,10 +11,10 @@ import { changePerson } from '$lib/server/people/change';
 import { enrolmentsOf } from '$lib/server/records/enrolments';
 import { unenrol } from '$lib/server/people/enrol';
 import { layDays } from '$lib/server/training/plan/plan';
-import { createSession,saveSession } from '$lib/server/training/session/sessions';
+import { createSession, saveSession } from '$lib/server/training/session/sessions';
 import { randomIds } from '$lib/server/platform/ids';
 import { LIMITATIONS } from '$core/kit';
-import { body,ownPersonOf,sharedWorld } from '../support/context';
+import { body, ownPersonOf, sharedWorld } from '../support/context';
 import { ANSWERS } from '../support/intake';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');

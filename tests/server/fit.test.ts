@@ -1,20 +1,20 @@
-import { beforeEach,describe,expect,it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import type { IntakeSections } from '$contracts/intake';
 import { STANDARD } from '$core/exercise';
-import { LIMITATIONS,withinLimits } from '$core/kit';
+import { LIMITATIONS, withinLimits } from '$core/kit';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { challengeOf } from '$lib/server/records/challenge';
 import { openDay } from '$lib/server/done/day/own-day';
 import { addOverride } from '$lib/server/changes/overrides';
-import { matrixOf,sessionAs,isOver } from '$lib/server/training/fit/fit';
+import { matrixOf, sessionAs, isOver } from '$lib/server/training/fit/fit';
 import { changePerson } from '$lib/server/people/change';
-import { asPerson,enrolmentById } from '$lib/server/records/enrolments';
+import { asPerson, enrolmentById } from '$lib/server/records/enrolments';
 import { finishIntake } from '$lib/server/people/intake';
 import { layDays } from '$lib/server/training/plan/plan';
 import { randomIds } from '$lib/server/platform/ids';
 import { createSession } from '$lib/server/training/session/sessions';
-import { body,ownPersonOf,sharedWorld } from '../support/context';
-import { ANSWERS,unanswered } from '../support/intake';
+import { body, ownPersonOf, sharedWorld } from '../support/context';
+import { ANSWERS, unanswered } from '../support/intake';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const [oslo] = world.people;

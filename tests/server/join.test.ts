@@ -1,27 +1,27 @@
-import { beforeEach,describe,expect,it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { addDays } from '$core/calendar';
 import { makeLink } from '$lib/server/changes/links';
-import { openLink,personOf,switchTo } from '$lib/server/account/auth/link';
+import { openLink, personOf, switchTo } from '$lib/server/account/auth/link';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { challengeOf } from '$lib/server/records/challenge';
 import { standingOf } from '$lib/server/done/day/own-day';
 import {
-addPerson,
-admit,
-closeJoin,
-join,
-joinPage,
-joinSettingOf,
-openJoin,
-turnAway,
-waitingOf
+	addPerson,
+	admit,
+	closeJoin,
+	join,
+	joinPage,
+	joinSettingOf,
+	openJoin,
+	turnAway,
+	waitingOf
 } from '$lib/server/people/join';
-import { challengesWith,comeBack,leave,moveTo } from '$lib/server/people/leave';
-import { asPerson,enrolmentById,enrolmentsOf } from '$lib/server/records/enrolments';
+import { challengesWith, comeBack, leave, moveTo } from '$lib/server/people/leave';
+import { asPerson, enrolmentById, enrolmentsOf } from '$lib/server/records/enrolments';
 import { enrol } from '$lib/server/people/enrol';
 import { layDays } from '$lib/server/training/plan/plan';
 import { randomIds } from '$lib/server/platform/ids';
-import { makeChallenge,ownPersonOf,sharedWorld } from '../support/context';
+import { makeChallenge, ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');

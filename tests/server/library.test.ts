@@ -1,18 +1,23 @@
-import { afterAll,beforeAll,describe,expect,it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { inputOfExercise } from '$contracts/exercise';
-import { libraryOf,STANDARD } from '$core/exercise';
+import { libraryOf, STANDARD } from '$core/exercise';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { compileSession } from '$core/session';
 import { createCoach } from '$lib/server/account/auth/coach';
 import { type Coach } from '$lib/server/records/coach';
-import { exercisesCsv,readExercisesCsv } from '$lib/server/training/exercise/exercise-file';
-import { changeExercise,createExercise,createExercises,retireExercise } from '$lib/server/training/exercise/exercises';
-import { libraryFor,ownExercises } from '$lib/server/records/library';
-import { houseOf,practiceOf } from '$lib/server/records/practice';
+import { exercisesCsv, readExercisesCsv } from '$lib/server/training/exercise/exercise-file';
+import {
+	changeExercise,
+	createExercise,
+	createExercises,
+	retireExercise
+} from '$lib/server/training/exercise/exercises';
+import { libraryFor, ownExercises } from '$lib/server/records/library';
+import { houseOf, practiceOf } from '$lib/server/records/practice';
 import { saveHouse } from '$lib/server/training/practice/house';
-import { createSession,sessionOf } from '$lib/server/training/session/sessions';
+import { createSession, sessionOf } from '$lib/server/training/session/sessions';
 import { refusal } from '../support/refusal';
-import { body,PASSWORD,testContext,type TestContext } from '../support/context';
+import { body, PASSWORD, testContext, type TestContext } from '../support/context';
 
 let context: TestContext;
 let coach: Coach;

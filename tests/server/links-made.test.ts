@@ -1,17 +1,17 @@
 /** Links that a coach made end with their part in the challenge, and people hear of new ones. */
-import { describe,expect,it } from 'vitest';
-import { linkOf,openLink,personOf } from '$lib/server/account/auth/link';
-import { changeRole,invite,removeCoach,takeUp } from '$lib/server/training/challenge/coaches';
+import { describe, expect, it } from 'vitest';
+import { linkOf, openLink, personOf } from '$lib/server/account/auth/link';
+import { changeRole, invite, removeCoach, takeUp } from '$lib/server/training/challenge/coaches';
 import type { Coach } from '$lib/server/records/coach';
 import { importRoster } from '$lib/server/people/import';
-import { addPerson,admit,join,openJoin,joinSettingOf,waitingOf } from '$lib/server/people/join';
+import { addPerson, admit, join, openJoin, joinSettingOf, waitingOf } from '$lib/server/people/join';
 import { renewLink } from '$lib/server/people/links';
 import { newLinkJob } from '$lib/server/people/new-link';
 import { inviteByMail } from '$lib/server/contact/post/invitations';
 import { deliver } from '$lib/server/contact/delivery/deliver';
 import { keptOf } from '$lib/server/account/privacy/own-data';
-import type { Letter,Mail } from '$lib/server/platform/mail';
-import { makeCoach,ownPersonOf,sharedWorld } from '../support/context';
+import type { Letter, Mail } from '$lib/server/platform/mail';
+import { makeCoach, ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
 const { db } = context;

@@ -1,13 +1,13 @@
 /** Who is in a session, as it happens: what phones tell, and pages that are told. */
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import type { Person } from '$lib/server/records/person';
 import { changeRole } from '$lib/server/training/challenge/coaches';
 import { Live } from '$lib/server/done/live/live';
 import { liveOf } from '$lib/server/done/live/group';
-import { presentIn,tellPresence } from '$lib/server/done/live/presence';
+import { presentIn, tellPresence } from '$lib/server/done/live/presence';
 import { inviteHelper } from '../support/coaches';
-import { makeWorld,testContext,type TestContext,type World } from '../support/context';
+import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
 let world: World;

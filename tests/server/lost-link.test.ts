@@ -1,12 +1,12 @@
-import { beforeEach,describe,expect,it } from 'vitest';
-import { linkOf,openLink,personOf } from '$lib/server/account/auth/link';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { linkOf, openLink, personOf } from '$lib/server/account/auth/link';
 import { makeLink } from '$lib/server/changes/links';
 import { leave } from '$lib/server/people/leave';
 import { lostLinkJob } from '$lib/server/people/lost-link';
 import { mailOwnLink } from '$lib/server/contact/post/invitations';
 import { deliver } from '$lib/server/contact/delivery/deliver';
 import type { Letter } from '$lib/server/platform/mail';
-import { makeWorld,ownPersonOf,testContext,type TestContext,type World } from '../support/context';
+import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
 let world: World;

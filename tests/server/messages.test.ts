@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { standingOf } from '$lib/server/done/day/own-day';
 import { leave } from '$lib/server/people/leave';
-import { markRead, threadOf, unansweredIn, writeTo, writeToCoach } from '$lib/server/contact/messages/messages';
+import {
+	markRead,
+	threadOf,
+	unansweredIn,
+	writeTo,
+	writeToCoach
+} from '$lib/server/contact/messages/messages';
 import { reachesIn } from '$lib/server/contact/reach/reaches';
 import { inNeed } from '$lib/server/contact/reach/triage';
 import { ownPersonOf, sharedWorld } from '../support/context';

@@ -1,11 +1,11 @@
-import { describe,expect,it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
-import { pause,pausesOf,removePause } from '$lib/server/done/attendance/excuses';
-import { addOverride,removeOverride } from '$lib/server/changes/overrides';
+import { pause, pausesOf, removePause } from '$lib/server/done/attendance/excuses';
+import { addOverride, removeOverride } from '$lib/server/changes/overrides';
 import { overridesOf } from '$lib/server/records/overrides';
-import { openDay,standingOf } from '$lib/server/done/day/own-day';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
 import { coachPacket } from '$lib/server/edge/exports/packet';
-import { ownPersonOf,sharedWorld } from '../support/context';
+import { ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');

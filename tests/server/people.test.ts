@@ -1,10 +1,10 @@
-import { describe,expect,it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { changePerson } from '$lib/server/people/change';
-import { enrolmentOf,enrolmentsOf } from '$lib/server/records/enrolments';
+import { enrolmentOf, enrolmentsOf } from '$lib/server/records/enrolments';
 import { unenrol } from '$lib/server/people/enrol';
-import { excuse,excusesOf,unexcuse } from '$lib/server/done/attendance/excuses';
-import { importRoster,previewRoster } from '$lib/server/people/import';
+import { excuse, excusesOf, unexcuse } from '$lib/server/done/attendance/excuses';
+import { importRoster, previewRoster } from '$lib/server/people/import';
 import { notesOf } from '$lib/server/people/notes';
 import { inNeed } from '$lib/server/contact/reach/triage';
 import { standingOf } from '$lib/server/done/day/own-day';
@@ -13,7 +13,7 @@ import { rollRow } from '$lib/server/done/attendance/roll';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
 import { planOf } from '$lib/server/records/plan-days';
 import { openingsOf } from '$lib/server/contact/desk/desk';
-import { makeChallenge,ownPersonOf,sharedWorld } from '../support/context';
+import { makeChallenge, ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld();
 

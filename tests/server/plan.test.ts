@@ -4,7 +4,12 @@ import { challengeOf } from '$lib/server/records/challenge';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { openDay } from '$lib/server/done/day/own-day';
 import { checkinsOf } from '$lib/server/done/attendance/history';
-import { excusedTogether, restoreDays, takeDaysOff, unexcuseTogether } from '$lib/server/training/plan/days-off';
+import {
+	excusedTogether,
+	restoreDays,
+	takeDaysOff,
+	unexcuseTogether
+} from '$lib/server/training/plan/days-off';
 import {
 	postAnnouncement,
 	allAnnouncements,

@@ -1,14 +1,14 @@
 /** What somebody has done so far, as their pages and their coach see it: sessions done again, work beyond the plan, and figures to compare. */
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { gainsOf } from '$core/progress';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { checkinsOf } from '$lib/server/done/attendance/history';
 import { tickPiece } from '$lib/server/done/attendance/tick';
 import type { Person } from '$lib/server/records/person';
-import { openDay,standingOf } from '$lib/server/done/day/own-day';
-import { forget,ownDataOf } from '$lib/server/account/privacy/own-data';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
+import { forget, ownDataOf } from '$lib/server/account/privacy/own-data';
 import { pastDaysOf } from '$lib/server/done/progress/done-days';
-import { makeWorld,testContext,type TestContext,type World } from '../support/context';
+import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
 let world: World;

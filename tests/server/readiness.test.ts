@@ -1,11 +1,11 @@
-import { expect,it } from 'vitest';
+import { expect, it } from 'vitest';
 import { readinessOf } from '$lib/server/contact/desk/readiness';
 import { makeLink } from '$lib/server/changes/links';
 import { openLink } from '$lib/server/account/auth/link';
 import { enrolmentsOf } from '$lib/server/records/enrolments';
 import { writeTo } from '$lib/server/contact/messages/messages';
 import { inNeed } from '$lib/server/contact/reach/triage';
-import { ownPersonOf,sharedWorld } from '../support/context';
+import { ownPersonOf, sharedWorld } from '../support/context';
 
 const { context, world } = await sharedWorld('2026-11-20T12:00:00Z');
 const [first] = world.people;

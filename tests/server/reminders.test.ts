@@ -1,24 +1,24 @@
-import { beforeEach,describe,expect,it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
-import { excuse,pause } from '$lib/server/done/attendance/excuses';
+import { excuse, pause } from '$lib/server/done/attendance/excuses';
 import { makeLink } from '$lib/server/changes/links';
-import { openLink,signOutDevice } from '$lib/server/account/auth/link';
+import { openLink, signOutDevice } from '$lib/server/account/auth/link';
 import { type Person } from '$lib/server/records/person';
-import { markRead,writeTo,writeToCoach } from '$lib/server/contact/messages/messages';
+import { markRead, writeTo, writeToCoach } from '$lib/server/contact/messages/messages';
 import { setHour } from '$lib/server/people/hour';
 import { leave } from '$lib/server/people/leave';
 import { hashToken } from '$lib/server/platform/ids';
-import { openPush,type Push,type PushTarget } from '$lib/server/platform/push';
+import { openPush, type Push, type PushTarget } from '$lib/server/platform/push';
 import { PushStandIn } from '$lib/server/platform/push-stand-in';
 import {
-choose,
-remind,
-remindersOf,
-stopFromNotification,
-turnOff,
-turnOn
+	choose,
+	remind,
+	remindersOf,
+	stopFromNotification,
+	turnOff,
+	turnOn
 } from '$lib/server/contact/post/reminders';
-import { makeWorld,ownPersonOf,testContext,type TestContext,type World } from '../support/context';
+import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 /** Day 3 opens at 05:30 in Oslo; quiet hours end at 07:00. */
 const NIGHT = '2026-11-25T03:00:00Z';

@@ -1,5 +1,5 @@
 /** What is sent twice, as a proxy or a device that got no answer does, counts once. */
-import { expect,it } from 'vitest';
+import { expect, it } from 'vitest';
 import type { Person } from '$lib/server/records/person';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { keepMeasure } from '$lib/server/people/body/measures';

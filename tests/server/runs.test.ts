@@ -1,11 +1,11 @@
 /** What devices send of sessions that were led step by step: at once, later, in parts. */
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
-import { decideOffered,offeredIn } from '$lib/server/done/attendance/offered';
+import { decideOffered, offeredIn } from '$lib/server/done/attendance/offered';
 import { challengeOf } from '$lib/server/records/challenge';
 import type { Person } from '$lib/server/records/person';
-import { openDay,standingOf } from '$lib/server/done/day/own-day';
-import { makeWorld,testContext,type TestContext,type World } from '../support/context';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
+import { makeWorld, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
 let world: World;

@@ -1,28 +1,28 @@
-import { afterAll,beforeAll,describe,expect,it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { compileSession } from '$core/session';
 import { createCoach } from '$lib/server/account/auth/coach';
 import { type Coach } from '$lib/server/records/coach';
 import type { SessionId } from '$lib/server/platform/ids';
 import { challengeOf } from '$lib/server/records/challenge';
 import { createChallenge } from '$lib/server/training/challenge/change';
-import { } from '$lib/server/records/challenge';
+import {} from '$lib/server/records/challenge';
 import { layDays } from '$lib/server/training/plan/plan';
 import { callSheetPdf } from '$lib/server/edge/exports/pdf/call-sheet-pdf';
-import { readSessionFile,sessionJson,sessionText } from '$lib/server/training/session/session-file';
+import { readSessionFile, sessionJson, sessionText } from '$lib/server/training/session/session-file';
 import {
-copySession,
-createSession,
-saveSession,
-sessionOf,
-importSession,
-usedOn,
-versionOf,
-versionsOf
+	copySession,
+	createSession,
+	saveSession,
+	sessionOf,
+	importSession,
+	usedOn,
+	versionOf,
+	versionsOf
 } from '$lib/server/training/session/sessions';
 import { callSheetOf } from '$core/analysis';
 import { refusal } from '../support/refusal';
-import { body,FRAME,PASSWORD,testContext,type TestContext } from '../support/context';
-import { lineOf,PRACTICE } from '../support/practice';
+import { body, FRAME, PASSWORD, testContext, type TestContext } from '../support/context';
+import { lineOf, PRACTICE } from '../support/practice';
 
 const TEXT = `session: Ridge load
 note: Weaker side first.

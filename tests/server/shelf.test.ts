@@ -1,5 +1,5 @@
 /** Sessions on request: put on the shelf by the coach, taken by participants, counted by her word. */
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { rebuild } from '$lib/server/changes/projection';
 import { rollRow } from '$lib/server/done/attendance/roll';
 import type { Person } from '$lib/server/records/person';
@@ -14,26 +14,26 @@ import { enrolmentById } from '$lib/server/records/enrolments';
 import { unenrol } from '$lib/server/people/enrol';
 import { planOf } from '$lib/server/records/plan-days';
 import { practiceOf } from '$lib/server/records/practice';
-import { createSession,saveSession,type Saved } from '$lib/server/training/session/sessions';
+import { createSession, saveSession, type Saved } from '$lib/server/training/session/sessions';
 import {
-ownShelf,
-putOnShelf,
-shelfSession,
-takeFromShelf,
-takeOffShelf,
-takingsBySession,
-takingsOf,
-untake
+	ownShelf,
+	putOnShelf,
+	shelfSession,
+	takeFromShelf,
+	takeOffShelf,
+	takingsBySession,
+	takingsOf,
+	untake
 } from '$lib/server/done/shelf/shelf';
 import { shelfOf } from '$lib/server/training/shelf/items';
 import {
-body,
-makeWorld,
-ownPersonOf,
-peopleOf,
-testContext,
-type TestContext,
-type World
+	body,
+	makeWorld,
+	ownPersonOf,
+	peopleOf,
+	testContext,
+	type TestContext,
+	type World
 } from '../support/context';
 import { refusal } from '../support/refusal';
 

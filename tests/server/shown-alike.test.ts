@@ -1,26 +1,26 @@
 /** What everybody is shown alike is kept between requests: each change of it shows at once, and nothing else is read. */
-import { afterEach,beforeEach,describe,expect,it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { DEFAULT_HOUSE } from '$core/practice';
-import { postAnnouncement,upFor } from '$lib/server/training/challenge/announcements';
+import { postAnnouncement, upFor } from '$lib/server/training/challenge/announcements';
 import { changeChallenge } from '$lib/server/training/challenge/change';
-import { openDay,standingOf } from '$lib/server/done/day/own-day';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
 import { addOverride } from '$lib/server/changes/overrides';
 import type { Queries } from '$lib/server/platform/db/database';
-import { createExercise,retireExercise } from '$lib/server/training/exercise/exercises';
+import { createExercise, retireExercise } from '$lib/server/training/exercise/exercises';
 import { takeDaysOff } from '$lib/server/training/plan/days-off';
 import { layDays } from '$lib/server/training/plan/plan';
 import { saveHouse } from '$lib/server/training/practice/house';
-import { createSession,saveSession } from '$lib/server/training/session/sessions';
+import { createSession, saveSession } from '$lib/server/training/session/sessions';
 import { BEAM } from '../support/beam';
 import {
-body,
-FRAME,
-makeWorld,
-ownPersonOf,
-SMALL,
-testContext,
-type TestContext,
-type World
+	body,
+	FRAME,
+	makeWorld,
+	ownPersonOf,
+	SMALL,
+	testContext,
+	type TestContext,
+	type World
 } from '../support/context';
 
 let context: TestContext;

@@ -1,15 +1,15 @@
 /** What somebody did keeps the standing it was given, whatever is said of them afterwards. */
-import { afterEach,beforeEach,describe,expect,it,vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { rebuild } from '$lib/server/changes/projection';
 import type { Person } from '$lib/server/records/person';
-import { openLink,personOf,visitOf } from '$lib/server/account/auth/link';
-import { postAnnouncement,upFor } from '$lib/server/training/challenge/announcements';
-import { askPoll,answerPoll,ownPolls,pollsIn } from '$lib/server/training/challenge/polls';
-import { openDay,standingOf } from '$lib/server/done/day/own-day';
+import { openLink, personOf, visitOf } from '$lib/server/account/auth/link';
+import { postAnnouncement, upFor } from '$lib/server/training/challenge/announcements';
+import { askPoll, answerPoll, ownPolls, pollsIn } from '$lib/server/training/challenge/polls';
+import { openDay, standingOf } from '$lib/server/done/day/own-day';
 import { addOverride } from '$lib/server/changes/overrides';
 import { changePerson } from '$lib/server/people/change';
-import { makeWorld,ownPersonOf,testContext,type TestContext,type World } from '../support/context';
+import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
 
 let context: TestContext;
 let world: World;

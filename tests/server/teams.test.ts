@@ -1,11 +1,11 @@
-import { describe,expect,it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { loadRoll } from '$lib/server/done/attendance/roll';
-import { comeBack,leave } from '$lib/server/people/leave';
-import { companyOf,saveTeams,teamsOf } from '$lib/server/people/teams';
+import { comeBack, leave } from '$lib/server/people/leave';
+import { companyOf, saveTeams, teamsOf } from '$lib/server/people/teams';
 import { matesOf } from '$lib/server/done/attendance/mates';
 import { planOf } from '$lib/server/records/plan-days';
 import { randomIds } from '$lib/server/platform/ids';
-import { ownPersonOf,sharedWorld } from '../support/context';
+import { ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');

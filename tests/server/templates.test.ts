@@ -1,7 +1,7 @@
-import { afterAll,beforeEach,describe,expect,it } from 'vitest';
+import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Coach } from '$lib/server/records/coach';
-import { deleteTemplate,saveTemplate,templatesOf } from '$lib/server/contact/post/templates';
-import { makeCoach,testContext } from '../support/context';
+import { deleteTemplate, saveTemplate, templatesOf } from '$lib/server/contact/post/templates';
+import { makeCoach, testContext } from '../support/context';
 
 const context = await testContext();
 afterAll(() => context.db.close());

@@ -1,6 +1,6 @@
-import { invite,takeUp } from '$lib/server/training/challenge/coaches';
+import { invite, takeUp } from '$lib/server/training/challenge/coaches';
 import type { Coach } from '$lib/server/records/coach';
-import { makeCoach,type TestContext,type World } from './context';
+import { makeCoach, type TestContext, type World } from './context';
 
 /** Another coach, with a part in the challenge of a world. */
 export async function inviteHelper(

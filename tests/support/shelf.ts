@@ -7,8 +7,8 @@ import { randomIds } from '$lib/server/platform/ids';
 import { enrol } from '$lib/server/people/enrol';
 import { layDays } from '$lib/server/training/plan/plan';
 import { createSession } from '$lib/server/training/session/sessions';
-import { body,makeChallenge,makeCoach,SMALL } from './context';
-import { cookieOf,type RunningServer } from './server';
+import { body, makeChallenge, makeCoach, SMALL } from './context';
+import { cookieOf, type RunningServer } from './server';
 
 export const PEOPLE = 50;
 export const DAYS = 6;

@@ -10,4 +10,7 @@ export const plainOf = ({ library, ...rest }: Practice): PlainPractice => ({
 	own: library.all.filter(({ ownId }) => ownId)
 });
 /** The practice that such plain values stand for. */
-export const practiceFrom = ({ own, ...rest }: PlainPractice): Practice => ({ ...rest, library: libraryOf(own) });
+export const practiceFrom = ({ own, ...rest }: PlainPractice): Practice => ({
+	...rest,
+	library: libraryOf(own)
+});

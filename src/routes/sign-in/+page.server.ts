@@ -1,16 +1,16 @@
-import { fail,redirect } from '@sveltejs/kit';
-import { object,string } from 'yup';
+import { fail, redirect } from '@sveltejs/kit';
+import { object, string } from 'yup';
 import { superValidate } from 'sveltekit-superforms';
 import { yup } from 'sveltekit-superforms/adapters';
-import { anyCoach,coachByEmail } from '$lib/server/records/coach';
+import { anyCoach, coachByEmail } from '$lib/server/records/coach';
 import { TooOften } from '$lib/server/account/auth/limits';
-import { signIn,signOut } from '$lib/server/account/auth/login';
+import { signIn, signOut } from '$lib/server/account/auth/login';
 import { hashToken } from '$lib/server/platform/ids';
-import { keepToken,tokenIn } from '$lib/server/edge/web/cookies';
-import { deviceIn,networkIn,noteEvent } from '$lib/server/edge/web/security';
+import { keepToken, tokenIn } from '$lib/server/edge/web/cookies';
+import { deviceIn, networkIn, noteEvent } from '$lib/server/edge/web/security';
 import { wayBack } from '$lib/server/edge/web/way-back';
 import { Refusal } from '$lib/server/platform/errors';
-import type { Actions,PageServerLoad,RequestEvent } from './$types';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 const schema = object({
 	email: string()

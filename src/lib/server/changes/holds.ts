@@ -1,8 +1,9 @@
 /** What follows from what is known of somebody’s health: when they are held, and what was written down of the change. */
-import { holdsFrom,holdsOf,type Clearance,type Hold } from '$core/health';
+import { holdsFrom, holdsOf, type Clearance, type Hold } from '$core/health';
 import type { MadeBy } from '../records/standing-row';
-import { instant,type Queries } from '../platform/db/database';
-import type { EnrolmentId,ParticipantId } from '../platform/ids';
+import { instant, type Queries } from '../platform/db/database';
+import type { EnrolmentId, ParticipantId } from '../platform/ids';
+
 interface Records {
 	screenings: { at: number; reasons: string[] }[];
 	clearances: Clearance[];

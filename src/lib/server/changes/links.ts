@@ -1,13 +1,8 @@
 /** Personal links as they are made and ended. Whoever changes who may come in does it in the same transaction. */
 import type { Context } from '../platform/context';
-import { instant,type Queries } from '../platform/db/database';
-import {
-hashToken,
-type ChallengeId,
-type CoachId,
-type EnrolmentId,
-type Ids
-} from '../platform/ids';
+import { instant, type Queries } from '../platform/db/database';
+import { hashToken, type ChallengeId, type CoachId, type EnrolmentId, type Ids } from '../platform/ids';
+
 /** A secret for a personal link, and what is kept of it. */
 export function newSecret(ids: Ids): { secret: string; hash: string } {
 	const secret = ids.secret();

@@ -2,12 +2,13 @@
 import { overrideSchema } from '$contracts/override';
 import type { Context } from '../platform/context';
 import { instant } from '../platform/db/database';
-import { idOf,notFound,Refusal } from '../platform/errors';
+import { idOf, notFound, Refusal } from '../platform/errors';
 import type { OwnPerson } from '../records/enrolments';
 import type { MadeBy } from '../records/standing-row';
 import { practiceOf } from '../records/practice';
 import { validate } from '../platform/validate';
 import { overridesOf } from '../records/overrides';
+
 /** Overrides a person may have at once: more is another plan. */
 const MOST = 100;
 

@@ -1,6 +1,7 @@
 /** What follows from a change of what suits somebody. */
-import { instant,type Queries } from '../platform/db/database';
+import { instant, type Queries } from '../platform/db/database';
 import type { ParticipantId } from '../platform/ids';
+
 /**
  * Notes what is known of some people from now on, where it is not what was known before. Whoever changes a level, a kit,
  * limits or answers calls it in the same transaction.

@@ -1,6 +1,6 @@
 import { personSchema } from '$contracts/person';
 import { dateIn } from '$core/calendar';
-import { kitText,readKit,type Limitation } from '$core/kit';
+import { kitText, readKit, type Limitation } from '$core/kit';
 import { setAddedLimits } from './health/answers';
 import { noteChange } from '../changes/holds';
 import { instant } from '../platform/db/database';

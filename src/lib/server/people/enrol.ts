@@ -1,17 +1,18 @@
 /** Takes people into a challenge, and off it again. */
 import { setImmediate as breath } from 'node:timers/promises';
-import { addDays,dateIn,instantOf,dayInZone } from '$core/calendar';
+import { addDays, dateIn, instantOf, dayInZone } from '$core/calendar';
 import { type RosterRow } from '$core/people';
 import { newSecret } from '../changes/links';
 import { peopleJoined } from '../changes/changed';
-import type { Challenge,OwnedChallenge } from '../records/challenge';
-import { newId,type CoachId,type EnrolmentId,type ParticipantId } from '../platform/ids';
+import type { Challenge, OwnedChallenge } from '../records/challenge';
+import { newId, type CoachId, type EnrolmentId, type ParticipantId } from '../platform/ids';
 import type { Context } from '../platform/context';
 import { instant } from '../platform/db/database';
 import { Refusal } from '../platform/errors';
 import { projectHolds } from '../changes/holds';
 import { noteSuited } from '../changes/suited';
 import { type Enrolment, type OwnPerson, enrolledMails } from '../records/enrolments';
+
 export interface NewLink {
 	enrolmentId: EnrolmentId;
 	name: string;

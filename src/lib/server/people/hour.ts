@@ -3,8 +3,8 @@ import { minutesOfDay } from '$contracts/values';
 import { participantChanged } from '../changes/changed';
 import { noteChange } from '../changes/holds';
 import type { Context } from '../platform/context';
-import type { EnrolmentId,ParticipantId } from '../platform/ids';
-import { only,type Queries } from '../platform/db/database';
+import type { EnrolmentId, ParticipantId } from '../platform/ids';
+import { only, type Queries } from '../platform/db/database';
 import { validate } from '../platform/validate';
 
 /**

@@ -1,7 +1,7 @@
 import { setImmediate as breath } from 'node:timers/promises';
-import { array,number,object,string } from 'yup';
+import { array, number, object, string } from 'yup';
 import { kitText } from '$core/kit';
-import { ROSTER_FIELDS,type ColumnMatch,type RosterRow } from '$core/people';
+import { ROSTER_FIELDS, type ColumnMatch, type RosterRow } from '$core/people';
 import type { OwnedChallenge } from '../records/challenge';
 import type { Queries } from '../platform/db/database';
 import type { Context } from '../platform/context';
@@ -11,7 +11,7 @@ import type { RosterRead } from './roster-file';
 import type { Given } from '../platform/text-file';
 import type { Threads } from '../platform/threads';
 import { validate } from '../platform/validate';
-import { enrol,type NewLink } from './enrol';
+import { enrol, type NewLink } from './enrol';
 import { enrolledMails } from '../records/enrolments';
 import { ROSTER_LIMITS } from './roster-file';
 

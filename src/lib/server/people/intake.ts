@@ -1,33 +1,33 @@
 /** What somebody answers before they begin: kept section by section, taken when all of them are there. */
-import { SECTION_SCHEMAS,type IntakeSections } from '$contracts/intake';
+import { SECTION_SCHEMAS, type IntakeSections } from '$contracts/intake';
 import { minutesOfDay } from '$contracts/values';
 import { dateIn } from '$core/calendar';
 import {
-pregnantWeekOn,
-screen,
-SCREEN_KEYS,
-WEEKS,
-weeksSinceBirthOn,
-type HealthAnswers,
-type Screening
+	pregnantWeekOn,
+	screen,
+	SCREEN_KEYS,
+	WEEKS,
+	weeksSinceBirthOn,
+	type HealthAnswers,
+	type Screening
 } from '$core/health';
-import { readKit,type Kit,type Owned,type Units } from '$core/kit';
+import { readKit, type Kit, type Owned, type Units } from '$core/kit';
 import {
-INTAKE_SECTIONS,
-type Expecting,
-type IntakeSection,
-type Level,
-type WeightsUsed
+	INTAKE_SECTIONS,
+	type Expecting,
+	type IntakeSection,
+	type Level,
+	type WeightsUsed
 } from '$core/people';
 import { timeOfDay } from '$lib/format';
 import { participantChanged } from '../changes/changed';
-import { instant,only,type Queries } from '../platform/db/database';
+import { instant, only, type Queries } from '../platform/db/database';
 import { takeAnswers } from './health/answers';
 import { answersOf } from '../records/health';
 import { noteChange } from '../changes/holds';
 import { type MadeBy } from '../records/standing-row';
 import type { Context } from '../platform/context';
-import { notFound,Refusal } from '../platform/errors';
+import { notFound, Refusal } from '../platform/errors';
 import type { ParticipantId } from '../platform/ids';
 import type { Job } from '../platform/jobs';
 import { validate } from '../platform/validate';

@@ -1,15 +1,15 @@
 /** People who join by themselves: on a page with a code, as long as there are places; who comes later waits. */
-import { addPersonSchema,capacitySchema,joinSchema } from '$contracts/join';
-import { addDays,dateIn,LAST_ZONE } from '$core/calendar';
-import { challengeById,challengeOf,type Challenge,type OwnedChallenge } from '../records/challenge';
-import { instant,only,type Queries } from '../platform/db/database';
+import { addPersonSchema, capacitySchema, joinSchema } from '$contracts/join';
+import { addDays, dateIn, LAST_ZONE } from '$core/calendar';
+import { challengeById, challengeOf, type Challenge, type OwnedChallenge } from '../records/challenge';
+import { instant, only, type Queries } from '../platform/db/database';
 import { readKit } from '$core/kit';
 import type { Context } from '../platform/context';
-import { idOf,notFound,Refusal } from '../platform/errors';
-import type { ChallengeId,CoachId,Ids } from '../platform/ids';
+import { idOf, notFound, Refusal } from '../platform/errors';
+import type { ChallengeId, CoachId, Ids } from '../platform/ids';
 import { planRules } from '../changes/prescribed';
 import { validate } from '../platform/validate';
-import { enrol,type NewLink } from './enrol';
+import { enrol, type NewLink } from './enrol';
 import { knownOf } from './import';
 
 /** Letters and figures that nobody mistakes for another. */

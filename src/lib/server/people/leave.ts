@@ -2,12 +2,12 @@
 import { dayInZone } from '$core/calendar';
 import type { OwnedChallenge } from '../records/challenge';
 import { daysChanged } from '../changes/changed';
-import { instant,only,type Queries } from '../platform/db/database';
+import { instant, only, type Queries } from '../platform/db/database';
 import { noteChange } from '../changes/holds';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId,ParticipantId } from '../platform/ids';
-import { enrol,type NewLink } from './enrol';
+import type { ChallengeId, CoachId, EnrolmentId, ParticipantId } from '../platform/ids';
+import { enrol, type NewLink } from './enrol';
 import { type OwnPerson } from '../records/enrolments';
 
 /** What of an enrolment says which day it is for somebody. */

@@ -1,4 +1,4 @@
-import { endLink,makeLink } from '../changes/links';
+import { endLink, makeLink } from '../changes/links';
 import type { Context } from '../platform/context';
 import type { CoachId } from '../platform/ids';
 import type { OwnPerson } from '../records/enrolments';

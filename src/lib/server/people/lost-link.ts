@@ -1,11 +1,11 @@
 /** A person who has lost their link gets a way back, at the address that is stored for them. */
 import { calledBy } from '$core/people';
-import { addDays,dateIn,FIRST_ZONE } from '$core/calendar';
+import { addDays, dateIn, FIRST_ZONE } from '$core/calendar';
 import { instant } from '../platform/db/database';
 import { newSecret } from '../changes/links';
 import type { Context } from '../platform/context';
 import type { EnrolmentId } from '../platform/ids';
-import type { Job,Jobs } from '../platform/jobs';
+import type { Job, Jobs } from '../platform/jobs';
 import type { Mail } from '../platform/mail';
 
 interface LostLink {

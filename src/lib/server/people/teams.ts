@@ -2,10 +2,10 @@
 import { teamsSchema } from '$contracts/teams';
 import type { TeamWish } from '$core/people';
 import type { OwnedChallenge } from '../records/challenge';
-import { only,type Queries } from '../platform/db/database';
+import { only, type Queries } from '../platform/db/database';
 import type { Context } from '../platform/context';
 import { Refusal } from '../platform/errors';
-import type { ChallengeId,EnrolmentId } from '../platform/ids';
+import type { ChallengeId, EnrolmentId } from '../platform/ids';
 import { validate } from '../platform/validate';
 
 export interface Team {

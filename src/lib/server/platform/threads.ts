@@ -101,9 +101,9 @@ export class Threads {
 		input: TaskInput<Name>,
 		gone: AbortSignal | null
 	): Promise<TaskOutput<Name>> {
-		const done = (await (this.pool ? this.inPool(name, input, gone) : this.offer.run({ name, input }))) as Done<
-			TaskOutput<Name>
-		>;
+		const done = (await (this.pool
+			? this.inPool(name, input, gone)
+			: this.offer.run({ name, input }))) as Done<TaskOutput<Name>>;
 		if ('output' in done) return done.output;
 		const { status, message, faults } = done.refused;
 		throw new Refusal(status, message, faults);
@@ -120,7 +120,8 @@ export class Threads {
 		} catch (cause) {
 			if (gone?.aborted) throw new Refusal(409, 'Cancelled; nothing was saved.');
 			const { code } = cause as { code?: string };
-			if (limit.aborted || code === 'ERR_WORKER_OUT_OF_MEMORY') throw new Refusal(413, this.offer.natures[name].tooMuch);
+			if (limit.aborted || code === 'ERR_WORKER_OUT_OF_MEMORY')
+				throw new Refusal(413, this.offer.natures[name].tooMuch);
 			throw cause;
 		}
 	}

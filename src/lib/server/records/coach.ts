@@ -2,6 +2,7 @@
 import type { Units } from '$core/kit';
 import type { Context } from '../platform/context';
 import { type CoachId } from '../platform/ids';
+
 export interface Coach {
 	id: CoachId;
 	email: string;

@@ -1,17 +1,17 @@
 import { LRUCache } from 'lru-cache';
 import type { ExtraEntry } from '$core/attendance';
 import type { Strip } from '$core/day';
-import { type EarlierZone,type CatchUp } from '$core/calendar';
-import { byName,type Level } from '$core/people';
+import { type EarlierZone, type CatchUp } from '$core/calendar';
+import { byName, type Level } from '$core/people';
 import { type Person } from './person';
 import type { Group } from '$core/analysis';
 import type { Hold } from '$core/health';
-import type { Kit,Limitation,Units } from '$core/kit';
+import type { Kit, Limitation, Units } from '$core/kit';
 import type { OwnedChallenge } from './challenge';
-import { type ChallengeId,type CoachId,type EnrolmentId,type ParticipantId } from '../platform/ids';
-import { only,type Queries } from '../platform/db/database';
-import { idOf,notFound } from '../platform/errors';
-import { SUITED,type Suited } from './suited';
+import { type ChallengeId, type CoachId, type EnrolmentId, type ParticipantId } from '../platform/ids';
+import { only, type Queries } from '../platform/db/database';
+import { idOf, notFound } from '../platform/errors';
+import { SUITED, type Suited } from './suited';
 
 /** One row a person: who they are and what their days add up to. */
 export interface Enrolment {

@@ -1,7 +1,7 @@
 /** What is kept of somebody's health: apart from who they are, and read where it is needed only. */
 import type { HealthAnswers } from '$core/health';
 import type { MadeBy } from './standing-row';
-import { instant,type Queries } from '../platform/db/database';
+import { instant, type Queries } from '../platform/db/database';
 import type { ParticipantId } from '../platform/ids';
 
 /** The newest answers of somebody; null: none yet. */

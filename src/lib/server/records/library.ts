@@ -1,8 +1,9 @@
 /** The library of a coach: what ships and what is her own. */
-import { libraryOf,type Exercise,type Library } from '$core/exercise';
+import { libraryOf, type Exercise, type Library } from '$core/exercise';
 import type { CoachId } from '../platform/ids';
 import { type Queries } from '../platform/db/database';
-import { exerciseOfInput,type ExerciseInput } from '$contracts/exercise';
+import { exerciseOfInput, type ExerciseInput } from '$contracts/exercise';
+
 export interface Row {
 	id: string;
 	name: string;

@@ -1,7 +1,7 @@
 import type { Override } from '$core/day';
-import { instant,type Queries } from '../platform/db/database';
-import type { ChallengeId,EnrolmentId } from '../platform/ids';
-import type { KeptOverride,PastOverride } from './standing-row';
+import { instant, type Queries } from '../platform/db/database';
+import type { ChallengeId, EnrolmentId } from '../platform/ids';
+import type { KeptOverride, PastOverride } from './standing-row';
 
 /** Everything that ever was different for a person, the older first. */
 export function allOverrides(db: Queries, enrolmentId: EnrolmentId): Promise<PastOverride[]> {

@@ -2,11 +2,10 @@
 import type { EarlierZone } from '$core/calendar';
 import type { Units } from '$core/kit';
 import type { Hold } from '$core/health';
-import {
-type ChallengeId,type EnrolmentId,type ParticipantId
-} from '../platform/ids';
+import { type ChallengeId, type EnrolmentId, type ParticipantId } from '../platform/ids';
 import type { Suited } from './suited';
 import { type StandingRow } from './standing-row';
+
 /** The person behind a personal link, as far as every page needs it. */
 export interface Person {
 	enrolmentId: EnrolmentId;

@@ -1,9 +1,10 @@
 /** How a coach works. */
-import { DEFAULT_HOUSE,DEFAULT_TIMING,type HouseRules,type Practice } from '$core/practice';
+import { DEFAULT_HOUSE, DEFAULT_TIMING, type HouseRules, type Practice } from '$core/practice';
 import type { CoachId } from '../platform/ids';
 import type { Queries } from '../platform/db/database';
 import { only } from '../platform/db/database';
 import { libraryFor } from './library';
+
 /** A coach's house rules; what she has not set is as usual. */
 export async function houseOf(db: Queries, coachId: CoachId): Promise<HouseRules> {
 	const { house } = only(

@@ -1,9 +1,9 @@
 /** What decides which session suits somebody, as it is and as it was. */
-import { profileOf,type Known,type FitProfile } from '$core/fit';
+import { profileOf, type Known, type FitProfile } from '$core/fit';
 import { DEFAULT_AUDIENCE } from '$core/people';
 import type { Challenge } from './challenge';
-import { instant,only,type Queries } from '../platform/db/database';
-import type { ChallengeId,ParticipantId } from '../platform/ids';
+import { instant, only, type Queries } from '../platform/db/database';
+import type { ChallengeId, ParticipantId } from '../platform/ids';
 
 /** What is known of somebody since an instant, epoch milliseconds. */
 export interface Suited extends Known {

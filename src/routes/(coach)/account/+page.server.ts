@@ -1,24 +1,24 @@
 import { redirect } from '@sveltejs/kit';
-import { changePassword,changeProfile } from '$lib/server/account/auth/account';
+import { changePassword, changeProfile } from '$lib/server/account/auth/account';
 import { passwordChangedAt } from '$lib/server/records/coach';
-import { eventsOf,SECURITY_EVENTS } from '$lib/server/account/auth/events';
+import { eventsOf, SECURITY_EVENTS } from '$lib/server/account/auth/events';
 import { sendNotice } from '$lib/server/account/auth/letters';
-import { devicesOf,endDevice,signOut,signOutEverywhere } from '$lib/server/account/auth/login';
+import { devicesOf, endDevice, signOut, signOutEverywhere } from '$lib/server/account/auth/login';
 import {
-offerSecondFactor,
-renewRecoveryCodes,
-secondFactorOf,
-turnOffSecondFactor,
-turnOnSecondFactor
+	offerSecondFactor,
+	renewRecoveryCodes,
+	secondFactorOf,
+	turnOffSecondFactor,
+	turnOnSecondFactor
 } from '$lib/server/account/auth/second-factor';
 import { realClock } from '$lib/server/platform/clock';
-import { dropToken,tokenIn } from '$lib/server/edge/web/cookies';
+import { dropToken, tokenIn } from '$lib/server/edge/web/cookies';
 import { formText } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
 import { qrPicture } from '$lib/server/edge/web/qr';
-import { noteEvent,requireProof } from '$lib/server/edge/web/security';
+import { noteEvent, requireProof } from '$lib/server/edge/web/security';
 import { coachIn } from '$lib/server/edge/web/viewer';
-import type { Actions,PageServerLoad,RequestEvent } from './$types';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const coach = coachIn(locals);

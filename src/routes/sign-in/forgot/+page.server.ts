@@ -6,9 +6,9 @@ import { hashToken } from '$lib/server/platform/ids';
 import { formText } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
 import { originFor } from '$lib/server/edge/web/origin';
-import { networkIn,noteEvent } from '$lib/server/edge/web/security';
+import { networkIn, noteEvent } from '$lib/server/edge/web/security';
 import { validate } from '$lib/server/platform/validate';
-import type { Actions,PageServerLoad,RequestEvent } from './$types';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 export const load: PageServerLoad = (event) => ({ possible: originFor(event) !== null });
 

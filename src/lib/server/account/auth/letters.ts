@@ -2,7 +2,7 @@ import { coachById } from '../../records/coach';
 import { makeReset } from './account';
 import type { Context } from '../../platform/context';
 import type { CoachId } from '../../platform/ids';
-import type { Job,Jobs } from '../../platform/jobs';
+import type { Job, Jobs } from '../../platform/jobs';
 import type { Mail } from '../../platform/mail';
 
 type Sender = Pick<Context, 'db'> & { jobs: Jobs };

@@ -1,9 +1,7 @@
 import type { Context } from '../../platform/context';
-import { instant,only,type Queries } from '../../platform/db/database';
-import {
-hashToken,type EnrolmentId
-} from '../../platform/ids';
-import { pollsSince,type StandingRow } from '../../records/standing-row';
+import { instant, only, type Queries } from '../../platform/db/database';
+import { hashToken, type EnrolmentId } from '../../platform/ids';
+import { pollsSince, type StandingRow } from '../../records/standing-row';
 import { type Person } from '../../records/person';
 
 /** A device that opened its link stays known for this long. */

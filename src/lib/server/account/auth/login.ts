@@ -1,8 +1,8 @@
 import type { Context } from '../../platform/context';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import { unlessFull } from '../../platform/db/room';
-import { idOf,Refusal } from '../../platform/errors';
-import { hashToken,type CoachId } from '../../platform/ids';
+import { idOf, Refusal } from '../../platform/errors';
+import { hashToken, type CoachId } from '../../platform/ids';
 import type { Coach } from '../../records/coach';
 import { passwordFits } from './password';
 import { recordEvent } from './events';

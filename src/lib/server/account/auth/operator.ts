@@ -2,7 +2,7 @@
 import type { Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
 import { makeReset } from './account';
-import { coachByEmail,type Coach } from '../../records/coach';
+import { coachByEmail, type Coach } from '../../records/coach';
 import { recordEvent } from './events';
 import { resetAddress } from './letters';
 import { turnOffSecondFactor } from './second-factor';

@@ -2,16 +2,16 @@
 import type { Person } from '../../records/person';
 import { project } from '../../changes/projection';
 import { ownCompany } from '../../people/teams';
-import { instant,only,type Queries } from '../../platform/db/database';
-import { FORM_FILES,formCheckFilesOf } from '../../contact/messages/form-checks';
-import { PICTURE_FILES,picturesOf } from '../../people/body/pictures';
+import { instant, only, type Queries } from '../../platform/db/database';
+import { FORM_FILES, formCheckFilesOf } from '../../contact/messages/form-checks';
+import { PICTURE_FILES, picturesOf } from '../../people/body/pictures';
 import { endDays } from '../../people/leave';
-import { DOCUMENT_FILES,documentsOf } from '../../people/health/documents';
+import { DOCUMENT_FILES, documentsOf } from '../../people/health/documents';
 import { removeFilesOf } from '../../platform/row-files';
 import type { Config } from '../../platform/config';
 import { forgetMailTo } from '../../platform/mail';
 import type { Context } from '../../platform/context';
-import type { EnrolmentId,ParticipantId } from '../../platform/ids';
+import type { EnrolmentId, ParticipantId } from '../../platform/ids';
 
 /** Tables that hold what somebody is or said, by the column that points to them. */
 const OF_PERSON = [

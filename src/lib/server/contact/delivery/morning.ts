@@ -1,32 +1,32 @@
 /** The letter that a coach gets each morning, and what goes out by rules of hers. */
-import { dateIn,dayInZone,minutesIn } from '$core/calendar';
+import { dateIn, dayInZone, minutesIn } from '$core/calendar';
 import { calledBy } from '$core/people';
 import {
-DEFAULT_TONE,
-draftAfter,
-REASON_GROUPS,
-REASON_KINDS,
-REASON_TITLE,
-lastUnanswered,
-type ReasonGroup
+	DEFAULT_TONE,
+	draftAfter,
+	REASON_GROUPS,
+	REASON_KINDS,
+	REASON_TITLE,
+	lastUnanswered,
+	type ReasonGroup
 } from '$core/triage';
-import { counted,listed } from '$core/text/words';
-import { postSettingsSchema,type PostSettings } from '$contracts/post';
+import { counted, listed } from '$core/text/words';
+import { postSettingsSchema, type PostSettings } from '$contracts/post';
 import { minutesOfDay } from '$contracts/values';
 import { coachById } from '../../records/coach';
-import { challengesOf,type OwnedChallenge } from '../../records/challenge';
+import { challengesOf, type OwnedChallenge } from '../../records/challenge';
 import type { Queries } from '../../platform/db/database';
-import { threadOf,unansweredIn,writeTo } from '../messages/messages';
+import { threadOf, unansweredIn, writeTo } from '../messages/messages';
 import { enrolmentOf } from '../../records/enrolments';
 import type { Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
 import type { CoachId } from '../../platform/ids';
-import type { Job,Jobs } from '../../platform/jobs';
+import type { Job, Jobs } from '../../platform/jobs';
 import type { Mail } from '../../platform/mail';
-import { inNeed,type InNeed } from '../reach/triage';
+import { inNeed, type InNeed } from '../reach/triage';
 import { validate } from '../../platform/validate';
 import { postSettingsOf } from '../post/settings';
-import { stuckIn,valuesOf } from '../post/posts';
+import { stuckIn, valuesOf } from '../post/posts';
 
 interface Origin {
 	config: { origin: string | null };

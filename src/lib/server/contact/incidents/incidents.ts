@@ -1,17 +1,17 @@
 /** Signs to stop at, and what coaches decide about them and about pain. */
-import { decisionSchema,followUpSchema,stopSchema,type Incident } from '$contracts/incident';
-import { dateIn,dayInZone } from '$core/calendar';
-import { adviseOn,readPain,STOP_SIGN_WORDS,type PainAdvice,type PainReport } from '$core/health';
+import { decisionSchema, followUpSchema, stopSchema, type Incident } from '$contracts/incident';
+import { dateIn, dayInZone } from '$core/calendar';
+import { adviseOn, readPain, STOP_SIGN_WORDS, type PainAdvice, type PainReport } from '$core/health';
 import { instantOfDevice } from '$core/day';
 import type { ReasonKind } from '$core/triage';
 import type { Person } from '../../records/person';
 import type { OwnedChallenge } from '../../records/challenge';
 import { addOverride } from '../../changes/overrides';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { OwnPerson } from '../../records/enrolments';
-import { withTransaction,type Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId } from '../../platform/ids';
+import { withTransaction, type Context } from '../../platform/context';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId } from '../../platform/ids';
 import { writeTo } from '../messages/messages';
 import { noteReach } from '../reach/reaches';
 import { validate } from '../../platform/validate';

@@ -1,14 +1,14 @@
 /** Photographs and clips of an exercise, for the coach to look at: kept as files beside the database. */
-import { formAnswerSchema,formCheckSchema } from '$contracts/body';
+import { formAnswerSchema, formCheckSchema } from '$contracts/body';
 import type { Person } from '../../records/person';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import { refuseFull } from '../../platform/space';
 import type { OwnPerson } from '../../records/enrolments';
 import type { Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId,ParticipantId } from '../../platform/ids';
-import { keepFile,readFileOf,removeFilesOf,type FileKind,type Store } from '../../platform/row-files';
-import { beginningOf,type SentFile } from '../../platform/sent-file';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId, ParticipantId } from '../../platform/ids';
+import { keepFile, readFileOf, removeFilesOf, type FileKind, type Store } from '../../platform/row-files';
+import { beginningOf, type SentFile } from '../../platform/sent-file';
 import { noteReach } from '../reach/reaches';
 import { withTransaction } from '../../platform/context';
 import type { OwnedChallenge } from '../../records/challenge';

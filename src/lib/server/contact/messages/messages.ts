@@ -1,19 +1,19 @@
 /** What a coach and somebody in a challenge write to each other. */
-import { messageSchema,setMessageSchema,type Message } from '$contracts/message';
+import { messageSchema, setMessageSchema, type Message } from '$contracts/message';
 import { calledBy } from '$core/people';
-import { afterQuiet,type QuietHours } from '$core/post';
-import { lastUnanswered,type Dealt,type ReasonKind,type Written } from '$core/triage';
+import { afterQuiet, type QuietHours } from '$core/post';
+import { lastUnanswered, type Dealt, type ReasonKind, type Written } from '$core/triage';
 import type { Person } from '../../records/person';
 import type { OwnedChallenge } from '../../records/challenge';
-import { instant,only,type Queries } from '../../platform/db/database';
+import { instant, only, type Queries } from '../../platform/db/database';
 import type { OwnPerson } from '../../records/enrolments';
-import { withTransaction,type Context } from '../../platform/context';
-import { notFound,Refusal } from '../../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId } from '../../platform/ids';
+import { withTransaction, type Context } from '../../platform/context';
+import { notFound, Refusal } from '../../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId } from '../../platform/ids';
 import { queueLetters } from '../post/letters';
-import { postSettingsOf,quietOf } from '../post/settings';
+import { postSettingsOf, quietOf } from '../post/settings';
 import { noteReach } from '../reach/reaches';
-import { letterTextOf,tidyHtml } from '../../platform/rich-html';
+import { letterTextOf, tidyHtml } from '../../platform/rich-html';
 import { validate } from '../../platform/validate';
 
 /** Messages shown of a thread, the newest. */

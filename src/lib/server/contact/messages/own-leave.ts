@@ -1,14 +1,14 @@
 /** Pausing or leaving by oneself: the coach reads it among the messages, and days count as with an excuse. */
-import { ownLeaveSchema,ownPauseSchema } from '$contracts/own-pause';
+import { ownLeaveSchema, ownPauseSchema } from '$contracts/own-pause';
 import { dateOfDay } from '$core/calendar';
 import { daysChanged } from '../../changes/changed';
 import type { Standing } from '../../done/day/own-day';
 import type { Person } from '../../records/person';
-import { pause,pausesOf,removePause,type Pause } from '../../done/attendance/excuses';
+import { pause, pausesOf, removePause, type Pause } from '../../done/attendance/excuses';
 import { noteChange } from '../../changes/holds';
 import { writeToCoach } from './messages';
-import { withTransaction,type Context } from '../../platform/context';
-import { notFound,Refusal } from '../../platform/errors';
+import { withTransaction, type Context } from '../../platform/context';
+import { notFound, Refusal } from '../../platform/errors';
 import { validate } from '../../platform/validate';
 import { endDays } from '../../people/leave';
 

@@ -1,12 +1,12 @@
 /** What participants would like of the plan, and what comes of it. */
-import { requestAnswerSchema,requestSchema,type PlanRequest } from '$contracts/ask';
+import { requestAnswerSchema, requestSchema, type PlanRequest } from '$contracts/ask';
 import type { Person } from '../../records/person';
 import type { OwnedChallenge } from '../../records/challenge';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { OwnPerson } from '../../records/enrolments';
-import { withTransaction,type Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId } from '../../platform/ids';
+import { withTransaction, type Context } from '../../platform/context';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 import { writeTo } from './messages';
 

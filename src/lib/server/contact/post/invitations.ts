@@ -4,13 +4,13 @@ import { calledBy } from '$core/people';
 import { afterQuiet } from '$core/post';
 import { makeLink } from '../../changes/links';
 import type { OwnedChallenge } from '../../records/challenge';
-import { only,type Queries } from '../../platform/db/database';
+import { only, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId } from '../../platform/ids';
+import type { ChallengeId, CoachId, EnrolmentId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
-import { queueLetters,type LetterState } from './letters';
-import { postSettingsOf,quietOf } from './settings';
+import { queueLetters, type LetterState } from './letters';
+import { postSettingsOf, quietOf } from './settings';
 
 /** Between two invitations of one person. */
 const HOURS_APART = 1;

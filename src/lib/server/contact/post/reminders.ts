@@ -1,18 +1,18 @@
 /** Reminders on a person's device: turned on and off by that person, sent outside quiet hours, and silent about health. */
-import { reminderChoiceSchema,subscriptionSchema } from '$contracts/reminders';
-import { messageReminder,nextTry,sessionReminders,type MessageFacts,type Reminder } from '$core/post';
+import { reminderChoiceSchema, subscriptionSchema } from '$contracts/reminders';
+import { messageReminder, nextTry, sessionReminders, type MessageFacts, type Reminder } from '$core/post';
 import type { Person } from '../../records/person';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import { groupNow } from '../../training/challenge/group';
 import { daysOf } from '../../records/person-days';
 import type { Context } from '../../platform/context';
-import { idOf,Refusal } from '../../platform/errors';
-import type { ChallengeId,EnrolmentId } from '../../platform/ids';
+import { idOf, Refusal } from '../../platform/errors';
+import type { ChallengeId, EnrolmentId } from '../../platform/ids';
 import type { Job } from '../../platform/jobs';
-import type { Push,PushTarget } from '../../platform/push';
-import { enrolmentsById,type Enrolment } from '../../records/enrolments';
+import type { Push, PushTarget } from '../../platform/push';
+import { enrolmentsById, type Enrolment } from '../../records/enrolments';
 import { validate } from '../../platform/validate';
-import { postSettingsOf,quietOf } from './settings';
+import { postSettingsOf, quietOf } from './settings';
 
 type Kind = Reminder['kind'] | 'welcome';
 

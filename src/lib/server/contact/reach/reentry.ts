@@ -1,15 +1,15 @@
 /** The way back for somebody who was away: proposed from their days, taken by the coach. */
-import { reentryOf,type ReentryStep } from '$core/adapt';
-import { daysBetween,dateIn } from '$core/calendar';
+import { reentryOf, type ReentryStep } from '$core/adapt';
+import { daysBetween, dateIn } from '$core/calendar';
 import { checkinTimes } from '$core/day';
 import { holdAt } from '$core/health';
 import type { OwnedChallenge } from '../../records/challenge';
 import { planOf } from '../../records/plan-days';
-import { rollRow,type RollRow } from '../../done/attendance/roll';
+import { rollRow, type RollRow } from '../../done/attendance/roll';
 import { addOverride } from '../../changes/overrides';
 import { overridesOf } from '../../records/overrides';
 import type { OwnPerson } from '../../records/enrolments';
-import { withTransaction,type Context } from '../../platform/context';
+import { withTransaction, type Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
 
 export interface Reentry {

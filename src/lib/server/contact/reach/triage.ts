@@ -1,17 +1,17 @@
 /** Who in a challenge needs their coach, and why. */
-import { dateIn,dayInZone,LAST_ZONE } from '$core/calendar';
-import { projectFinish,type FinishChance } from '$core/attendance';
+import { dateIn, dayInZone, LAST_ZONE } from '$core/calendar';
+import { projectFinish, type FinishChance } from '$core/attendance';
 import { checkinTimes } from '$core/day';
 import { byName } from '$core/people';
 import type { HouseRules } from '$core/practice';
 import {
-compareNeed,
-effectOf,
-isAnswered,
-triage,
-type CheckinSeen,
-type Effect,
-type Reason
+	compareNeed,
+	effectOf,
+	isAnswered,
+	triage,
+	type CheckinSeen,
+	type Effect,
+	type Reason
 } from '$core/triage';
 import { rollIn } from '../../done/attendance/of-request';
 import type { RollRow } from '../../done/attendance/roll';
@@ -19,7 +19,7 @@ import type { Challenge } from '../../records/challenge';
 import type { Queries } from '../../platform/db/database';
 import type { Enrolment } from '../../records/enrolments';
 import { houseOf } from '../../records/practice';
-import { knownOf,type Known } from './facts';
+import { knownOf, type Known } from './facts';
 import type { Reach } from './reaches';
 
 export interface InNeed {

@@ -1,14 +1,14 @@
 /** A session that was done once more, beside the plan. */
 import type { CheckinInput } from '$contracts/check-in';
-import { creditOf,instantOfDevice } from '$core/day';
+import { creditOf, instantOfDevice } from '$core/day';
 import type { Person } from '../../records/person';
-import { ownSessionOf,standingOf } from '../day/own-day';
-import { instant,type Queries } from '../../platform/db/database';
+import { ownSessionOf, standingOf } from '../day/own-day';
+import { instant, type Queries } from '../../platform/db/database';
 import { notePain } from '../../people/health/pain';
 import { versionById } from '../../training/session/sessions';
 import type { Context } from '../../platform/context';
-import { notFound,Refusal } from '../../platform/errors';
-import type { EnrolmentId,VersionId } from '../../platform/ids';
+import { notFound, Refusal } from '../../platform/errors';
+import type { EnrolmentId, VersionId } from '../../platform/ids';
 import { logOf } from './parts';
 
 /** How many one person does again within a day at most: who has done as many has had enough. */

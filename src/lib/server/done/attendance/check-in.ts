@@ -1,37 +1,37 @@
-import { checkinSchema,type CheckinInput } from '$contracts/check-in';
+import { checkinSchema, type CheckinInput } from '$contracts/check-in';
 import {
-arrivalIn,
-creditOf,
-instantOfDevice,
-personDay,
-standingOfArrival,
-type Arrival,
-type LoggedSet,
-type PersonDay,
-type Standing,
-type Strip
+	arrivalIn,
+	creditOf,
+	instantOfDevice,
+	personDay,
+	standingOfArrival,
+	type Arrival,
+	type LoggedSet,
+	type PersonDay,
+	type Standing,
+	type Strip
 } from '$core/day';
-import type { CatchUp,DayKind } from '$core/calendar';
+import type { CatchUp, DayKind } from '$core/calendar';
 import type { Hold } from '$core/health';
-import { bestTestOf,sidesOf,type BestResult,type DoneDay } from '$core/progress';
-import type { PrescribedExercise,Session } from '$core/session';
+import { bestTestOf, sidesOf, type BestResult, type DoneDay } from '$core/progress';
+import type { PrescribedExercise, Session } from '$core/session';
 import type { Person } from '../../records/person';
-import { creditPolicyOf,type Challenge } from '../../records/challenge';
-import { groupNow,type Group } from '../../training/challenge/group';
+import { creditPolicyOf, type Challenge } from '../../records/challenge';
+import { groupNow, type Group } from '../../training/challenge/group';
 import { allOverrides } from '../../records/overrides';
 import { prescriptionFor } from '../day/own-day';
 import { windowsOf } from '../../records/windows';
 import type { Context } from '../../platform/context';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import { withTransaction } from '../../platform/context';
-import { notFound,Refusal } from '../../platform/errors';
+import { notFound, Refusal } from '../../platform/errors';
 import { pastDaysOf } from '../progress/done-days';
-import type { CoachId,EnrolmentId,VersionId } from '../../platform/ids';
+import type { CoachId, EnrolmentId, VersionId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 import { SETS_OF_CHECKIN } from '../../records/facts';
 import { notePain } from '../../people/health/pain';
 import { takeAgain } from './again';
-import { logOf,runOfBoth,saidOfBoth,type RunInput,type Said } from './parts';
+import { logOf, runOfBoth, saidOfBoth, type RunInput, type Said } from './parts';
 import { projectOne } from '../../changes/projection';
 
 export interface Receipt {

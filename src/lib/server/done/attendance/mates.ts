@@ -1,8 +1,9 @@
 /** What teams are divided by. */
-import { dateIn,instantOf } from '$core/calendar';
+import { dateIn, instantOf } from '$core/calendar';
 import type { Mate } from '$core/people';
 import type { RollRow } from './roll';
 import type { OwnedChallenge } from '../../records/challenge';
+
 /** What people are divided by. @param rows of the roll; those who left are in no team */
 export function matesOf(challenge: OwnedChallenge, rows: readonly RollRow[], now: number): Mate[] {
 	const utc = (zone: string, minutes: number): number =>

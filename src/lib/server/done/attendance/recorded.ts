@@ -1,10 +1,10 @@
 /** Results that a coach records for a person as she was told: stored like any other, marked as hers, and taken back by her. */
 import { recordedSchema } from '$contracts/recorded';
 import { partlyDone } from '$core/day';
-import { asPerson,type OwnPerson } from '../../records/enrolments';
-import { openDay,standingOf } from '../day/own-day';
+import { asPerson, type OwnPerson } from '../../records/enrolments';
+import { openDay, standingOf } from '../day/own-day';
 import { noteChange } from '../../changes/holds';
-import { withTransaction,type Context } from '../../platform/context';
+import { withTransaction, type Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
 import type { CoachId } from '../../platform/ids';
 import { validate } from '../../platform/validate';

@@ -1,32 +1,32 @@
 /** A participant's own days: where they stand, and what a day asks of them. */
 import {
-ownPieces,
-personalSession,
-type OwnPiece,
-type PersonalSession,
-type PersonDay,
-type PersonalChange,
-type LoggedSet,
-type Strip
+	ownPieces,
+	personalSession,
+	type OwnPiece,
+	type PersonalSession,
+	type PersonDay,
+	type PersonalChange,
+	type LoggedSet,
+	type Strip
 } from '$core/day';
-import { extrasOf,type Extras } from '$core/attendance';
-import { outlineOf,type Outline } from '$core/analysis';
-import { holdAt,type Hold } from '$core/health';
-import { readIn,type Limitation } from '$core/kit';
-import { concerns,type PrescribedExercise,type Session } from '$core/session';
-import { CHECKIN_FACTS,SETS_OF_CHECKIN,type CheckinFacts } from '../../records/facts';
+import { extrasOf, type Extras } from '$core/attendance';
+import { outlineOf, type Outline } from '$core/analysis';
+import { holdAt, type Hold } from '$core/health';
+import { readIn, type Limitation } from '$core/kit';
+import { concerns, type PrescribedExercise, type Session } from '$core/session';
+import { CHECKIN_FACTS, SETS_OF_CHECKIN, type CheckinFacts } from '../../records/facts';
 import type { Person } from '../../records/person';
-import { instant,only,type Queries } from '../../platform/db/database';
+import { instant, only, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
-import { idOf,notFound } from '../../platform/errors';
-import type { EnrolmentId,VersionId } from '../../platform/ids';
+import { idOf, notFound } from '../../platform/errors';
+import type { EnrolmentId, VersionId } from '../../platform/ids';
 import { kept } from '../../platform/kept';
 import { versionById } from '../../training/session/sessions';
-import { allSuited,suitedAt,profileIn,type Suited } from '../../records/suited';
-import { groupOf,type Group } from '../../training/challenge/group';
+import { allSuited, suitedAt, profileIn, type Suited } from '../../records/suited';
+import { groupOf, type Group } from '../../training/challenge/group';
 import { heldAt } from '../../records/overrides';
 import { daysOf } from '../../records/person-days';
-import { pollsSince,type PastOverride,type StandingRow } from '../../records/standing-row';
+import { pollsSince, type PastOverride, type StandingRow } from '../../records/standing-row';
 
 /** Where one person stands in their challenge. */
 export interface Standing

@@ -1,11 +1,11 @@
 /** A day's session as a participant goes through it, step by step. */
-import { courseOf,type Course } from '$core/run';
+import { courseOf, type Course } from '$core/run';
 import type { Person } from '../../records/person';
 import type { Context } from '../../platform/context';
 import { notFound } from '../../platform/errors';
 import { kept } from '../../platform/kept';
 import { profileIn } from '../../records/suited';
-import { openDay,ownSessionOf,standingOf,type OwnCheckin } from './own-day';
+import { openDay, ownSessionOf, standingOf, type OwnCheckin } from './own-day';
 
 export interface DayToRun {
 	day: number;

@@ -1,8 +1,8 @@
 /** Who is in a session right now. */
-import { liveSchema,type Present } from '$contracts/live';
+import { liveSchema, type Present } from '$contracts/live';
 import type { Person } from '../../records/person';
 import { standingOf } from '../day/own-day';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
 import { notFound } from '../../platform/errors';
 import type { ChallengeId } from '../../platform/ids';

@@ -2,15 +2,15 @@
 import { creditOf } from '$core/day';
 import type { DayKind } from '$core/calendar';
 import type { DoneDay } from '$core/progress';
-import { prescriptionOf,type PrescribedExercise } from '$core/session';
+import { prescriptionOf, type PrescribedExercise } from '$core/session';
 import type { Score } from '$core/run';
 import type { Person } from '../../records/person';
 import { SETS_OF_CHECKIN } from '../../records/facts';
-import { groupNow,type Group } from '../../training/challenge/group';
+import { groupNow, type Group } from '../../training/challenge/group';
 import type { Context } from '../../platform/context';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import { kept } from '../../platform/kept';
-import type { SessionId,VersionId } from '../../platform/ids';
+import type { SessionId, VersionId } from '../../platform/ids';
 import { versionById } from '../../training/session/sessions';
 
 /** A session as it was done, with what a page says of it. */

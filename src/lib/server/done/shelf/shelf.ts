@@ -1,18 +1,18 @@
 /** Sessions that participants may take when they like, beside the plan. */
 import { notePain } from '../../people/health/pain';
 import { readIn } from '$core/kit';
-import { MOST_ON_SHELF,shelfSchema,takenSchema } from '$contracts/shelf';
+import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
 import { project } from '../../changes/projection';
 import type { Person } from '../../records/person';
 import type { OwnedChallenge } from '../../records/challenge';
-import { ownSessionOf,standingOf,type OwnSession,type Standing } from '../day/own-day';
-import { instant,type Queries } from '../../platform/db/database';
+import { ownSessionOf, standingOf, type OwnSession, type Standing } from '../day/own-day';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import type { ChallengeId,EnrolmentId,SessionId } from '../../platform/ids';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import type { ChallengeId, EnrolmentId, SessionId } from '../../platform/ids';
 import { sessionOf } from '../../training/session/sessions';
 import { validate } from '../../platform/validate';
-import { shelfOf,type ShelfItem } from '../../training/shelf/items';
+import { shelfOf, type ShelfItem } from '../../training/shelf/items';
 
 /** Something that somebody took. */
 export interface Taking {

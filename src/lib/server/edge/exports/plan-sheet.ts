@@ -1,4 +1,4 @@
-import { resolvePlan,planSheet,type PlanSheet } from '$core/plan';
+import { resolvePlan, planSheet, type PlanSheet } from '$core/plan';
 import type { OwnedChallenge } from '../../records/challenge';
 import type { Context } from '../../platform/context';
 import { practiceOf } from '../../records/practice';

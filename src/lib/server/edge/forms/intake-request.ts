@@ -1,5 +1,5 @@
 /** Requests with answers, whoever gives them: a section with PUT, everything with POST. */
-import { object,mixed,string } from 'yup';
+import { object, mixed, string } from 'yup';
 import type { MadeBy } from '../../records/standing-row';
 import type { Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
@@ -7,7 +7,7 @@ import type { ParticipantId } from '../../platform/ids';
 import { orJson } from '../web/http';
 import { parseJson } from '../../platform/json';
 import { validate } from '../../platform/validate';
-import { finishIntake,saveSection } from '../../people/intake';
+import { finishIntake, saveSection } from '../../people/intake';
 
 async function bodyOf(request: Request): Promise<unknown> {
 	try {

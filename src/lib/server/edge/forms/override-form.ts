@@ -1,5 +1,6 @@
 /** The form in which a coach says what is different for somebody. */
 import { formText } from '../web/form-text';
+
 /** What is different for a person as the form sends it, for `overrideSchema` to judge. */
 export function overrideFrom(form: FormData): Record<string, unknown> {
 	const on = formText(form, 'on');

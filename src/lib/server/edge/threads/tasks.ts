@@ -21,10 +21,8 @@ import { readSessionFile } from '../../training/session/session-file';
 import type { Nature } from '../../platform/threads';
 import { decodeText, type Given } from '../../platform/text-file';
 
-
 const textOf = ({ bytes, pasted }: Given): { text: string; notes: string[] } =>
 	bytes ? decodeText(bytes) : { text: pasted, notes: [] };
-
 
 let zones: string[] | null = null;
 
@@ -112,7 +110,10 @@ export const NATURES: Readonly<Record<keyof Offered, Nature>> = {
 	roster: { alone: false, tooMuch: FILE },
 	exercises: { alone: false, tooMuch: FILE },
 	session: { alone: false, tooMuch: FILE },
-	fit: { alone: false, tooMuch: 'These days of these people take more time or memory than is given to them.' },
+	fit: {
+		alone: false,
+		tooMuch: 'These days of these people take more time or memory than is given to them.'
+	},
 	picture: { alone: true, tooMuch: PICTURE },
 	clip: { alone: true, tooMuch: PICTURE },
 	bundle: { alone: false, tooMuch: FILE }

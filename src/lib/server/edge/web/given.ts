@@ -1,6 +1,7 @@
 /** What a form brings, as a file or pasted, and what goes back into its box. */
 import { formText } from './form-text';
 import { type Given } from '../../platform/text-file';
+
 /** Letters of a pasted text that are sent back at most: a page holds them twice. */
 const MOST_GIVEN_BACK = 1_000_000;
 

@@ -1,8 +1,8 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import type { Context } from '../../platform/context';
-import { keepToken,tokenIn } from './cookies';
-import { coachOf,type SignedInCoach } from '../../account/auth/login';
-import { personOf,visitOf } from '../../account/auth/link';
+import { keepToken, tokenIn } from './cookies';
+import { coachOf, type SignedInCoach } from '../../account/auth/login';
+import { personOf, visitOf } from '../../account/auth/link';
 import { type Person } from '../../records/person';
 
 /** Who asks. Each is looked up when somebody wants to know: what is the same for everybody costs no query. */

@@ -1,11 +1,11 @@
 /** What people measure of themselves. */
 import { measureSchema } from '$contracts/body';
-import { addDays,dateIn,instantOf } from '$core/calendar';
-import { unitOfMeasure,type Measured,type MeasureKind } from '$core/measures';
+import { addDays, dateIn, instantOf } from '$core/calendar';
+import { unitOfMeasure, type Measured, type MeasureKind } from '$core/measures';
 import type { Person } from '../../records/person';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
+import { idOf, notFound, Refusal } from '../../platform/errors';
 import type { ParticipantId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 

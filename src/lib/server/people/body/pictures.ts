@@ -1,13 +1,13 @@
 /** Photographs that people take of themselves: kept as files beside the database, seen by them, and by their coach where they say so. */
-import { pictureSchema,type View } from '$contracts/body';
+import { pictureSchema, type View } from '$contracts/body';
 import { dateIn } from '$core/calendar';
 import type { Person } from '../../records/person';
-import { instant,only,type Queries } from '../../platform/db/database';
+import { instant, only, type Queries } from '../../platform/db/database';
 import { refuseFull } from '../../platform/space';
 import type { Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
+import { idOf, notFound, Refusal } from '../../platform/errors';
 import { refuseDay } from './measures';
-import { keepFile,readFileOf,removeFilesOf,type FileKind,type Store } from '../../platform/row-files';
+import { keepFile, readFileOf, removeFilesOf, type FileKind, type Store } from '../../platform/row-files';
 import type { ParticipantId } from '../../platform/ids';
 import type { SentFile } from '../../platform/sent-file';
 import type { Threads } from '../../platform/threads';

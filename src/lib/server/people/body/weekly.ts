@@ -1,9 +1,9 @@
 /** The week as somebody looks back on it. */
 import { weeklySchema } from '$contracts/body';
 import type { Person } from '../../records/person';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
-import { notFound,Refusal } from '../../platform/errors';
+import { notFound, Refusal } from '../../platform/errors';
 import type { EnrolmentId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 

@@ -1,9 +1,9 @@
 /** Health answers as they are given, and what follows from them. */
 import { dateIn } from '$core/calendar';
-import { limitsOn,painLimits,screen,type HealthAnswers,type Screening } from '$core/health';
+import { limitsOn, painLimits, screen, type HealthAnswers, type Screening } from '$core/health';
 import type { Limitation } from '$core/kit';
 import type { Context } from '../../platform/context';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { ParticipantId } from '../../platform/ids';
 import type { Job } from '../../platform/jobs';
 import { noteSuited } from '../../changes/suited';

@@ -1,16 +1,16 @@
 /** Clearances by somebody qualified, as a coach records them. */
 import { clearanceSchema } from '$contracts/intake';
-import { addDays,dateIn,instantOf,isDate } from '$core/calendar';
+import { addDays, dateIn, instantOf, isDate } from '$core/calendar';
 import type { ScreenReason } from '$core/health';
 import { screen } from '$core/health';
 import type { OwnPerson } from '../../records/enrolments';
 import type { Context } from '../../platform/context';
-import { instant,type Queries } from '../../platform/db/database';
-import { idOf,notFound,Refusal } from '../../platform/errors';
+import { instant, type Queries } from '../../platform/db/database';
+import { idOf, notFound, Refusal } from '../../platform/errors';
 import type { ParticipantId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 import { answersOf } from '../../records/health';
-import { noteChange,projectHolds } from '../../changes/holds';
+import { noteChange, projectHolds } from '../../changes/holds';
 
 export interface RecordedClearance {
 	id: string;

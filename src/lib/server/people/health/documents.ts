@@ -2,11 +2,11 @@
 import type { OwnPerson } from '../../records/enrolments';
 import { refuseFull } from '../../platform/space';
 import type { Context } from '../../platform/context';
-import { instant,only,type Queries } from '../../platform/db/database';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import { keepFile,readFileOf,removeFilesOf,type FileKind,type Store } from '../../platform/row-files';
+import { instant, only, type Queries } from '../../platform/db/database';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import { keepFile, readFileOf, removeFilesOf, type FileKind, type Store } from '../../platform/row-files';
 import type { ParticipantId } from '../../platform/ids';
-import { beginningOf,type SentFile } from '../../platform/sent-file';
+import { beginningOf, type SentFile } from '../../platform/sent-file';
 import { noteChange } from '../../changes/holds';
 import { type MadeBy } from '../../records/standing-row';
 

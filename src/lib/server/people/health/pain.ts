@@ -1,12 +1,12 @@
 /** Pain that people report: on record, the place spared and what it was in off, until a coach decides. */
 import type { CheckinInput } from '$contracts/check-in';
 import type { OwnPain } from '$contracts/incident';
-import { STANDARD,type Library } from '$core/exercise';
-import { painLimits,readPain } from '$core/health';
+import { STANDARD, type Library } from '$core/exercise';
+import { painLimits, readPain } from '$core/health';
 import { withinLimits } from '$core/kit';
 import type { Session } from '$core/session';
 import type { Person } from '../../records/person';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
 import { settlePain } from './answers';
 

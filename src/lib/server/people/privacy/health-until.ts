@@ -1,14 +1,14 @@
 /** Health answers that are needed no longer: a coach says until when. */
-import { object,string } from 'yup';
+import { object, string } from 'yup';
 import { isDate } from '$core/calendar';
 import type { OwnedChallenge } from '../../records/challenge';
 import type { Context } from '../../platform/context';
-import { only,type Queries } from '../../platform/db/database';
-import type { ChallengeId,ParticipantId } from '../../platform/ids';
+import { only, type Queries } from '../../platform/db/database';
+import type { ChallengeId, ParticipantId } from '../../platform/ids';
 import type { Job } from '../../platform/jobs';
 import { validate } from '../../platform/validate';
 import { noteSuited } from '../../changes/suited';
-import { noteChange,projectHolds } from '../../changes/holds';
+import { noteChange, projectHolds } from '../../changes/holds';
 
 const untilSchema = object({
 	until: string()

@@ -9,6 +9,7 @@ const SCRIPTS = import.meta.glob<string>('./migrations/*.sql', {
 	import: 'default',
 	eager: true
 });
+
 const PROGRAMS = import.meta.glob<(tx: Queries) => Promise<void>>('./migrations/[0-9]*.ts', {
 	import: 'up',
 	eager: true

@@ -1,15 +1,15 @@
-import { challengeSchema,type ChallengeInput } from '$contracts/challenge';
+import { challengeSchema, type ChallengeInput } from '$contracts/challenge';
 import { minutesOfDay } from '$contracts/values';
-import { addDays,calendarOf,dateIn,LAST_ZONE } from '$core/calendar';
+import { addDays, calendarOf, dateIn, LAST_ZONE } from '$core/calendar';
 import { dayText } from '$lib/format';
-import { challengeMade,daysChanged } from '../../changes/changed';
-import { instant,type Queries } from '../../platform/db/database';
+import { challengeMade, daysChanged } from '../../changes/changed';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
 import { Refusal } from '../../platform/errors';
-import { newId,type ChallengeId,type CoachId } from '../../platform/ids';
+import { newId, type ChallengeId, type CoachId } from '../../platform/ids';
 import { projectHoldsIn } from '../../changes/holds';
 import { validate } from '../../platform/validate';
-import { challengeOf,type OwnedChallenge } from '../../records/challenge';
+import { challengeOf, type OwnedChallenge } from '../../records/challenge';
 
 const valuesOf = (input: ChallengeInput, days: number): unknown[] => [
 	input.name,

@@ -1,11 +1,11 @@
 /** Who works on a challenge beside its owner: invited by a link, as a coach or as a viewer. */
-import { invitationSchema,roleSchema } from '$contracts/coach';
-import type { InvitedRole,Role } from '$core/people';
+import { invitationSchema, roleSchema } from '$contracts/coach';
+import type { InvitedRole, Role } from '$core/people';
 import { endLinksBy } from '../../changes/links';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import { hashToken,type ChallengeId,type CoachId,type EnrolmentId } from '../../platform/ids';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import { hashToken, type ChallengeId, type CoachId, type EnrolmentId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 import type { OwnedChallenge } from '../../records/challenge';
 

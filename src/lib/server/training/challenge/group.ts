@@ -1,16 +1,16 @@
 /** What everybody of a challenge is shown alike; it is read again only after the coach has changed something. */
 import type { Poll } from '$contracts/ask';
 import type { Practice } from '$core/practice';
-import { announcementsFor,type Announcement } from './announcements';
+import { announcementsFor, type Announcement } from './announcements';
 import { pollsFor } from './polls';
-import { challengeById,type Challenge } from '../../records/challenge';
+import { challengeById, type Challenge } from '../../records/challenge';
 import { only } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
 import type { ChallengeId } from '../../platform/ids';
 import { kept } from '../../platform/kept';
-import { planOf,type PlanDay } from '../../records/plan-days';
+import { planOf, type PlanDay } from '../../records/plan-days';
 import { practiceOf } from '../../records/practice';
-import { shelfOf,type ShelfItem } from '../shelf/items';
+import { shelfOf, type ShelfItem } from '../shelf/items';
 
 export interface Group {
 	challenge: Readonly<Challenge>;

@@ -1,21 +1,21 @@
 /** One question to everybody of a challenge, a team or a level. */
 import {
-pollAnswerSchema,
-POLL_LIMITS,
-pollSchema,
-type OwnPoll,
-type Poll,
-type PollResult
+	pollAnswerSchema,
+	POLL_LIMITS,
+	pollSchema,
+	type OwnPoll,
+	type Poll,
+	type PollResult
 } from '$contracts/ask';
-import { addDays,dateIn,instantOf } from '$core/calendar';
-import { isMeant,type Audience } from '$core/post';
+import { addDays, dateIn, instantOf } from '$core/calendar';
+import { isMeant, type Audience } from '$core/post';
 import type { Level } from '$core/people';
 import type { Person } from '../../records/person';
-import { instant,type Queries } from '../../platform/db/database';
+import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
-import { idOf,notFound,Refusal } from '../../platform/errors';
-import type { ChallengeId,CoachId,EnrolmentId } from '../../platform/ids';
-import { pollsSince,type StandingRow } from '../../records/standing-row';
+import { idOf, notFound, Refusal } from '../../platform/errors';
+import type { ChallengeId, CoachId, EnrolmentId } from '../../platform/ids';
+import { pollsSince, type StandingRow } from '../../records/standing-row';
 import { validate } from '../../platform/validate';
 import type { OwnedChallenge } from '../../records/challenge';
 

@@ -1,11 +1,11 @@
-import { EXERCISE_LIMITS,STANDARD,type Exercise } from '$core/exercise';
+import { EXERCISE_LIMITS, STANDARD, type Exercise } from '$core/exercise';
 import type { CoachId } from '../../platform/ids';
 import type { Context } from '../../platform/context';
-import { instant,type Queries } from '../../platform/db/database';
-import { idOf,notFound,Refusal } from '../../platform/errors';
+import { instant, type Queries } from '../../platform/db/database';
+import { idOf, notFound, Refusal } from '../../platform/errors';
 import { validate } from '../../platform/validate';
-import { bodyOf,exerciseSchema,type ExerciseInput } from '$contracts/exercise';
-import { type Row, COLUMNS,exerciseOf } from '../../records/library';
+import { bodyOf, exerciseSchema, type ExerciseInput } from '$contracts/exercise';
+import { type Row, COLUMNS, exerciseOf } from '../../records/library';
 
 async function ownById(db: Queries, coachId: CoachId, id: string): Promise<Exercise> {
 	const [row] = await db.query<Row>(

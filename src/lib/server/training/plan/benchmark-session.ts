@@ -1,4 +1,4 @@
-import { testSession,type Benchmark } from '$core/plan';
+import { testSession, type Benchmark } from '$core/plan';
 import type { Practice } from '$core/practice';
 import type { Session } from '$core/session';
 import type { CoachId } from '../../platform/ids';

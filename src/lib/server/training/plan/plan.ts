@@ -1,17 +1,17 @@
 import { releasedTo } from '$core/calendar';
-import type { Plan,PlannedDay,PlanSession } from '$core/plan';
+import type { Plan, PlannedDay, PlanSession } from '$core/plan';
 import type { Session } from '$core/session';
 import type { Context } from '../../platform/context';
 import type { Queries } from '../../platform/db/database';
 import { daysChanged } from '../../changes/changed';
-import { challengeOf,type Challenge,type OwnedChallenge } from '../../records/challenge';
-import type { CoachId,SessionId } from '../../platform/ids';
+import { challengeOf, type Challenge, type OwnedChallenge } from '../../records/challenge';
+import type { CoachId, SessionId } from '../../platform/ids';
 import { Refusal } from '../../platform/errors';
 import { practiceOf } from '../../records/practice';
-import { sessionOf,sessionsOf } from '../session/sessions';
+import { sessionOf, sessionsOf } from '../session/sessions';
 import { validate } from '../../platform/validate';
-import { layDaysSchema,planSchema } from '$contracts/plan';
-import { planRules,refreshPrescribed } from '../../changes/prescribed';
+import { layDaysSchema, planSchema } from '$contracts/plan';
+import { planRules, refreshPrescribed } from '../../changes/prescribed';
 
 /** A plan with everything that is needed to work it out. */
 export interface OpenPlan {

@@ -1,11 +1,11 @@
-import { planOfTemplate,TEMPLATES,STARTERS,startersOf,type StarterName } from '$core/plan';
+import { planOfTemplate, TEMPLATES, STARTERS, startersOf, type StarterName } from '$core/plan';
 import { parseSessionText } from '$core/session';
 import type { OwnedChallenge } from '../../records/challenge';
 import type { Context } from '../../platform/context';
-import { notFound,Refusal } from '../../platform/errors';
+import { notFound, Refusal } from '../../platform/errors';
 import { practiceOf } from '../../records/practice';
-import { createSession,sessionsOf } from '../session/sessions';
-import { openPlan,savePlan } from './plan';
+import { createSession, sessionsOf } from '../session/sessions';
+import { openPlan, savePlan } from './plan';
 import { planOf } from '../../records/plan-days';
 
 /**

@@ -1,6 +1,6 @@
-import { callSheetOf,type CallBlock } from '$core/analysis';
+import { callSheetOf, type CallBlock } from '$core/analysis';
 import { countWords } from '$core/practice';
-import { compileSession,haveReady } from '$core/session';
+import { compileSession, haveReady } from '$core/session';
 import type { CoachId } from '../../platform/ids';
 import type { Queries } from '../../platform/db/database';
 import { practiceOf } from '../../records/practice';

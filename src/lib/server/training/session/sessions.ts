@@ -1,14 +1,14 @@
 import type { Practice } from '$core/practice';
-import { compileSession,type Session } from '$core/session';
+import { compileSession, type Session } from '$core/session';
 import type { Context } from '../../platform/context';
-import { instant,only,type Queries } from '../../platform/db/database';
-import { idOf,notFound,Refusal } from '../../platform/errors';
+import { instant, only, type Queries } from '../../platform/db/database';
+import { idOf, notFound, Refusal } from '../../platform/errors';
 import { freeName } from '../../platform/free-name';
-import { newId,type CoachId,type SessionId,type VersionId } from '../../platform/ids';
+import { newId, type CoachId, type SessionId, type VersionId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 import { practiceOf } from '../../records/practice';
 import { moveToVersion } from '../../changes/prescribed';
-import { readSession,sessionHeadSchema } from '$contracts/session';
+import { readSession, sessionHeadSchema } from '$contracts/session';
 
 export interface SessionSummary {
 	id: SessionId;

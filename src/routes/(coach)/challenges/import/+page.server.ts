@@ -1,22 +1,22 @@
-import { fail,redirect } from '@sveltejs/kit';
-import { object,string } from 'yup';
-import { isDate,weekdayOf } from '$core/calendar';
+import { fail, redirect } from '@sveltejs/kit';
+import { object, string } from 'yup';
+import { isDate, weekdayOf } from '$core/calendar';
 import type { Bundle } from '$lib/server/edge/exports/bundle/bundle';
 import { bundleText } from '$lib/server/edge/exports/bundle/bundle';
 import { exportBundle } from '$lib/server/edge/exports/bundle/export-bundle';
 import { LARGEST_BUNDLE } from '$lib/server/edge/exports/bundle/read-bundle';
-import { planImport,importBundle } from '$lib/server/edge/exports/bundle/import-bundle';
+import { planImport, importBundle } from '$lib/server/edge/exports/bundle/import-bundle';
 import { challengeOf } from '$lib/server/records/challenge';
 import { defaultStart } from '$lib/server/training/challenge/default-start';
 import { Refusal } from '$lib/server/platform/errors';
 import { formText } from '$lib/server/edge/web/form-text';
-import { orError,orFail } from '$lib/server/edge/web/http';
+import { orError, orFail } from '$lib/server/edge/web/http';
 import { practiceOf } from '$lib/server/records/practice';
 import { givenIn } from '$lib/server/edge/web/given';
 import { plainOf } from '$core/practice';
 import { validate } from '$lib/server/platform/validate';
 import { coachIn } from '$lib/server/edge/web/viewer';
-import type { Actions,PageServerLoad,RequestEvent } from './$types';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** What a coach sees of a bundle before she takes it in. */
 async function lookAt(locals: App.Locals, bundle: Bundle, text: string, unknown: string[], again: boolean) {

@@ -1,5 +1,10 @@
 import { standingOf } from '$lib/server/done/day/own-day';
-import { formChecksOf, markFormSeen, removeFormCheck, sendFormCheck } from '$lib/server/contact/messages/form-checks';
+import {
+	formChecksOf,
+	markFormSeen,
+	removeFormCheck,
+	sendFormCheck
+} from '$lib/server/contact/messages/form-checks';
 import { formText } from '$lib/server/edge/web/form-text';
 import { orError, orFail } from '$lib/server/edge/web/http';
 import { sentIn } from '$lib/server/edge/web/uploads';

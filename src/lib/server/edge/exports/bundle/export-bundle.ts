@@ -1,18 +1,18 @@
-import { libraryOf,type Exercise } from '$core/exercise';
-import type { PlannedDay,Rule,RuleTarget } from '$core/plan';
+import { libraryOf, type Exercise } from '$core/exercise';
+import type { PlannedDay, Rule, RuleTarget } from '$core/plan';
 import type { Session } from '$core/session';
 import { timeOfDay } from '$lib/format';
-import type { Challenge,OwnedChallenge } from '../../../records/challenge';
-import { BUNDLE_KIND,BUNDLE_VERSION,type BundleFrame } from '$contracts/bundle';
-import type { ChallengeId,CoachId,SessionId } from '../../../platform/ids';
+import type { Challenge, OwnedChallenge } from '../../../records/challenge';
+import { BUNDLE_KIND, BUNDLE_VERSION, type BundleFrame } from '$contracts/bundle';
+import type { ChallengeId, CoachId, SessionId } from '../../../platform/ids';
 import type { Context } from '../../../platform/context';
 import type { Queries } from '../../../platform/db/database';
 import { ownExercises } from '../../../records/library';
-import { inputOfExercise,type ExerciseInput } from '$contracts/exercise';
+import { inputOfExercise, type ExerciseInput } from '$contracts/exercise';
 import { messagesOf } from '../../../training/challenge/announcements';
 import { shelfOf } from '../../../training/shelf/items';
 import { planRules } from '../../../changes/prescribed';
-import { byLetters,withNames,type Bundle,type BundleSession } from './bundle';
+import { byLetters, withNames, type Bundle, type BundleSession } from './bundle';
 
 const frameOf = (challenge: Challenge): BundleFrame => ({
 	startsOn: challenge.startsOn,

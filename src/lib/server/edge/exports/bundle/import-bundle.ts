@@ -1,19 +1,24 @@
-import { STANDARD,type Library } from '$core/exercise';
-import type { PlannedDay,Rule } from '$core/plan';
-import { instantOf,dateOfDay } from '$core/calendar';
+import { STANDARD, type Library } from '$core/exercise';
+import type { PlannedDay, Rule } from '$core/plan';
+import { instantOf, dateOfDay } from '$core/calendar';
 import { createChallenge } from '../../../training/challenge/change';
 import { challengeOf } from '../../../records/challenge';
-import { withTransaction,type Context } from '../../../platform/context';
+import { withTransaction, type Context } from '../../../platform/context';
 import { instant } from '../../../platform/db/database';
 import { freeName } from '../../../platform/free-name';
 import { putOnShelf } from '../../../done/shelf/shelf';
 import { createExercise } from '../../../training/exercise/exercises';
-import { libraryFor,ownExercises } from '../../../records/library';
-import type { ChallengeId,CoachId,SessionId } from '../../../platform/ids';
-import { inputOfExercise,type ExerciseInput } from '$contracts/exercise';
-import { openPlan,savePlan } from '../../../training/plan/plan';
-import { saveSession,sessionsOf,importSession,type SessionVersion } from '../../../training/session/sessions';
-import { alike,withNames,type Bundle,type BundleSession } from './bundle';
+import { libraryFor, ownExercises } from '../../../records/library';
+import type { ChallengeId, CoachId, SessionId } from '../../../platform/ids';
+import { inputOfExercise, type ExerciseInput } from '$contracts/exercise';
+import { openPlan, savePlan } from '../../../training/plan/plan';
+import {
+	saveSession,
+	sessionsOf,
+	importSession,
+	type SessionVersion
+} from '../../../training/session/sessions';
+import { alike, withNames, type Bundle, type BundleSession } from './bundle';
 
 /** What taking a bundle in makes, and what is there already. */
 export interface ImportPlan {

@@ -1,9 +1,9 @@
-import { adherence,endingOf } from '$core/attendance';
-import { cameIn,heldOf,openingsOf,stillOpenOf } from '$lib/server/contact/desk/desk';
-import { decideOffered,offeredIn } from '$lib/server/done/attendance/offered';
+import { adherence, endingOf } from '$core/attendance';
+import { cameIn, heldOf, openingsOf, stillOpenOf } from '$lib/server/contact/desk/desk';
+import { decideOffered, offeredIn } from '$lib/server/done/attendance/offered';
 import { readinessOf } from '$lib/server/contact/desk/readiness';
-import { planIn,rollIn } from '$lib/server/done/attendance/of-request';
-import { lastDays,type RollRow } from '$lib/server/done/attendance/roll';
+import { planIn, rollIn } from '$lib/server/done/attendance/of-request';
+import { lastDays, type RollRow } from '$lib/server/done/attendance/roll';
 import { presentIn } from '$lib/server/done/live/presence';
 import { openFormChecks } from '$lib/server/contact/messages/form-checks';
 import { unansweredIn } from '$lib/server/contact/messages/messages';
@@ -11,13 +11,13 @@ import { openRequests } from '$lib/server/contact/messages/requests';
 import { replyTo } from '$lib/server/contact/messages/replies';
 import { postSettingsOf } from '$lib/server/contact/post/settings';
 import { inNeed } from '$lib/server/contact/reach/triage';
-import { fitAhead,misfitsOn,sharesFor } from '$lib/server/training/fit/ahead';
+import { fitAhead, misfitsOn, sharesFor } from '$lib/server/training/fit/ahead';
 import { addOverride } from '$lib/server/changes/overrides';
 import { formText } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
-import { ownChallenge,ownPerson } from '$lib/server/edge/web/own';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
 import { coachIn } from '$lib/server/edge/web/viewer';
-import type { Actions,PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 const DAY_MS = 86_400_000;
 /** Days that are shown of somebody to reach. */

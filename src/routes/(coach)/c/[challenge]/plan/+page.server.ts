@@ -1,18 +1,23 @@
 import { fail } from '@sveltejs/kit';
-import { notReleasedOf,openingsOf } from '$lib/server/contact/desk/desk';
-import { formText,jsonOf } from '$lib/server/edge/web/form-text';
+import { notReleasedOf, openingsOf } from '$lib/server/contact/desk/desk';
+import { formText, jsonOf } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
 import { ownExercises } from '$lib/server/records/library';
-import { minutesOf,TEMPLATES } from '$core/plan';
+import { minutesOf, TEMPLATES } from '$core/plan';
 import type { Practice } from '$core/practice';
-import { houseOf,practiceOf } from '$lib/server/records/practice';
-import { excusedTogether,restoreDays,takeDaysOff,unexcuseTogether } from '$lib/server/training/plan/days-off';
-import { openPlan,savePlan } from '$lib/server/training/plan/plan';
+import { houseOf, practiceOf } from '$lib/server/records/practice';
+import {
+	excusedTogether,
+	restoreDays,
+	takeDaysOff,
+	unexcuseTogether
+} from '$lib/server/training/plan/days-off';
+import { openPlan, savePlan } from '$lib/server/training/plan/plan';
 import { applyTemplate } from '$lib/server/training/plan/template';
 import { buildTestSession } from '$lib/server/training/plan/benchmark-session';
-import { planIn,rollIn } from '$lib/server/done/attendance/of-request';
-import { ownChallenge,practiceOwner } from '$lib/server/edge/web/own';
-import type { Actions,PageServerLoad } from './$types';
+import { planIn, rollIn } from '$lib/server/done/attendance/of-request';
+import { ownChallenge, practiceOwner } from '$lib/server/edge/web/own';
+import type { Actions, PageServerLoad } from './$types';
 
 const templateMinutes = (practice: Practice) =>
 	Object.fromEntries(TEMPLATES.map((one) => [one.key, minutesOf(one, practice)]));

@@ -1,21 +1,27 @@
 import { redirect } from '@sveltejs/kit';
-import { addDays,dateIn } from '$core/calendar';
+import { addDays, dateIn } from '$core/calendar';
 import { MOST_LATER } from '$contracts/reach';
 import { excuseSpan } from '$lib/server/done/attendance/excuses';
 import { lastDays } from '$lib/server/done/attendance/roll';
-import { adviceAbout,decideIncident,endSparing,followUp,incidentsOf } from '$lib/server/contact/incidents/incidents';
-import { houseOf,practiceOf } from '$lib/server/records/practice';
-import { inNeed,type InNeed } from '$lib/server/contact/reach/triage';
+import {
+	adviceAbout,
+	decideIncident,
+	endSparing,
+	followUp,
+	incidentsOf
+} from '$lib/server/contact/incidents/incidents';
+import { houseOf, practiceOf } from '$lib/server/records/practice';
+import { inNeed, type InNeed } from '$lib/server/contact/reach/triage';
 import { excuseProposed } from '$lib/server/contact/reach/excuse-proposed';
-import { easeIn,isEased,reentryFor } from '$lib/server/contact/reach/reentry';
-import { noteReach,removeReach } from '$lib/server/contact/reach/reaches';
-import { formText,spanIn } from '$lib/server/edge/web/form-text';
-import { orError,orFail } from '$lib/server/edge/web/http';
+import { easeIn, isEased, reentryFor } from '$lib/server/contact/reach/reentry';
+import { noteReach, removeReach } from '$lib/server/contact/reach/reaches';
+import { formText, spanIn } from '$lib/server/edge/web/form-text';
+import { orError, orFail } from '$lib/server/edge/web/http';
 import { coachIn } from '$lib/server/edge/web/viewer';
-import { ownChallenge,ownPerson } from '$lib/server/edge/web/own';
-import type { Challenge,OwnedChallenge } from '$lib/server/records/challenge';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
+import type { Challenge, OwnedChallenge } from '$lib/server/records/challenge';
 import type { OwnPerson } from '$lib/server/records/enrolments';
-import { markRead,threadOf,unansweredIn,writeTo } from '$lib/server/contact/messages/messages';
+import { markRead, threadOf, unansweredIn, writeTo } from '$lib/server/contact/messages/messages';
 import { carryOn } from '$lib/server/contact/post/letters';
 import { valuesOf } from '$lib/server/contact/post/posts';
 import { postSettingsOf } from '$lib/server/contact/post/settings';
@@ -23,17 +29,17 @@ import { htmlOfLetter } from '$core/text/html';
 import { ASK_AGAIN_DAYS } from '$core/health';
 import { insteadOf } from '$core/run';
 import { byName } from '$core/people';
-import { MOST_LETTERS,type Message } from '$contracts/message';
+import { MOST_LETTERS, type Message } from '$contracts/message';
 import {
-draftAfter,
-heardAgo,
-isOwedPraise,
-lastUnanswered,
-type Dealt,
-type ReasonKind,
-type Said
+	draftAfter,
+	heardAgo,
+	isOwedPraise,
+	lastUnanswered,
+	type Dealt,
+	type ReasonKind,
+	type Said
 } from '$core/triage';
-import type { Actions,PageServerLoad,RequestEvent } from './$types';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** People in the list; more are not dealt with in a day. */
 const MOST_LISTED = 300;

@@ -1,13 +1,13 @@
-import { isFading,isSilent,packDays,withoutHealth } from '$core/attendance';
-import { formText,spanIn } from '$lib/server/edge/web/form-text';
+import { isFading, isSilent, packDays, withoutHealth } from '$core/attendance';
+import { formText, spanIn } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
 import { excuseSpan } from '$lib/server/done/attendance/excuses';
 import { rollIn } from '$lib/server/done/attendance/of-request';
 import { houseOf } from '$lib/server/records/practice';
 import { teamsIn } from '$lib/server/people/teams';
-import { ownChallenge,ownPerson } from '$lib/server/edge/web/own';
-import { recordIn,takeBackIn } from '$lib/server/edge/forms/record-form';
-import type { Actions,PageServerLoad } from './$types';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
+import { recordIn, takeBackIn } from '$lib/server/edge/forms/record-form';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ parent, locals }) => {
 	const { challenge, asOf } = await parent();

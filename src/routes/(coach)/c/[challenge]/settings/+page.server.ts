@@ -8,11 +8,11 @@ import { spaceIn } from '$lib/server/platform/space';
 import { challengeSchema } from '$contracts/challenge';
 import { formText } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
-import { healthUntilOf,setHealthUntil } from '$lib/server/people/privacy/health-until';
+import { healthUntilOf, setHealthUntil } from '$lib/server/people/privacy/health-until';
 import { houseOf } from '$lib/server/records/practice';
 import { saveHouse } from '$lib/server/training/practice/house';
-import { ownChallenge,practiceOwner } from '$lib/server/edge/web/own';
-import type { Actions,PageServerLoad } from './$types';
+import { ownChallenge, practiceOwner } from '$lib/server/edge/web/own';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { locals } = event;

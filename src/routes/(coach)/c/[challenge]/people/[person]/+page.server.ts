@@ -1,54 +1,54 @@
-import { error,fail,redirect } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { holdAt } from '$core/health';
 import { kitText } from '$core/kit';
 import {
-excuseSpan,
-excusesOf,
-pause,
-pausesOf,
-removePause,
-unexcuse
+	excuseSpan,
+	excusesOf,
+	pause,
+	pausesOf,
+	removePause,
+	unexcuse
 } from '$lib/server/done/attendance/excuses';
 import { againOf } from '$lib/server/done/attendance/again';
 import { checkinsOf } from '$lib/server/done/attendance/history';
 import { planIn } from '$lib/server/done/attendance/of-request';
-import { recordIn,takeBackIn } from '$lib/server/edge/forms/record-form';
+import { recordIn, takeBackIn } from '$lib/server/edge/forms/record-form';
 import { rollRow } from '$lib/server/done/attendance/roll';
-import { renewLink,revokeLink } from '$lib/server/people/links';
-import { addOverride,removeOverride } from '$lib/server/changes/overrides';
+import { renewLink, revokeLink } from '$lib/server/people/links';
+import { addOverride, removeOverride } from '$lib/server/changes/overrides';
 import { overridesOf } from '$lib/server/records/overrides';
 import { ownExercises } from '$lib/server/records/library';
 import { revokePersonCalendarLink } from '$lib/server/edge/exports/calendar/links';
 import { carryOn } from '$lib/server/contact/post/letters';
 import { inviteByMail } from '$lib/server/contact/post/invitations';
-import { recordClearance,takeBackClearance } from '$lib/server/people/health/clearances';
+import { recordClearance, takeBackClearance } from '$lib/server/people/health/clearances';
 import { spaceOf } from '$lib/server/platform/space';
-import { addDocument,documentsOf,removeDocument } from '$lib/server/people/health/documents';
+import { addDocument, documentsOf, removeDocument } from '$lib/server/people/health/documents';
 import { companyOf } from '$lib/server/people/teams';
 import { threadOf } from '$lib/server/contact/messages/messages';
-import { addNote,changeNote,notesOf,removeNote } from '$lib/server/people/notes';
-import { lookAtAnswers,mindOf } from '$lib/server/people/health/looks';
+import { addNote, changeNote, notesOf, removeNote } from '$lib/server/people/notes';
+import { lookAtAnswers, mindOf } from '$lib/server/people/health/looks';
 import { changesOf } from '$lib/server/records/health';
 import { setHour } from '$lib/server/people/hour';
 import { excuseProposed } from '$lib/server/contact/reach/excuse-proposed';
-import { askAgain,isConsentTold } from '$lib/server/people/intake';
-import { changeEquipment,changePerson } from '$lib/server/people/change';
-import { addDays,dateIn,LAST_ZONE } from '$core/calendar';
+import { askAgain, isConsentTold } from '$lib/server/people/intake';
+import { changeEquipment, changePerson } from '$lib/server/people/change';
+import { addDays, dateIn, LAST_ZONE } from '$core/calendar';
 import { challengesOf } from '$lib/server/records/challenge';
-import { challengesWith,comeBack,leave,moveTo } from '$lib/server/people/leave';
+import { challengesWith, comeBack, leave, moveTo } from '$lib/server/people/leave';
 import { unenrol } from '$lib/server/people/enrol';
 import { type OwnPerson } from '$lib/server/records/enrolments';
 import { takingsOf } from '$lib/server/done/shelf/shelf';
-import { formText,spanIn } from '$lib/server/edge/web/form-text';
+import { formText, spanIn } from '$lib/server/edge/web/form-text';
 import { overrideFrom } from '$lib/server/edge/forms/override-form';
-import { orError,orFail } from '$lib/server/edge/web/http';
+import { orError, orFail } from '$lib/server/edge/web/http';
 import { coachIn } from '$lib/server/edge/web/viewer';
 import { sentIn } from '$lib/server/edge/web/uploads';
-import { ownChallenge,ownPerson } from '$lib/server/edge/web/own';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
 import { sendNewLinkNotice } from '$lib/server/people/new-link';
 import { shownLink } from '$lib/server/edge/web/shown-link';
-import { noteEvent,requireProof } from '$lib/server/edge/web/security';
-import type { Actions,PageServerLoad,RequestEvent } from './$types';
+import { noteEvent, requireProof } from '$lib/server/edge/web/security';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
 
 /** Messages that are shown, the newest; all of them are under Reach out. */
 const THREAD_SHOWN = 6;

@@ -1,11 +1,11 @@
 import { rollIn } from '$lib/server/done/attendance/of-request';
 import { matesOf } from '$lib/server/done/attendance/mates';
-import { saveTeams,teamsOf } from '$lib/server/people/teams';
-import { formText,jsonOf } from '$lib/server/edge/web/form-text';
+import { saveTeams, teamsOf } from '$lib/server/people/teams';
+import { formText, jsonOf } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
 import { ownChallenge } from '$lib/server/edge/web/own';
 import { timeIn } from '$lib/format';
-import type { Actions,PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { locals } = event;

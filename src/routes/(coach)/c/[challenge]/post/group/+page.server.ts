@@ -1,7 +1,11 @@
 import { audienceFrom } from '$contracts/post';
 import { POLL_LIMITS } from '$contracts/ask';
 import { addDays, dateIn } from '$core/calendar';
-import { allAnnouncements, postAnnouncement, removeAnnouncement } from '$lib/server/training/challenge/announcements';
+import {
+	allAnnouncements,
+	postAnnouncement,
+	removeAnnouncement
+} from '$lib/server/training/challenge/announcements';
 import { askPoll, closePoll, deletePoll, pollsIn } from '$lib/server/training/challenge/polls';
 import { teamsIn } from '$lib/server/people/teams';
 import { formText } from '$lib/server/edge/web/form-text';

@@ -1,11 +1,11 @@
-import { answerFormCheck,formChecksIn } from '$lib/server/contact/messages/form-checks';
+import { answerFormCheck, formChecksIn } from '$lib/server/contact/messages/form-checks';
 import { practiceOf } from '$lib/server/records/practice';
-import { formText,jsonOf } from '$lib/server/edge/web/form-text';
+import { formText, jsonOf } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
-import { ownChallenge,ownPerson } from '$lib/server/edge/web/own';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
 import { coachIn } from '$lib/server/edge/web/viewer';
 import { cuesFor } from '$core/practice';
-import type { Actions,PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { db } = event.locals.app;

@@ -1,18 +1,18 @@
 import { redirect } from '@sveltejs/kit';
 import { balanceOf } from '$core/analysis';
-import { MUSCLES,type Muscle } from '$core/exercise';
+import { MUSCLES, type Muscle } from '$core/exercise';
 import { wantedOf } from '$core/plan';
 import { planIn } from '$lib/server/done/attendance/of-request';
-import { answerRequest,requestsIn } from '$lib/server/contact/messages/requests';
+import { answerRequest, requestsIn } from '$lib/server/contact/messages/requests';
 import { carryOn } from '$lib/server/contact/post/letters';
 import { practiceOf } from '$lib/server/records/practice';
 import { versionById } from '$lib/server/training/session/sessions';
 import type { VersionId } from '$lib/server/platform/ids';
 import { formText } from '$lib/server/edge/web/form-text';
 import { orFail } from '$lib/server/edge/web/http';
-import { ownChallenge,ownPerson } from '$lib/server/edge/web/own';
+import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
 import { coachIn } from '$lib/server/edge/web/viewer';
-import type { Actions,PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 /** Days ahead whose sets are counted. */
 const AHEAD = 7;

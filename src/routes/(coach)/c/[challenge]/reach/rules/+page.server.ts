@@ -1,17 +1,17 @@
 import { reviewRules } from '$core/triage';
-import { TRIAGE_RULES,triageRulesSchema } from '$contracts/house';
-import { challengeOf,challengesOf } from '$lib/server/records/challenge';
+import { TRIAGE_RULES, triageRulesSchema } from '$contracts/house';
+import { challengeOf, challengesOf } from '$lib/server/records/challenge';
 import { enrolmentsOf } from '$lib/server/records/enrolments';
 import { houseOf } from '$lib/server/records/practice';
 import { saveHouse } from '$lib/server/training/practice/house';
-import { heldBack,reviewedOf } from '$lib/server/contact/reach/review';
+import { heldBack, reviewedOf } from '$lib/server/contact/reach/review';
 import { formText } from '$lib/server/edge/web/form-text';
-import { orError,orFail } from '$lib/server/edge/web/http';
-import { ownChallenge,practiceOwner } from '$lib/server/edge/web/own';
+import { orError, orFail } from '$lib/server/edge/web/http';
+import { ownChallenge, practiceOwner } from '$lib/server/edge/web/own';
 import { validate } from '$lib/server/platform/validate';
 import { coachIn } from '$lib/server/edge/web/viewer';
 import { dayInZone } from '$core/calendar';
-import type { Actions,PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async (event) => {
 	const { app } = event.locals;

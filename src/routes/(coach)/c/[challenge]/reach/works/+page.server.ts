@@ -1,6 +1,6 @@
-import { ownWeekOf,whatWorked } from '$core/triage';
+import { ownWeekOf, whatWorked } from '$core/triage';
 import { houseOf } from '$lib/server/records/practice';
-import { heldBack,reviewedOf } from '$lib/server/contact/reach/review';
+import { heldBack, reviewedOf } from '$lib/server/contact/reach/review';
 import { ownChallenge } from '$lib/server/edge/web/own';
 import type { PageServerLoad } from './$types';
 

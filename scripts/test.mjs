@@ -135,6 +135,12 @@ await together([
 			'--config',
 			'.dependency-cruiser.cjs'
 		]),
+	() =>
+		check('circles between folders', script('dependency-cruiser/bin/dependency-cruise.mjs'), [
+			'src',
+			'--config',
+			'.dependency-cruiser.folders.cjs'
+		]),
 	() => check('unused code', script('knip/bin/knip.js'), ['--no-config-hints'])
 ]);
 const postgres = await startPostgres();

@@ -1,6 +1,7 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { LEVELS, type Level } from '$core/people';
-import { readTemplate, type Audience } from '$core/post';
+import { type Audience } from '$core/post';
+import { readTemplate } from '$core/text/template';
 import {
 	DEFAULT_TONE,
 	DRAFT_STYLES,

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { STARTERS } from './starters';
-import { fillTemplate, readTemplate, type FieldValues } from './template';
+import { fillTemplate, readTemplate, type FieldValues } from '../text/template';
 
 const VALUES = {
 	name: 'Noor',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { FieldValues } from '../post/template';
+import type { FieldValues } from '../text/template';
 import { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, type Said, type Tone } from './draft';
 import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
 

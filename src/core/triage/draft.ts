@@ -1,4 +1,4 @@
-import { fillTemplate, readTemplate, type FieldValues } from '../post/template';
+import { fillTemplate, readTemplate, type FieldValues } from '../text/template';
 import { gainWords } from '../progress';
 import { listed } from '../text/words';
 import { REASON_KINDS, type Reason } from './reason';

@@ -4,8 +4,8 @@ import type { FaultList } from '../fault-list';
 import type { BlockBase, Part, Target } from '../parts';
 import type { Exercise } from '../../exercise';
 import type { TimelineWriter } from '../timeline';
-import type { PhraseKind } from '../typed/phrase';
-import type { Said } from '../typed/said';
+import type { PhraseKind } from '../phrase/phrase';
+import type { Said } from '../phrase/said';
 
 /** A block as its format gives it a name. */
 export type FormatBlock = BlockBase & { format: string };

@@ -1,6 +1,6 @@
 import { LIMITS, type BlockBase, type Part } from '../parts';
 import type { TimelineWriter } from '../timeline';
-import type { Said } from '../typed/said';
+import type { Said } from '../phrase/said';
 import type { Field } from './format';
 import { roundsWords } from './grammar';
 

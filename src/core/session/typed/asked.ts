@@ -1,4 +1,4 @@
-import type { Phrase } from './phrase';
+import type { Phrase } from '../phrase/phrase';
 
 /** What could stand in place of a stretch that was not understood. */
 export interface Offer {

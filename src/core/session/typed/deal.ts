@@ -1,6 +1,6 @@
 /** Which phrase of a line is said of which exercise, and which of the block as a whole. */
 import { quote, type Asked } from './asked';
-import type { Phrase, PhraseKind } from './phrase';
+import type { Phrase, PhraseKind } from '../phrase/phrase';
 
 /** A name as typed: phrases side by side, of which one at most is known. */
 export type Run = Phrase<'name' | 'word' | 'quoted'>[];

@@ -4,7 +4,7 @@
  */
 import type { Practice } from '../../practice';
 import { LIMITS, type Role } from '../parts';
-import type { Phrase, PhraseKind } from './phrase';
+import type { Phrase, PhraseKind } from '../phrase/phrase';
 import { phrasesOf } from './phrases-of';
 
 /** A stretch of a line as it was typed: it stands in the logical line from `at` on. */

@@ -1,7 +1,7 @@
 import { nameIndex } from '../../exercise';
 import type { Practice } from '../../practice';
 import { formatNamed, formatNames, type FormatName } from '../formats';
-import type { Phrase } from './phrase';
+import type { Phrase } from '../phrase/phrase';
 import { parse } from './phrases.peggy';
 
 const escaped = (text: string): string =>

@@ -20,9 +20,9 @@ import { insteadText } from '../instead';
 import { Asked, DROP, quote, type LineFault } from './asked';
 import { Dealt, PER_PART, type Item } from './deal';
 import { exerciseOf, type NamedExercise, type UnknownNames } from './exercise-of';
-import type { Phrase, PhraseKind } from './phrase';
+import type { Phrase, PhraseKind } from '../phrase/phrase';
 import { phrasesOf } from './phrases-of';
-import { Said } from './said';
+import { Said } from '../phrase/said';
 
 class LineReader {
 	readonly asked: Asked;

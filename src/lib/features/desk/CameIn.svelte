@@ -4,7 +4,7 @@
 	import type { Units } from '$core/kit/units';
 	import { beyondWords } from '$core/progress';
 	import { calledBy } from '$core/people';
-	import { readTemplate } from '$core/post';
+	import { readTemplate } from '$core/text/template';
 	import { percent, timeIn } from '$lib/format';
 	import { isTyping } from '$lib/ui/keys';
 

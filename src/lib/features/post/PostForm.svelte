@@ -3,14 +3,8 @@
 	import { audienceFrom, SUBJECT_LENGTH, type SavedTemplate } from '$contracts/post';
 	import { MOST_LETTERS } from '$contracts/message';
 	import { LEVELS } from '$core/people';
-	import {
-		isMeant,
-		readTemplate,
-		STARTERS,
-		TEMPLATE_FIELDS,
-		type Addressee,
-		type FieldValues
-	} from '$core/post';
+	import { isMeant, STARTERS, type Addressee } from '$core/post';
+	import { readTemplate, TEMPLATE_FIELDS, type FieldValues } from '$core/text/template';
 	import { REASON_GROUPS } from '$core/triage';
 	import { counted } from '$lib/format';
 	import { Submission } from '$lib/ui/submission.svelte';

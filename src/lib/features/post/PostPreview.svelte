@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { fillTemplate, readTemplate, type FieldValues } from '$core/post';
+	import { fillTemplate, readTemplate, type FieldValues } from '$core/text/template';
 	import { listed } from '$core/text/words';
 	import { placeOf } from '$lib/format';
 

@@ -1,6 +1,6 @@
 /** A coach's short answers to what comes in: one of her own lines, at once. */
 import { replySchema } from '$contracts/message';
-import { fillTemplate, readTemplate } from '$core/post';
+import { fillTemplate, readTemplate } from '$core/text/template';
 import { REASON_KINDS } from '$core/triage';
 import type { OwnedChallenge } from '../../records/challenge';
 import type { Queries } from '../../platform/db/database';

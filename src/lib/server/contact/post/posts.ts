@@ -2,15 +2,8 @@
 import { addDays, dateIn, instantOf } from '$core/calendar';
 import { calledBy } from '$core/people';
 import { streakOf } from '$core/attendance';
-import {
-	afterQuiet,
-	fillTemplate,
-	isMeant,
-	readTemplate,
-	type Addressee,
-	type Audience,
-	type FieldValues
-} from '$core/post';
+import { afterQuiet, isMeant, type Addressee, type Audience } from '$core/post';
+import { fillTemplate, readTemplate, type FieldValues } from '$core/text/template';
 import { MOST_ADDRESSEES, PLANNED_AHEAD, postSchema, type PostState } from '$contracts/post';
 import { MOST_LETTERS } from '$contracts/message';
 import { minutesOfDay } from '$contracts/values';

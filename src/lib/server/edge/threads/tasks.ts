@@ -6,7 +6,7 @@ import { isZone } from '$core/calendar';
 import { fitDays, type FitCase } from '$core/day';
 import { libraryOf, type Exercise } from '$core/exercise';
 import type { FitProfile } from '$core/fit';
-import type { ColumnMatch, RosterLine } from '$core/people';
+import type { ColumnMatch } from '$core/people';
 import { checkRoster, isHeadings, matchByContent, matchColumns } from '$core/people/roster';
 import { practiceFrom, type PlainPractice } from '$core/practice';
 import type { Session } from '$core/session';
@@ -16,7 +16,7 @@ import { readExercisesCsv } from '../../training/exercise/exercise-file';
 import { readBundle } from '../exports/bundle/read-bundle';
 import { pdfOf, type Paper } from '../exports/pdf/pdf';
 import { bareClipAt, type ClipType } from '../../contact/messages/bare-clip';
-import { correctedRoster, readRosterText, type RosterFix, type RosterRead } from '../../people/roster-file';
+import { correctedRoster, readRosterText, type RosterFix } from '../../people/roster-file';
 import { readSessionFile } from '../../training/session/session-file';
 import type { Nature } from '../../platform/threads';
 import { decodeText, type Given } from '../../platform/text-file';
@@ -96,6 +96,7 @@ export const TASKS = {
 };
 
 declare module '../../platform/threads' {
+	// oxlint-disable-next-line typescript/no-empty-object-type -- merges the tasks into the list of the layer below
 	interface Tasks extends Offered {}
 }
 type Offered = typeof TASKS;

@@ -4,7 +4,7 @@
 	import { AUTOMATIC, MOST_REPLIES, REPLY_LENGTH } from '$contracts/post';
 	import { DRAFT_STYLES, draftFor, REASON_TITLE, type Tone } from '$core/triage';
 	import { calledBy } from '$core/people';
-	import { readTemplate } from '$core/post';
+	import { readTemplate } from '$core/text/template';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();

@@ -1,4 +1,4 @@
-import { nearest } from '../text/nearest';
+import { nearest } from './nearest';
 
 /** What a template may ask for of each person, with what it stands for. */
 export const TEMPLATE_FIELDS = {

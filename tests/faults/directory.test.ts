@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { PGlite } from '@electric-sql/pglite';
 import { DirectoryDamaged, ENGINE } from '$lib/server/platform/db/directory';
-import { migrate, NEWEST } from '$lib/server/platform/db/migrate';
+import { migrate, NEWEST, OLDEST } from '$lib/server/platform/db/migrate';
 import { openPglite } from '$lib/server/platform/db/pglite';
 import { readSetting, writeSetting } from '$lib/server/platform/settings';
 import { dataDirectory, ownFolder } from '../support/directories';
@@ -95,6 +95,31 @@ describe('a directory', () => {
 		await (await openPglite(directory)).close();
 		expect(existsSync(join(directory, 'database.json'))).toBe(true);
 	});
+
+	it('of a test version is refused and left as it is', async () => {
+		const directory = copy();
+		const older = await openPglite(directory);
+		await older.query("update migration set number = 49, name = '0049_links_made_by'");
+		await expect(migrate(older)).rejects.toMatchObject({
+			name: 'CannotStart',
+			message: expect.stringContaining(`is at schema 49, of a test version; this program reads ${OLDEST}`)
+		});
+		await older.close();
+	}, 180_000);
+
+	it('gets functions of this program in place of older ones', async () => {
+		const db = await openPglite(copy());
+		await db.script(
+			"create or replace function shown_name(one participant) returns text language sql stable as 'select 1::text'"
+		);
+		await writeSetting(db, 'functions', 'of an older program');
+		expect(await migrate(db)).toEqual([]);
+		const [body] = await db.query<{ body: string }>(
+			"select prosrc as body from pg_proc where proname = 'shown_name'"
+		);
+		expect(body?.body).toContain('display_name');
+		await db.close();
+	}, 180_000);
 
 	it('of a newer program is left as it is', async () => {
 		const directory = copy();

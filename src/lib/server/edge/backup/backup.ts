@@ -3,7 +3,7 @@ import { copyFile, cp, link, mkdir, readdir, rename, rm, stat, writeFile } from 
 import { basename, join } from 'node:path';
 import { promisify } from 'node:util';
 import { version } from '../../../../../package.json';
-import { migrate, NEWEST, schemaVersion } from '../../platform/db/migrate';
+import { migrate, NEWEST, OLDEST, schemaVersion } from '../../platform/db/migrate';
 import { only, type Database } from '../../platform/db/database';
 import { DATABASE_FOLDER, MARK } from '../../platform/db/directory';
 import { sync, syncTree } from '../../platform/db/disk';
@@ -221,6 +221,10 @@ export async function restore(
 		if (manifest.schema > NEWEST)
 			throw new CannotStart(
 				`The backup ${file} has schema ${manifest.schema}; this program knows ${NEWEST}. Restore it with a newer program.`
+			);
+		if (manifest.schema < OLDEST)
+			throw new CannotStart(
+				`The backup ${file} has schema ${manifest.schema}, of a test version; this program reads ${OLDEST} and later.`
 			);
 		if (manifest.database !== (databaseUrl ? 'postgres' : 'pglite'))
 			throw new CannotStart(

@@ -1,21 +1,32 @@
--- Pain limits the joint: every place that a report names, and how much it hurts. A coach may keep a place spared or hold
--- somebody until she says that it is over; a report that was taken back is withdrawn and decided by nobody.
-alter table incident
-	add column areas text[] not null default '{}',
-	add column intensity smallint check (intensity between 0 and 10),
-	-- When sparing or a hold that was decided ended; null: it goes on, or nothing of the kind was decided.
-	add column over_at timestamptz,
-	drop constraint incident_decision_check,
-	add constraint incident_decision_check
-		check (decision in ('give back', 'replace', 'keep off', 'cleared', 'spare', 'hold', 'withdrawn'));
-update incident set areas = array[area] where area is not null and area <> 'elsewhere';
-create index incident_sparing on incident (enrolment_id) where kind = 'pain' and over_at is null;
+-- What a participant's page needs to know about its visitor, in one statement.
 
--- What an audit sees in a day ahead; all of them are looked at again, since what fits follows other rules now.
-alter table fit_day add column audit jsonb not null default '[]';
-delete from fit_day;
+-- The display name of a participant, or the first name.
+create or replace function shown_name(one participant) returns text language sql stable as $$
+	select coalesce(one.display_name, split_part(one.name, ' ', 1))
+$$;
 
--- The newest pain that somebody reported and what was decided about it, on their own page.
+-- The participant behind a device token, with their other current challenges; null if it has expired.
+create or replace function person_behind(hash text, now timestamptz) returns jsonb language plpgsql stable as $$
+begin
+	return (
+		select jsonb_build_object('enrolmentId', e.id, 'participantId', p.id, 'challengeId', e.challenge_id, 'name', p.name,
+			'zone', p.zone, 'earlierZones', p.earlier_zones, 'units', p.units, 'holds', e.holds,
+			'others', coalesce((select jsonb_agg(jsonb_build_object('enrolmentId', o.id, 'name', other.name) order by other.starts_on desc)
+				from enrolment o join challenge other on other.id = o.challenge_id
+				where o.participant_id = p.id and o.id <> e.id and o.left_at is null
+					and other.starts_on + other.days >= (now at time zone 'utc')::date), '[]'),
+			'asksAgain', coalesce(p.asked_at > p.answered_at, false), 'suited', jsonb_build_object(
+				'since', (extract(epoch from coalesce((select max(s.since) from suited s where s.participant_id = p.id), p.created_at)) * 1000)::bigint,
+				'level', p.level, 'kit', p.kit, 'limits', coalesce(to_jsonb(h.limits), '[]'), 'answered', p.answered_at is not null))
+		from participant_login l
+		join enrolment e on e.id = l.enrolment_id
+		join participant p on p.id = e.participant_id
+		left join health h on h.participant_id = p.id
+		where l.token_hash = hash and l.expires_at > now
+	);
+end $$;
+
+-- The enrolment as its own page shows it.
 create or replace function standing_of(enrolment_id uuid, polls_since timestamptz) returns jsonb language plpgsql stable as $$
 begin
 	return (
@@ -48,4 +59,13 @@ begin
 		from enrolment e join challenge ch on ch.id = e.challenge_id join coach co on co.id = ch.coach_id
 		where e.id = standing_of.enrolment_id
 	);
+end $$;
+
+-- Both of the above for one device token.
+create or replace function visit_of(hash text, at timestamptz, polls_since timestamptz) returns jsonb language plpgsql stable as $$
+declare
+	person jsonb := person_behind(hash, at);
+begin
+	return jsonb_build_object('person', person,
+		'standing', case when person is not null then standing_of((person ->> 'enrolmentId')::uuid, polls_since) end);
 end $$;

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType, type Lazy } from 'yup';
+import { tempoSchema } from './tempo';
 import { optional } from './values';
 import {
 	ARM_HEIGHTS,
@@ -93,17 +94,7 @@ export const exerciseSchema = object({
 	name: name.required('an exercise needs a name'),
 	countedIn: oneOf(COUNTED_IN, 'counted in'),
 	perSide: boolean().required('say whether it is done per side'),
-	tempo: array(
-		number()
-			.typeError('a tempo is four numbers of seconds, as in 3-1-1-0')
-			.min(0, 'a tempo phase lasts 0 to 20 s')
-			.max(20, 'a tempo phase lasts 0 to 20 s')
-			.required()
-	)
-		.length(4, 'a tempo is four numbers of seconds, as in 3-1-1-0')
-		.test('moves', 'a tempo takes some time: 2-0-1-0, say', (phases) => !phases || phases.some((s) => s > 0))
-		.nullable()
-		.default(null),
+	tempo: tempoSchema.nullable().default(null),
 	pattern: oneOf(PATTERNS, 'pattern'),
 	primary: array(oneOf(MUSCLES, 'muscles'))
 		.min(1, 'at least one muscle is worked directly')

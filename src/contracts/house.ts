@@ -1,6 +1,7 @@
 import { array, number, object, string } from 'yup';
 import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, LAST_REST_RULES, type HouseRules } from '$core/practice';
 import type { Assert, Same } from './same';
+import { tempoSchema } from './tempo';
 
 const whole = (label: string, min: number, max: number) =>
 	number()
@@ -9,12 +10,6 @@ const whole = (label: string, min: number, max: number) =>
 		.min(min, `${label} is a number from ${min} to ${max}`)
 		.max(max, `${label} is a number from ${min} to ${max}`)
 		.required(`${label} is a number from ${min} to ${max}`);
-
-const phase = number()
-	.typeError('a tempo is four numbers of seconds, as in 2-0-1-0')
-	.min(0)
-	.max(20)
-	.required();
 
 export const houseSchema = object({
 	knee: string()
@@ -31,10 +26,7 @@ export const houseSchema = object({
 		.required(),
 	betweenBlocks: whole('the seconds between blocks', 0, 600),
 	stretchHold: whole('the hold of a stretch', 5, 120),
-	tempo: array(phase)
-		.length(4, 'a tempo is four numbers of seconds, as in 2-0-1-0')
-		.test('moves', 'a tempo takes some time: 2-0-1-0, say', (phases) => (phases ?? []).some((s) => s > 0))
-		.required(),
+	tempo: tempoSchema.required(),
 	floorChanges: whole('times down to the floor', 0, 50),
 	minuteLeft: whole('the rest of a minute', 1, 45),
 	warmUp: whole('minutes of warm-up', 0, 30),

@@ -203,13 +203,18 @@ async function writeDifferences(context: Context, challenge: OwnedChallenge, by:
 		const own = await enrolmentOf(context.db, challenge, row.id);
 		for (const { onDay, exercise, instead, why } of differs) {
 			const at = instantOf(addDays(challenge.startsOn, onDay - 1), 9 * 60, zone);
-			await addOverride({ ...context, clock: fixedClock(at) }, own, 'coach', {
-				target: { kind: 'exercise', exercise },
-				change: { kind: 'replace', exercise: instead },
-				fromDay: onDay + 1,
-				toDay: null,
-				why
-			});
+			await addOverride(
+				{ ...context, clock: fixedClock(at) },
+				own,
+				{ kind: 'coach', id: by },
+				{
+					target: { kind: 'exercise', exercise },
+					change: { kind: 'replace', exercise: instead },
+					fromDay: onDay + 1,
+					toDay: null,
+					why
+				}
+			);
 			await noteDeed(context, challenge, by, {
 				work: '/people/[person]?differ',
 				at,

@@ -14,7 +14,7 @@ import { layDays } from '$lib/server/training/plan/plan';
 import { createSession, saveSession } from '$lib/server/training/session/sessions';
 import { randomIds } from '$lib/server/platform/ids';
 import { LIMITATIONS } from '$core/kit';
-import { body, ownPersonOf, sharedWorld } from '../support/context';
+import { BY_COACH, body, ownPersonOf, sharedWorld } from '../support/context';
 import { ANSWERS } from '../support/intake';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
@@ -41,7 +41,7 @@ describe('the days ahead', () => {
 	});
 
 	it('of one person on the days of what was decided for them', async () => {
-		await addOverride(context, await person(bogota), 'coach', {
+		await addOverride(context, await person(bogota), BY_COACH, {
 			target: { kind: 'exercise', exercise: 'Squat' },
 			change: { kind: 'replace', exercise: 'Sit to chair' },
 			fromDay: 4,
@@ -144,7 +144,7 @@ describe('what does not fit', () => {
 	});
 
 	it('has what an audit sees, and says that a coach decided it', async () => {
-		await addOverride(context, await person(oslo), 'coach', {
+		await addOverride(context, await person(oslo), BY_COACH, {
 			target: { kind: 'exercise', exercise: 'Lat stretch' },
 			change: { kind: 'replace', exercise: 'Overhead press' },
 			fromDay: 4,

@@ -13,7 +13,7 @@ import { finishIntake } from '$lib/server/people/intake';
 import { layDays } from '$lib/server/training/plan/plan';
 import { randomIds } from '$lib/server/platform/ids';
 import { createSession } from '$lib/server/training/session/sessions';
-import { body, ownPersonOf, sharedWorld } from '../support/context';
+import { BY_COACH, body, ownPersonOf, sharedWorld } from '../support/context';
 import { ANSWERS, unanswered } from '../support/intake';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
@@ -88,7 +88,7 @@ describe('what each gets', () => {
 
 	it('leaves the coach’s word for one person above what suits', async () => {
 		await finish({ body: { ...ANSWERS.body, floor: 'rather not' } });
-		await addOverride(context, await own(), 'coach', {
+		await addOverride(context, await own(), BY_COACH, {
 			target: { kind: 'exercise', exercise: 'Plank' },
 			change: { kind: 'replace', exercise: 'Wall plank' },
 			fromDay: 3,

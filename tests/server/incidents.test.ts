@@ -46,7 +46,12 @@ const send = async (day: number, more: object) =>
 const all = () => incidentsOf(context.db, world.people[0]!.enrolmentId, context.clock.now());
 const off = async () =>
 	(await overridesOf(context.db, world.people[0]!.enrolmentId, context.clock.now())).map(
-		({ target, change, fromDay, madeBy }) => ({ target, change: change.kind, fromDay, madeBy })
+		({ target, change, fromDay, origin }) => ({
+			target,
+			change: change.kind,
+			fromDay,
+			origin: origin.kind
+		})
 	);
 const reasons = async () => {
 	const found = await inNeed({ app: context }, world.challenge, context.clock.now());
@@ -74,7 +79,7 @@ describe('pain that a check-in tells of', () => {
 			}
 		]);
 		expect(await off()).toEqual([
-			{ target: { kind: 'exercise', exercise: 'Squat' }, change: 'leave out', fromDay: 4, madeBy: 'rule' }
+			{ target: { kind: 'exercise', exercise: 'Squat' }, change: 'leave out', fromDay: 4, origin: 'incident' }
 		]);
 		context.at('2026-11-26T12:00:00Z');
 		expect(await exercisesOn(4)).toEqual(['Plank']);
@@ -110,11 +115,14 @@ describe('pain that a check-in tells of', () => {
 		expect(await off()).toHaveLength(1);
 	});
 
-	it('in an exercise that is off already takes it out once', async () => {
+	it('in an exercise that is off already takes it out for each report', async () => {
 		await send(2, { hurts: 'ribs', well: { pain: ribs } });
-		await send(3, { hurts: 'ribs', well: { pain: ribs } });
+		const second = await send(3, { hurts: 'ribs', well: { pain: ribs } });
 		expect(await all()).toHaveLength(2);
-		expect(await off()).toHaveLength(1);
+		expect(await off()).toHaveLength(2);
+		// Sent again without any pain, the second report is withdrawn; the first one still takes the exercise out.
+		await send(3, { replaces: second.id });
+		expect((await off()).map(({ fromDay }) => fromDay)).toEqual([3]);
 	});
 
 	it('in a session from the shelf, or done again, comes first as well', async () => {
@@ -264,7 +272,7 @@ describe('what is decided', () => {
 		context.at('2026-11-26T12:00:00Z');
 		expect(await exercisesOn(4)).toEqual(['Glute bridge', 'Plank']);
 		expect(await overridesOf(context.db, world.people[0]!.enrolmentId, context.clock.now())).toMatchObject([
-			{ why: 'until the knee is quiet', madeBy: 'coach' }
+			{ why: 'until the knee is quiet', origin: { kind: 'coach', id: world.coach.id } }
 		]);
 	});
 

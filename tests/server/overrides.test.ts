@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { pause, pausesOf, removePause } from '$lib/server/done/attendance/excuses';
-import { addOverride, removeOverride } from '$lib/server/changes/overrides';
+import { addOverride, removeOverride, revokeOverrides } from '$lib/server/changes/overrides';
 import { overridesOf } from '$lib/server/records/overrides';
 import { openDay, standingOf } from '$lib/server/done/day/own-day';
 import { coachPacket } from '$lib/server/edge/exports/packet';
-import { ownPersonOf, sharedWorld } from '../support/context';
+import { BY_COACH, ownPersonOf, sharedWorld } from '../support/context';
 import { refusal } from '../support/refusal';
 
 const { context, world } = await sharedWorld('2026-11-25T12:00:00Z');
@@ -23,7 +23,7 @@ const exercisesOn = async (day: number, i = 0) =>
 
 describe('what is different for one person', () => {
 	it('is theirs alone, on its days alone, on every page and on paper', async () => {
-		await addOverride(context, await own(), 'coach', WALL);
+		await addOverride(context, await own(), BY_COACH, WALL);
 		expect(await exercisesOn(1)).toEqual(['Squat', 'Plank']);
 		expect(await exercisesOn(2)).toEqual(['Wall sit', 'Plank']);
 		expect(await exercisesOn(2, 1)).toEqual(['Squat', 'Plank']);
@@ -39,7 +39,7 @@ describe('what is different for one person', () => {
 	});
 
 	it('counts in what is owed: half of it done in full is all', async () => {
-		await addOverride(context, await own(1), 'coach', {
+		await addOverride(context, await own(1), BY_COACH, {
 			target: { kind: 'day' },
 			change: { kind: 'scale', share: 0.5 },
 			fromDay: 3,
@@ -81,8 +81,61 @@ describe('what is different for one person', () => {
 		expect((await refusal(removeOverride(context, await own(1), kept!.id))).status).toBe(404);
 	});
 
+	it('is revoked by what it came from', async () => {
+		const who = world.people[2]!;
+		const [first, second] = [context.ids.uuid(), context.ids.uuid()];
+		const add = async (kind: 'adaptation' | 'incident', id: string, exercise: string) =>
+			addOverride(
+				context,
+				await own(2),
+				{ kind, id },
+				{
+					...WALL,
+					target: { kind: 'exercise', exercise },
+					change: { kind: 'amount', amount: 4 }
+				}
+			);
+		await add('adaptation', first, 'Squat');
+		await add('adaptation', second, 'Squat');
+		await add('incident', first, 'Squat');
+		await add('incident', first, 'Plank');
+		const left = async () =>
+			(await overridesOf(context.db, who.enrolmentId, context.clock.now() + 1)).map(({ origin, target }) => [
+				origin.kind,
+				origin.id === first ? 1 : 2,
+				target.kind === 'exercise' && target.exercise
+			]);
+		await revokeOverrides(
+			context.db,
+			who.enrolmentId,
+			{ kind: 'adaptation', id: first },
+			context.clock.now()
+		);
+		expect(await left()).toEqual([
+			['adaptation', 2, 'Squat'],
+			['incident', 1, 'Squat'],
+			['incident', 1, 'Plank']
+		]);
+		const ofExercise = { kind: 'incident', exercises: ['Squat'] } as const;
+		await revokeOverrides(context.db, who.enrolmentId, ofExercise, context.clock.now());
+		expect(await left()).toEqual([
+			['adaptation', 2, 'Squat'],
+			['incident', 1, 'Plank']
+		]);
+		await expect(
+			context.db.query('update override set origin_id = null where enrolment_id = $1', [who.enrolmentId])
+		).rejects.toThrow(/check/);
+	});
+
 	it.each([
-		['another exercise for a whole day', { target: { kind: 'day' } }, /given to an exercise/],
+		[
+			'a tempo for a whole day',
+			{ target: { kind: 'day' }, change: { kind: 'tempo', tempo: [3, 0, 1, 0] } },
+			/applies to an exercise/
+		],
+		['a tempo of three phases', { change: { kind: 'tempo', tempo: [3, 0, 1] } }, /four numbers/],
+		['an amount of nothing', { change: { kind: 'amount', amount: 0 } }, /above 0/],
+		['another exercise for a whole day', { target: { kind: 'day' } }, /applies to an exercise/],
 		['an exercise that is not there', { change: { kind: 'replace', exercise: 'Moon walk' } }, /no Moon walk/],
 		['more than twice as much', { change: { kind: 'scale', share: 3 } }, /10 to 200 %/],
 		['an end before its beginning', { toDay: 1 }, /not before the first/],
@@ -90,7 +143,7 @@ describe('what is different for one person', () => {
 		['a change of no kind', { change: { kind: 'dance' } }, /there are leave out/]
 	])('%s is refused', async (_, wrong, said) => {
 		const { status, message } = await refusal(
-			addOverride(context, await own(), 'coach', { ...WALL, ...wrong })
+			addOverride(context, await own(), BY_COACH, { ...WALL, ...wrong })
 		);
 		expect(status).toBe(400);
 		expect(message).toMatch(said);

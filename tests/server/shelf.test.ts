@@ -27,6 +27,7 @@ import {
 } from '$lib/server/done/shelf/shelf';
 import { shelfOf } from '$lib/server/training/shelf/items';
 import {
+	BY_COACH,
 	body,
 	makeWorld,
 	ownPersonOf,
@@ -129,7 +130,7 @@ describe('the shelf', () => {
 		const [now] = await peopleOf(context, world.challenge, [oslo]);
 		Object.assign(oslo, now);
 		expect(await first()).toMatchObject({ exercise: 'Goblet squat', load: '8 kg' });
-		await addOverride(context, await ownPersonOf(context, world, oslo.enrolmentId), 'coach', {
+		await addOverride(context, await ownPersonOf(context, world, oslo.enrolmentId), BY_COACH, {
 			target: { kind: 'exercise', exercise: 'Goblet squat' },
 			change: { kind: 'replace', exercise: 'Sit to chair' },
 			fromDay: 1,

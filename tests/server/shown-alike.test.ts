@@ -13,6 +13,7 @@ import { saveHouse } from '$lib/server/training/practice/house';
 import { createSession, saveSession } from '$lib/server/training/session/sessions';
 import { BEAM } from '../support/beam';
 import {
+	BY_COACH,
 	body,
 	FRAME,
 	makeWorld,
@@ -105,7 +106,7 @@ describe('a change shows at once', () => {
 
 	it('of what is different for one person, and for nobody else', async () => {
 		expect((await openDay(context, me(), 2)).session?.changes).toEqual([]);
-		await addOverride(context, await ownPersonOf(context, world, me().enrolmentId), 'coach', {
+		await addOverride(context, await ownPersonOf(context, world, me().enrolmentId), BY_COACH, {
 			target: { kind: 'exercise', exercise: 'Plank' },
 			change: { kind: 'leave out' },
 			fromDay: 2,

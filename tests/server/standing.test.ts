@@ -9,7 +9,14 @@ import { askPoll, answerPoll, ownPolls, pollsIn } from '$lib/server/training/cha
 import { openDay, standingOf } from '$lib/server/done/day/own-day';
 import { addOverride } from '$lib/server/changes/overrides';
 import { changePerson } from '$lib/server/people/change';
-import { makeWorld, ownPersonOf, testContext, type TestContext, type World } from '../support/context';
+import {
+	BY_COACH,
+	makeWorld,
+	ownPersonOf,
+	testContext,
+	type TestContext,
+	type World
+} from '../support/context';
 
 let context: TestContext;
 let world: World;
@@ -176,7 +183,7 @@ describe('a page that only shows', () => {
 
 	it('has who it is for and where they stand from one statement, the same as asked apart', async () => {
 		const own = await ownPersonOf(context, world, world.people[0]!.enrolmentId);
-		await addOverride(context, own, 'coach', {
+		await addOverride(context, own, BY_COACH, {
 			target: { kind: 'exercise', exercise: 'Squat' },
 			change: { kind: 'replace', exercise: 'Wall sit' },
 			fromDay: 3,

@@ -1,4 +1,5 @@
 import { afterAll } from 'vitest';
+import type { Origin } from '$core/day';
 import { parseSessionText, type Session } from '$core/session';
 import type { Person } from '$lib/server/records/person';
 import { createCoach } from '$lib/server/account/auth/coach';
@@ -44,6 +45,9 @@ export function contextOn(db: Database): TestContext {
 		threads: openThreads(null)
 	};
 }
+
+/** Origin of what a coach decided. */
+export const BY_COACH: Origin = { kind: 'coach', id: null };
 
 export const PASSWORD = 'twelve letters or more';
 

@@ -11,7 +11,14 @@ export {
 	type DayState,
 	type Standing
 } from './day-state';
-export { appliesOn, type Override } from './overrides';
+export {
+	appliesOn,
+	ORIGINS,
+	type Origin,
+	type Override,
+	type OverrideChange,
+	type OverrideTarget
+} from './overrides';
 export { personalSession, type PersonalChange, type PersonalSession, type Unfit } from './personal';
 export { personDay, type PersonDay } from './person-day';
 export { fitDays, type FitCase, type FitResult } from './fit-days';

@@ -1,25 +1,38 @@
-/** What a coach, or somebody themselves, decided to be different in their sessions. */
+import type { Tempo } from '../exercise';
 
-/** What an override is about: the whole session of the day, a block of it, or an exercise wherever it comes. */
+/** What an override applies to: the whole session of the day, one of its blocks, or an exercise wherever it occurs. */
 export type OverrideTarget =
 	{ kind: 'day' } | { kind: 'block'; block: number } | { kind: 'exercise'; exercise: string };
 
 export type OverrideChange =
 	| { kind: 'leave out' }
-	/** Another exercise in its place. */
 	| { kind: 'replace'; exercise: string }
-	/** More or less of it: repetitions, seconds or metres, or rounds where the block gives the time. Above 0, at most 2. */
+	/** Share of repetitions, seconds or metres, or of rounds in a block that gives the time itself: above 0, at most 2. */
 	| { kind: 'scale'; share: number }
-	/** Another load; null: the body alone. */
-	| { kind: 'load'; kg: number | null };
+	/** Load in kg, or null for bodyweight. */
+	| { kind: 'load'; kg: number | null }
+	/** Repetitions, seconds or metres of each set, in the unit of the exercise. */
+	| { kind: 'amount'; amount: number }
+	| { kind: 'tempo'; tempo: Tempo }
+	/** Seconds after each set or round. Of an exercise: in blocks that have no other one. */
+	| { kind: 'rest'; seconds: number };
+
+/** Causes of an override; it is revoked by its cause. */
+export const ORIGINS = ['coach', 'incident', 're-entry', 'adaptation', 'participant'] as const;
+
+export interface Origin {
+	kind: (typeof ORIGINS)[number];
+	/** Id of the coach, incident, re-entry or adaptation; null if unknown. */
+	id: string | null;
+}
 
 export interface Override {
 	target: OverrideTarget;
 	change: OverrideChange;
-	/** Days of the challenge, from 1, both included; `toDay` null: from then on. */
+	/** Days of the challenge, from 1, both included; `toDay` is null for no end. */
 	fromDay: number;
 	toDay: number | null;
-	/** Why, for the person to read. */
+	/** Reason shown to the participant. */
 	why: string;
 }
 

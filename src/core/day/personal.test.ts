@@ -77,6 +77,32 @@ describe('personalSession', () => {
 			expect(withOverrides(RIDGE, day, [later], PRACTICE)?.changes).toHaveLength(1);
 	});
 
+	it('sets an amount, a tempo and a rest', () => {
+		const session = sessionOf(
+			'3 x 10 push-up, rest 60\nsuperset 3 rounds: 10 push-up + 10 squat\nemom 8 min: 10 push-up'
+		);
+		const lines = (...overrides: Override[]) =>
+			withOverrides(session, 1, overrides)?.session.blocks.map(lineOf);
+		const planned = session.blocks.map(lineOf);
+		expect(lines(override(on('push-up'), { kind: 'amount', amount: 6 }))).toEqual([
+			planned[0]!.replace('10 reps Push-up', '6 reps Push-up'),
+			planned[1]!.replace('10 reps Push-up', '6 reps Push-up'),
+			planned[2]!.replace('10 reps Push-up', '6 reps Push-up')
+		]);
+		expect(lines(override(on('push-up'), { kind: 'tempo', tempo: [4, 1, 1, 0] }))?.[0]).toBe(
+			'3 x 10 reps Push-up 4-1-1-0, rest 60'
+		);
+		// The rest of a superset is not that of one of its exercises.
+		expect(lines(override(on('push-up'), { kind: 'rest', seconds: 90 }))).toEqual([
+			planned[0]!.replace('rest 60', 'rest 90'),
+			planned[1],
+			planned[2]
+		]);
+		const after = override({ kind: 'block', block: 1 }, { kind: 'rest', seconds: 120 });
+		expect(withOverrides(session, 1, [after])?.session.blocks[1]).toMatchObject({ restAfter: 120 });
+		expect(withOverrides(session, 1, [after])?.changes).toMatchObject([{ to: '120 s rest' }]);
+	});
+
 	it('puts another exercise in its place wherever it comes, and says so once', () => {
 		const own = withOverrides(
 			RIDGE,

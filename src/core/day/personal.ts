@@ -11,6 +11,7 @@ import {
 	removeBlock,
 	sessionFor,
 	targetOf,
+	targetText,
 	withAmounts,
 	withNumber,
 	withoutPart,
@@ -189,7 +190,14 @@ class Personal {
 			if (placed.block.role !== 'main') return;
 			placed.block = scaledBlock(placed.block, change.share);
 			this.say(name, `${Math.round(change.share * 100)} % of it`, why);
-		}
+		} else if (change.kind === 'rest') this.rest(placed, change.seconds, name, why);
+	}
+
+	private rest(placed: Placed, seconds: number, name: string, why: string): void {
+		const field = formatOf(placed.block).fields.findLast(({ knob }) => knob === 'rest');
+		if (!field) return;
+		placed.block = withNumber(placed.block, field.key, seconds);
+		this.say(name, `${seconds} s rest`, why);
 	}
 
 	private applyToParts(placed: Placed, exercise: string, change: OverrideChange, why: string): void {
@@ -202,6 +210,10 @@ class Personal {
 			if (!part || !isMeant(part)) continue;
 			if (change.kind === 'leave out') {
 				this.leaveOut(placed, p, part.exercise, why);
+				continue;
+			}
+			if (change.kind === 'rest') {
+				if (placed.block.parts.length === 1) this.rest(placed, change.seconds, part.exercise, why);
 				continue;
 			}
 			const next = this.changed(part, change, placed.block);
@@ -293,8 +305,15 @@ class Personal {
 				part: { ...part, kg: change.kg },
 				to: change.kg === null ? 'without a load' : `${change.kg} kg`
 			};
-		// Where the block gives the time there is nothing of the exercise's own to scale.
-		if (change.kind !== 'scale' || formatOf(block).target) return null;
+		if (change.kind === 'tempo')
+			return { part: { ...part, tempo: change.tempo }, to: `tempo ${change.tempo.join('-')}` };
+		// A block that gives the time leaves no amount of the exercise's own to change.
+		if (formatOf(block).target) return null;
+		if (change.kind === 'amount') {
+			const next = withAmounts(part, () => change.amount);
+			return { part: next, to: targetText(next) };
+		}
+		if (change.kind !== 'scale') return null;
 		return { part: scaledPart(part, change.share), to: `${Math.round(change.share * 100)} % of it` };
 	}
 }

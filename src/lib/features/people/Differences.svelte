@@ -2,13 +2,13 @@
 	import { enhance } from '$app/forms';
 	import DaySpan from './DaySpan.svelte';
 	import type { Want } from '$contracts/ask';
-	import type { Override } from '$core/day';
+	import type { Origin, Override, OverrideChange } from '$core/day';
 	import { libraryOf, type Exercise } from '$core/exercise';
 
 	/** What is different for one person in their sessions: shown with its reason, taken back, added to. */
 	interface Props {
 		name: string;
-		overrides: readonly (Override & { id: string; madeBy: string })[];
+		overrides: readonly (Override & { id: string; origin: Origin })[];
 		own: readonly Exercise[];
 		/** The day that the page speaks of, from which a new one holds. */
 		today: number;
@@ -24,7 +24,7 @@
 	// svelte-ignore state_referenced_locally
 	const isMuch = granted === 'more' || granted === 'less';
 	let on = $state<'exercise' | 'day'>('exercise');
-	let change = $state<'replace' | 'leave out' | 'scale' | 'load'>(isMuch ? 'scale' : 'replace');
+	let change = $state<OverrideChange['kind']>(isMuch ? 'scale' : 'replace');
 	/** Percent: what a request for more or less begins with. */
 	const SHARES: Record<Want, number> = { more: 120, less: 80, other: 50 };
 	const changes = $derived(
@@ -33,7 +33,10 @@
 					['replace', 'another exercise'],
 					['leave out', 'leave it out'],
 					['scale', 'less or more of it'],
-					['load', 'another load']
+					['load', 'another load'],
+					['amount', 'a fixed amount'],
+					['tempo', 'another tempo'],
+					['rest', 'another rest']
 				] as const)
 			: ([['scale', 'less or more of it']] as const)
 	);
@@ -49,8 +52,19 @@
 		if (what.kind === 'replace') return what.exercise;
 		if (what.kind === 'scale') return `${Math.round(what.share * 100)} %`;
 		if (what.kind === 'load') return what.kg === null ? 'without a load' : `${what.kg} kg`;
+		if (what.kind === 'amount') return `${what.amount} in each set`;
+		if (what.kind === 'tempo') return `tempo ${what.tempo.join('-')}`;
+		if (what.kind === 'rest') return `${what.seconds} s rest`;
 		return 'left out';
 	}
+	/** What an override came from, as it is added to its reason. */
+	const ORIGIN_TEXT: Record<Origin['kind'], string> = {
+		coach: '',
+		incident: ', after a pain report',
+		're-entry': ', for the return',
+		adaptation: ', adapted to results',
+		participant: ', by the participant'
+	};
 	const daysText = ({ fromDay, toDay }: Override): string =>
 		toDay === null
 			? `from day ${fromDay} on`
@@ -71,9 +85,7 @@
 				<li class="flex items-baseline justify-between gap-2">
 					<span
 						><b>{aboutText(one)} → {changeText(one)}</b>, {daysText(one)}
-						<span class="quiet block text-[13px]"
-							>{one.why}{one.madeBy === 'coach' ? '' : `, by ${one.madeBy}`}</span
-						></span
+						<span class="quiet block text-[13px]">{one.why}{ORIGIN_TEXT[one.origin.kind]}</span></span
 					>
 					<form method="post" action="?/same" use:enhance>
 						<input type="hidden" name="override" value={one.id} /><button class="link-quiet">Remove</button>
@@ -130,6 +142,38 @@
 						max="500"
 						step="0.5"
 					/> <span class="quiet text-[13px]">empty: bodyweight</span></label
+				>
+			{:else if change === 'amount'}
+				<label
+					>Repetitions, seconds or metres in each set <input
+						name="amount"
+						type="number"
+						class="input input-sm w-24"
+						min="1"
+						max="50000"
+						required
+					/></label
+				>
+			{:else if change === 'tempo'}
+				<label
+					>Tempo, seconds down-bottom-up-top <input
+						name="tempo"
+						class="input input-sm w-28"
+						pattern="\s*\d+([\s\-]+\d+){'{3}'}\s*"
+						placeholder="3-1-1-0"
+						required
+					/></label
+				>
+			{:else if change === 'rest'}
+				<label
+					>Rest, seconds <input
+						name="seconds"
+						type="number"
+						class="input input-sm w-24"
+						min="0"
+						max="3600"
+						required
+					/></label
 				>
 			{/if}
 			<DaySpan {today} {days} />

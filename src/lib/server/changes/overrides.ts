@@ -1,10 +1,11 @@
-/** Writes down what is different for a person, and takes it back. */
+/** Overrides of a person: added, removed, revoked by what they came from. */
 import { overrideSchema } from '$contracts/override';
+import type { Origin } from '$core/day';
 import type { Context } from '../platform/context';
-import { instant } from '../platform/db/database';
+import { instant, type Queries } from '../platform/db/database';
 import { idOf, notFound, Refusal } from '../platform/errors';
 import type { OwnPerson } from '../records/enrolments';
-import type { MadeBy } from '../records/standing-row';
+import type { EnrolmentId } from '../platform/ids';
 import { practiceOf } from '../records/practice';
 import { validate } from '../platform/validate';
 import { overridesOf } from '../records/overrides';
@@ -13,13 +14,13 @@ import { overridesOf } from '../records/overrides';
 const MOST = 100;
 
 /**
- * Writes down what is different for a person from a day on, or until another.
- * @throws Refusal 400 with faults, 409 when there are too many
+ * Adds an override.
+ * @throws Refusal 400 with faults, 409 if there are too many
  */
 export async function addOverride(
 	{ db, clock, ids }: Context,
 	person: OwnPerson,
-	madeBy: MadeBy,
+	origin: Origin,
 	raw: unknown
 ): Promise<void> {
 	const { target, change, fromDay, toDay, why } = validate(overrideSchema, raw);
@@ -33,8 +34,8 @@ export async function addOverride(
 	if ((await overridesOf(db, person.id, clock.now())).length >= MOST)
 		throw new Refusal(409, `${person.name} has ${MOST} differences already; take some back first.`);
 	await db.query(
-		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, made_by, made_at)
-		 values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, origin, origin_id, made_at)
+		 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
 		[
 			ids.uuid(),
 			person.id,
@@ -43,13 +44,37 @@ export async function addOverride(
 			fromDay,
 			toDay,
 			why,
-			madeBy,
+			origin.kind,
+			origin.id,
 			instant(clock.now())
 		]
 	);
 }
 
-/** Takes one back: days from now on are as planned again. @throws Refusal 404 */
+/**
+ * Revokes the overrides of one kind of origin: of one origin by its id, or of some exercises whatever the id.
+ * @param now epoch milliseconds
+ */
+export async function revokeOverrides(
+	tx: Queries,
+	enrolmentId: EnrolmentId,
+	origin: { kind: Origin['kind'] } & ({ id: string } | { exercises: readonly string[] }),
+	now: number
+): Promise<void> {
+	await tx.query(
+		`update override set removed_at = $3 where enrolment_id = $1 and origin = $2 and removed_at is null
+			and (origin_id = $4 or exercise = any($5::text[]))`,
+		[
+			enrolmentId,
+			origin.kind,
+			instant(now),
+			'id' in origin ? origin.id : null,
+			'exercises' in origin ? origin.exercises : null
+		]
+	);
+}
+
+/** Removes an override: days from now on are as planned again. @throws Refusal 404 */
 export async function removeOverride({ db, clock }: Context, person: OwnPerson, id: string): Promise<void> {
 	const gone = await db.query(
 		'update override set removed_at = $3 where enrolment_id = $1 and id = $2 and removed_at is null returning id',

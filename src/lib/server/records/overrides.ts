@@ -6,7 +6,7 @@ import type { KeptOverride, PastOverride } from './standing-row';
 /** Everything that ever was different for a person, the older first. */
 export function allOverrides(db: Queries, enrolmentId: EnrolmentId): Promise<PastOverride[]> {
 	return db.query(
-		`select id, target, change, from_day as "fromDay", to_day as "toDay", why, made_by as "madeBy", made_at as "madeAt",
+		`select id, target, change, from_day as "fromDay", to_day as "toDay", why, jsonb_build_object('kind', origin, 'id', origin_id) as origin, made_at as "madeAt",
 			removed_at as "removedAt"
 		 from override where enrolment_id = $1 order by made_at, id`,
 		[enrolmentId]

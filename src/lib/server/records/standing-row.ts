@@ -3,7 +3,7 @@ import { POLL_LIMITS } from '$contracts/ask';
 import type { OwnPain } from '$contracts/incident';
 import type { ExtraEntry } from '$core/attendance';
 import type { CatchUp } from '$core/calendar';
-import type { Override, Strip } from '$core/day';
+import type { Origin, Override, Strip } from '$core/day';
 
 /** Who changed something: the coach, somebody themselves, or a rule of ours. */
 export type MadeBy = 'coach' | 'participant' | 'rule';
@@ -11,7 +11,7 @@ export type MadeBy = 'coach' | 'participant' | 'rule';
 /** An override as it was written down. */
 export interface KeptOverride extends Override {
 	id: string;
-	madeBy: MadeBy;
+	origin: Origin;
 	/** Epoch milliseconds. */
 	madeAt: number;
 }

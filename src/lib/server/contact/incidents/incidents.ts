@@ -6,7 +6,7 @@ import { instantOfDevice } from '$core/day';
 import type { ReasonKind } from '$core/triage';
 import type { Person } from '../../records/person';
 import type { OwnedChallenge } from '../../records/challenge';
-import { addOverride } from '../../changes/overrides';
+import { addOverride, revokeOverrides } from '../../changes/overrides';
 import { instant, type Queries } from '../../platform/db/database';
 import type { OwnPerson } from '../../records/enrolments';
 import { withTransaction, type Context } from '../../platform/context';
@@ -133,29 +133,30 @@ export async function decideIncident(
 			throw new Refusal(400, 'Choose what they do instead.', [
 				{ field: 'exercise', message: 'choose an exercise' }
 			]);
-		// Whichever report took it out: what is decided about an exercise holds for it.
+		// The decision about an exercise applies to every report that took it out.
 		if (decision === 'give back' || decision === 'replace')
-			await tx.query(
-				`update override set removed_at = $3 where enrolment_id = $1 and made_by = 'rule' and removed_at is null
-					and change ->> 'kind' = 'leave out' and target ->> 'exercise' = any($2::text[])`,
-				[person.id, found.exercises, instant(now)]
-			);
+			await revokeOverrides(tx, person.id, { kind: 'incident', exercises: found.exercises }, now);
 		if (decision === 'replace' || decision === 'keep off') {
 			const day = Math.max(1, dayInZone(challenge.startsOn, person.zone, now));
 			const off = await tx.query<{ name: string }>(
-				`select target ->> 'exercise' as name from override where enrolment_id = $1 and removed_at is null
-					and change ->> 'kind' = 'leave out'`,
+				`select exercise as name from override where enrolment_id = $1 and removed_at is null
+					and exercise is not null and change ->> 'kind' = 'leave out'`,
 				[person.id]
 			);
 			const isOff = (name: string) => decision === 'keep off' && off.some((one) => one.name === name);
 			for (const name of found.exercises.filter((one) => !isOff(one)))
-				await addOverride(withTransaction(context, tx), person, 'coach', {
-					target: { kind: 'exercise', exercise: name },
-					change: decision === 'replace' ? { kind: 'replace', exercise } : { kind: 'leave out' },
-					fromDay: Math.min(day, challenge.days),
-					toDay: null,
-					why: note ?? 'it hurt'
-				});
+				await addOverride(
+					withTransaction(context, tx),
+					person,
+					{ kind: 'coach', id: coach },
+					{
+						target: { kind: 'exercise', exercise: name },
+						change: decision === 'replace' ? { kind: 'replace', exercise } : { kind: 'leave out' },
+						fromDay: Math.min(day, challenge.days),
+						toDay: null,
+						why: note ?? 'it hurt'
+					}
+				);
 		}
 		await tx.query(
 			`update incident set decided_at = $2, decided_by = $3, decision = $4, note = $5, follow_up_on = $6 where id = $1`,

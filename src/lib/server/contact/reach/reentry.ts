@@ -1,7 +1,7 @@
 /** The way back for somebody who was away: proposed from their days, taken by the coach. */
 import { reentryOf, type ReentryStep } from '$core/adapt';
 import { daysBetween, dateIn } from '$core/calendar';
-import { checkinTimes } from '$core/day';
+import { checkinTimes, type Origin } from '$core/day';
 import { holdAt } from '$core/health';
 import type { OwnedChallenge } from '../../records/challenge';
 import { planOf } from '../../records/plan-days';
@@ -53,10 +53,7 @@ export async function isEased(
 ): Promise<boolean> {
 	const [first] = steps;
 	const now = await overridesOf(db, id, clock.now());
-	return now.some(
-		({ target, change, fromDay }) =>
-			target.kind === 'day' && change.kind === 'scale' && fromDay === first?.fromDay
-	);
+	return now.some(({ origin, fromDay }) => origin.kind === 're-entry' && fromDay === first?.fromDay);
 }
 
 /** Makes the next sessions of somebody smaller, as it is proposed. @throws Refusal 409 where there is nothing to propose */
@@ -66,9 +63,10 @@ export async function easeIn(context: Context, challenge: OwnedChallenge, person
 	const proposed = reentryFor(row, now);
 	if (!proposed || (await isEased(context, person, proposed)))
 		throw new Refusal(409, `There is no way back to propose for ${person.name} at the moment.`);
+	const origin: Origin = { kind: 're-entry', id: context.ids.uuid() };
 	await context.db.transaction(async (tx) => {
 		for (const { share, fromDay, toDay } of proposed.steps)
-			await addOverride(withTransaction(context, tx), person, 'coach', {
+			await addOverride(withTransaction(context, tx), person, origin, {
 				target: { kind: 'day' },
 				change: { kind: 'scale', share },
 				fromDay,

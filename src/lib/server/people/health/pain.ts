@@ -8,6 +8,7 @@ import type { Session } from '$core/session';
 import type { Person } from '../../records/person';
 import { instant, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
+import { revokeOverrides } from '../../changes/overrides';
 import { settlePain } from './answers';
 
 /** Pain as somebody told of it. */
@@ -79,34 +80,35 @@ export async function notePain(
 			return exercise === null || withinLimits(exercise, spared);
 		})
 		.map((name) => ({ id: ids.uuid(), name }));
-	await tx.query(
-		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, made_by, made_at)
-		 select r.id, $2, jsonb_build_object('kind', 'exercise', 'exercise', r.name), '{"kind": "leave out"}', $3, null, $4, 'rule', $5
-		 from jsonb_to_recordset($1) as r(id uuid, name text)
-		 where not exists (select from override o where o.enrolment_id = $2 and o.made_by = 'rule' and o.removed_at is null
-			and o.target ->> 'exercise' = r.name)`,
-		// From the next day on: what was done of this one can still be corrected.
-		[
-			JSON.stringify(off),
-			enrolmentId,
-			(day ?? 0) + 1,
-			'it hurt; off until your coach has decided',
-			instant(now)
-		]
-	);
+	const incidentId = open?.id ?? ids.uuid();
 	const values = [said, pain?.area ?? null, pain?.kind ?? (read.isSharp ? 'sharp' : null), areas, intensity];
 	if (open)
 		await tx.query(
 			`update incident set said = $2, area = coalesce($3, area), feels = coalesce($4, feels), areas = $5, intensity = $6,
 				exercises = exercises || $7::text[] where id = $1`,
-			[open.id, ...values, added]
+			[incidentId, ...values, added]
 		);
 	else
 		await tx.query(
 			`insert into incident (id, enrolment_id, kind, day, said, area, feels, areas, intensity, exercises, at)
 			 values ($1, $2, 'pain', $3, $4, $5, $6, $7, $8, $9, $10)`,
-			[ids.uuid(), enrolmentId, day, ...values, exercises, instant(now)]
+			[incidentId, enrolmentId, day, ...values, exercises, instant(now)]
 		);
+	// One override for each report: withdrawing one leaves the others in force.
+	await tx.query(
+		`insert into override (id, enrolment_id, target, change, from_day, to_day, why, origin, origin_id, made_at)
+		 select r.id, $2, jsonb_build_object('kind', 'exercise', 'exercise', r.name), '{"kind": "leave out"}', $3, null, $4, 'incident', $5, $6
+		 from jsonb_to_recordset($1) as r(id uuid, name text)`,
+		// From the next day on: the result of this one can still be corrected.
+		[
+			JSON.stringify(off),
+			enrolmentId,
+			(day ?? 0) + 1,
+			'it hurt; off until your coach has decided',
+			incidentId,
+			instant(now)
+		]
+	);
 	// A moment later: what was done of this day stays what it was.
 	await settlePain(tx, participantId, now + 1);
 }
@@ -119,17 +121,13 @@ async function withdrawPain(
 	now: number
 ): Promise<void> {
 	if (day === null) return;
-	const withdrawn = await tx.query<{ exercises: string[] }>(
+	const withdrawn = await tx.query<{ id: string }>(
 		`update incident set decided_at = $3, decision = 'withdrawn', over_at = $3
-		 where enrolment_id = $1 and day = $2 and kind = 'pain' and decided_at is null returning exercises`,
+		 where enrolment_id = $1 and day = $2 and kind = 'pain' and decided_at is null returning id`,
 		[enrolmentId, day, instant(now)]
 	);
 	if (withdrawn.length === 0) return;
-	await tx.query(
-		`update override set removed_at = $3 where enrolment_id = $1 and made_by = 'rule' and removed_at is null
-			and change ->> 'kind' = 'leave out' and target ->> 'exercise' = any($2::text[])`,
-		[enrolmentId, withdrawn.flatMap(({ exercises }) => exercises), instant(now)]
-	);
+	for (const { id } of withdrawn) await revokeOverrides(tx, enrolmentId, { kind: 'incident', id }, now);
 	await settlePain(tx, participantId, now);
 }
 

@@ -370,10 +370,15 @@ create table override (
 	from_day int not null check (from_day >= 1),
 	to_day int,
 	why text not null check (length(why) between 1 and 300),
-	made_by text not null check (made_by in ('coach', 'participant', 'rule')),
+	-- What it came from; it is revoked by that. origin_id: the coach, incident, re-entry or adaptation.
+	origin text not null check (origin in ('coach', 'incident', 're-entry', 'adaptation', 'participant')),
+	origin_id uuid,
+	-- The exercise of target, or null for a day or block.
+	exercise text generated always as (target ->> 'exercise') stored,
 	made_at timestamptz not null,
 	removed_at timestamptz,
-	check (to_day >= from_day)
+	check (to_day >= from_day),
+	check (origin in ('coach', 'participant') or origin_id is not null)
 );
 create index override_enrolment on override (enrolment_id);
 

@@ -52,7 +52,7 @@ begin
 				from incident i left join coach c on c.id = i.decided_by
 				where i.enrolment_id = e.id and i.kind = 'pain' order by i.at desc, i.id limit 1),
 			'overrides', coalesce((select jsonb_agg(jsonb_build_object('id', o.id, 'target', o.target, 'change', o.change,
-					'fromDay', o.from_day, 'toDay', o.to_day, 'why', o.why, 'madeBy', o.made_by,
+					'fromDay', o.from_day, 'toDay', o.to_day, 'why', o.why, 'origin', jsonb_build_object('kind', o.origin, 'id', o.origin_id),
 					'madeAt', (extract(epoch from o.made_at) * 1000)::bigint,
 					'removedAt', (extract(epoch from o.removed_at) * 1000)::bigint) order by o.made_at, o.id)
 				from override o where o.enrolment_id = e.id), '[]'))

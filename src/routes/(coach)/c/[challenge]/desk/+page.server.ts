@@ -138,13 +138,18 @@ export const actions: Actions = {
 		const [day, share] = [Number(formText(form, 'day')), Number(formText(form, 'share'))];
 		const person = await ownPerson(event, formText(form, 'person'));
 		const done = await orFail(
-			addOverride(event.locals.app, person, 'coach', {
-				target: { kind: 'day' },
-				change: { kind: 'scale', share: share / 100 },
-				fromDay: day,
-				toDay: day,
-				why: 'Shorter, to fit the time you have'
-			})
+			addOverride(
+				event.locals.app,
+				person,
+				{ kind: 'coach', id: coachIn(event.locals).id },
+				{
+					target: { kind: 'day' },
+					change: { kind: 'scale', share: share / 100 },
+					fromDay: day,
+					toDay: day,
+					why: 'Shorter, to fit the time you have'
+				}
+			)
 		);
 		if ('failed' in done) return done.failed;
 		await fitAhead(event.locals.app, await ownChallenge(event));

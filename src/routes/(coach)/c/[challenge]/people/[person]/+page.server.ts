@@ -272,7 +272,8 @@ export const actions: Actions = {
 	},
 	differ: async (event) => {
 		const raw = overrideFrom(await event.request.formData());
-		const done = await orFail(addOverride(event.locals.app, await person(event), 'coach', raw));
+		const origin = { kind: 'coach', id: coachIn(event.locals).id } as const;
+		const done = await orFail(addOverride(event.locals.app, await person(event), origin, raw));
 		return 'failed' in done ? done.failed : { changed: true };
 	},
 	same: async (event) => {

@@ -100,11 +100,13 @@ describe('what is different for one person', () => {
 		await add('incident', first, 'Squat');
 		await add('incident', first, 'Plank');
 		const left = async () =>
-			(await overridesOf(context.db, who.enrolmentId, context.clock.now() + 1)).map(({ origin, target }) => [
-				origin.kind,
-				origin.id === first ? 1 : 2,
-				target.kind === 'exercise' && target.exercise
-			]);
+			(await overridesOf(context.db, who.enrolmentId, context.clock.now() + 1))
+				.map(({ origin, target }) => [
+					origin.kind,
+					origin.id === first ? 1 : 2,
+					target.kind === 'exercise' && target.exercise
+				])
+				.sort();
 		await revokeOverrides(
 			context.db,
 			who.enrolmentId,
@@ -113,8 +115,8 @@ describe('what is different for one person', () => {
 		);
 		expect(await left()).toEqual([
 			['adaptation', 2, 'Squat'],
-			['incident', 1, 'Squat'],
-			['incident', 1, 'Plank']
+			['incident', 1, 'Plank'],
+			['incident', 1, 'Squat']
 		]);
 		const ofExercise = { kind: 'incident', exercises: ['Squat'] } as const;
 		await revokeOverrides(context.db, who.enrolmentId, ofExercise, context.clock.now());

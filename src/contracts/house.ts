@@ -1,4 +1,4 @@
-import { array, number, object, string } from 'yup';
+import { number, object, string } from 'yup';
 import { COUNT_RULES, DEPTH_RULES, KNEE_RULES, LAST_REST_RULES, type HouseRules } from '$core/practice';
 import type { Assert, Same } from './same';
 import { tempoSchema } from './tempo';

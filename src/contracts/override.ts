@@ -1,9 +1,8 @@
 import { number, object } from 'yup';
-import type { Override, OverrideChange, OverrideTarget } from '$core/day';
+import type { Override } from '$core/day';
 import { LIMITS } from '$core/session';
 import { byKind } from './by-kind';
 import { daySpan } from './day-span';
-import type { Assert, Fits } from './same';
 import { tempoSchema } from './tempo';
 import { name, whole } from './values';
 

@@ -1,4 +1,4 @@
-import { expect, expectTypeOf, it } from 'vitest';
+import { expectTypeOf, it } from 'vitest';
 import type { Assert, Fits, Same } from './same';
 
 interface Narrow {

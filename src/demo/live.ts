@@ -203,8 +203,8 @@ async function tellWhere(
 /** Undoes what came in after an instant: the clock goes back to the real time. */
 export async function forgetAfter(context: Context, now: number): Promise<void> {
 	await context.db.transaction(async (tx) => {
-		await tx.query('delete from checkin where received_at > $1', [instant(now)]);
-		await tx.query('update checkin set replaced_at = null where replaced_at > $1', [instant(now)]);
+		await tx.query('delete from result where received_at > $1', [instant(now)]);
+		await tx.query('update result set replaced_at = null where replaced_at > $1', [instant(now)]);
 		await tx.query('delete from excuse where at > $1', [instant(now)]);
 		await tx.query('delete from presence where at > $1', [instant(now)]);
 		for (const table of [
@@ -224,7 +224,6 @@ export async function forgetAfter(context: Context, now: number): Promise<void> 
 		await tx.query('update push_subscription set look_at = $1', [instant(now)]);
 		await tx.query('delete from measure where at > $1', [instant(now)]);
 		await tx.query('update coach set digested_on = null');
-		await tx.query('delete from session_again where received_at > $1', [instant(now)]);
 	});
 	await rebuild(context);
 }

@@ -67,10 +67,10 @@ describe('a backup of the embedded database', () => {
 			expect.stringMatching(new RegExp(`^Restored what was backed up on .* \\(schema ${NEWEST}\\)`)) as string
 		]);
 		const again = await openPglite(back);
-		const rows = await again.query<{ id: string }>('select id from checkin');
+		const rows = await again.query<{ id: string }>('select id from result');
 		const kept = new Set(rows.map(({ id }) => id));
 		expect(before.filter(({ id }) => !kept.has(id))).toEqual([]);
-		for (const table of ['enrolment', 'checkin', 'set_log', 'challenge', 'plan_day', 'session_version'])
+		for (const table of ['enrolment', 'result', 'result_set', 'challenge', 'plan_day', 'session_version'])
 			await again.query(`select * from ${table}`);
 		await again.close();
 	}, 180_000);

@@ -53,7 +53,7 @@ it('a process killed while 300 check-ins come in has lost none that it acknowled
 	await server.stop();
 
 	const db = await openPglite(directory);
-	const [{ n } = { n: 0 }] = await db.query<{ n: number }>('select count(*)::int as n from checkin');
+	const [{ n } = { n: 0 }] = await db.query<{ n: number }>('select count(*)::int as n from result');
 	expect(n).toBe(PEOPLE * DAYS);
 	const summaries = () =>
 		db.query<{ id: string; strip: object }>('select id, strip from enrolment order by id');

@@ -287,7 +287,7 @@ async function lostAfter(directory: string, ids: string[]): Promise<number | nul
 		return null;
 	}
 	try {
-		const rows = await db.query<{ id: string }>('select id from checkin where id = any($1)', [ids]);
+		const rows = await db.query<{ id: string }>('select id from result where id = any($1)', [ids]);
 		// Everything can be read: no page is torn.
 		for (const table of ['enrolment', 'checkin', 'challenge', 'plan_day', 'session_version'])
 			await db.query(`select * from ${table}`);

@@ -158,13 +158,14 @@ async function checkins(context: Context, coachId: CoachId): Promise<void> {
 				await timed(() =>
 					context.db.transaction(async (tx) => {
 						await tx.query(
-							`insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, received_at, replaced_at)
-							 values ($1, $2, $3, $4, 'part', 0.5, 'on time', $5, $5)`,
+							`insert into result (id, enrolment_id, kind, day, version_id, credit, standing, received_at, replaced_at)
+							 values ($1, $2, 'planned', $3, $4, 0.5, 'on time', $5, $5)`,
 							[id, person.enrolmentId, day, first?.version, instant(NOW - spare++)]
 						);
 						for (const set of sets)
 							await tx.query(
-								'insert into set_log (checkin_id, block, part, set, amount, kg) values ($1, $2, $3, $4, $5, $6)',
+								`insert into result_set (result_id, block, part, set, exercise, is_substitute, unit, amount, kg)
+								 values ($1, $2, $3, $4, 'Squat', false, 'reps', $5, $6)`,
 								[id, set.block, set.part, set.set, set.amount, set.kg]
 							);
 					})

@@ -31,8 +31,8 @@ async function lived({ db, clock }: Context, { id }: OwnedChallenge): Promise<vo
 		JSON.stringify(strip)
 	]);
 	await db.query(
-		`insert into checkin (id, enrolment_id, day, done, credit, standing, effort, energy, received_at, well)
-		 select gen_random_uuid(), e.id, d, 'all', 1, 'on time', 7, 4, $2::timestamptz - make_interval(days => $3 - d), '{"mood": 4}'
+		`insert into result (id, enrolment_id, kind, day, credit, standing, effort, energy, received_at, well)
+		 select gen_random_uuid(), e.id, 'planned', d, 1, 'on time', 7, 4, $2::timestamptz - make_interval(days => $3 - d), '{"mood": 4}'
 		 from enrolment e, generate_series(1, $3) d where e.challenge_id = $1`,
 		[id, instant(now), DAYS]
 	);

@@ -249,7 +249,7 @@ export class Load {
 /** What is wrong with what a database holds, by what was acknowledged; nothing is wrong when it is empty. */
 export async function compare(db: Database, world: SoakWorld, load: Load): Promise<string[]> {
 	const rows = await db.query<{ id: string; enrolment: string; day: number; current: boolean }>(
-		'select id, enrolment_id as enrolment, day, replaced_at is null as current from checkin'
+		'select id, enrolment_id as enrolment, day, replaced_at is null as current from result'
 	);
 	const kept = new Set(rows.map(({ id }) => id));
 	const wrong = [...load.acknowledged].filter((id) => !kept.has(id)).map((id) => `check-in ${id} is lost`);

@@ -8,7 +8,7 @@ import { makeWorld, testContext, type TestContext, sharedWorld } from '../suppor
 /** What stands for a day, after corrections. */
 const received = async (at: TestContext, person: Person, day: number) => {
 	const rows = await at.db.query<{ id: string }>(
-		'select id from checkin where enrolment_id = $1 and day = $2 and replaced_at is null',
+		'select id from result where enrolment_id = $1 and day = $2 and replaced_at is null',
 		[person.enrolmentId, day]
 	);
 	return rows[0] ? ownCheckin(at, person, rows[0].id) : null;
@@ -98,7 +98,7 @@ describe('a check-in', () => {
 		expect(all.filter((receipt) => receipt.fresh)).toHaveLength(1);
 		expect(new Set(all.map(({ id: i, credit, standing }) => `${i} ${credit} ${standing}`)).size).toBe(1);
 		expect(
-			await rows('select count(*)::int as n from checkin where enrolment_id = $1', bogota.enrolmentId)
+			await rows('select count(*)::int as n from result where enrolment_id = $1', bogota.enrolmentId)
 		).toBe(1);
 	});
 
@@ -109,7 +109,7 @@ describe('a check-in', () => {
 		expect(receipt.credit).toBe(0);
 		expect(
 			await rows(
-				'select count(*)::int as n from checkin where enrolment_id = $1 and day = 3',
+				'select count(*)::int as n from result where enrolment_id = $1 and day = 3',
 				oslo.enrolmentId
 			)
 		).toBe(2);
@@ -232,7 +232,7 @@ describe('how somebody is', () => {
 	it('is kept, part by part of a day', async () => {
 		const well = { mood: 2, soreness: { calves: 3, chest: 1 }, waterLitres: 1.5, fuelMet: false };
 		context.at(NOON);
-		await context.db.query('delete from checkin where enrolment_id = $1', [auckland.enrolmentId]);
+		await context.db.query('delete from result where enrolment_id = $1', [auckland.enrolmentId]);
 		await send(auckland, 2, { done: 'none', well });
 		await send(auckland, 2, {
 			done: 'all',

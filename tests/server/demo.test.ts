@@ -38,7 +38,7 @@ async function rollAt(db: Database, now: number): Promise<Roll> {
 }
 const everything = (db: Database) =>
 	db.query(
-		'select id, enrolment_id, day, done, credit, standing, effort, hurts, note, received_at from checkin order by id'
+		'select id, enrolment_id, day, credit, standing, effort, hurts, note, received_at from result order by id'
 	);
 
 describe('the demo world', () => {
@@ -71,7 +71,7 @@ describe('the demo world', () => {
 			).toEqual([]);
 		expect(
 			await one.query(
-				`select m.id from message m join checkin c on c.id = m.about where m.at < c.received_at or m.at > c.received_at + interval '2 days'`
+				`select m.id from message m join result c on c.id = m.about where m.at < c.received_at or m.at > c.received_at + interval '2 days'`
 			)
 		).toEqual([]);
 	});
@@ -99,7 +99,7 @@ describe('the demo world', () => {
 
 	it('nobody has checked in for a day before it was open for them, or in the future', async () => {
 		const [{ n } = { n: -1 }] = await one.query<{ n: number }>(
-			'select count(*)::int as n from checkin where received_at > $1',
+			'select count(*)::int as n from result where received_at > $1',
 			[new Date(NOW).toISOString()]
 		);
 		expect(n).toBe(0);

@@ -110,7 +110,7 @@ describe('what each gets', () => {
 		expect(await names(3)).toEqual(['Squat', 'Chair plank']);
 		expect((await row(1, Date.parse('2026-11-23T13:00:00Z')))?.differs).toBe(false);
 		expect((await row(1))?.differs).toBe(true);
-		await context.db.query('delete from checkin');
+		await context.db.query('delete from result');
 	});
 
 	it('is over the time of whoever has less, and a minute is no matter', async () => {

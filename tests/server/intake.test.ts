@@ -235,7 +235,7 @@ describe('a hold', () => {
 		context.at('2026-11-30T12:00:00Z');
 		const { days } = await standingOf(context, await me());
 		expect(days.slice(0, 5).map(({ state }) => state)).toEqual(['done', 'held', 'held', 'held', 'held']);
-		await context.db.query('delete from checkin');
+		await context.db.query('delete from result');
 	});
 
 	it('is about what was asked: another sign holds in spite of a clearance', async () => {

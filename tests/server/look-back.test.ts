@@ -123,7 +123,7 @@ describe('the way back', () => {
 				change: { kind: 'scale', share: 0.7 },
 				fromDay: 8,
 				toDay: 8,
-				madeBy: 'coach'
+				origin: { kind: 're-entry' }
 			},
 			{ change: { kind: 'scale', share: 0.85 }, fromDay: 9, toDay: 9 }
 		]);

@@ -63,7 +63,7 @@ describe('what is different for one person', () => {
 		});
 		// What was asked stays what was asked, also when the difference is taken back.
 		const [row] = await context.db.query<{ prescribed: unknown[] }>(
-			'select prescribed from checkin where id = $1',
+			'select prescribed from result where id = $1',
 			[id]
 		);
 		expect(row?.prescribed).toEqual(session?.asked);

@@ -57,7 +57,7 @@ it('somebody takes out all that is kept of them, and of nobody else', async () =
 	const text = JSON.stringify(data);
 	for (const said of SAID) expect(text).toContain(said);
 	expect(data.challenges).toMatchObject([
-		{ name: 'Hut weeks', checkins: [{ day: 1, sets: [{ block: 0, set: 1, amount: 10 }] }] }
+		{ name: 'Hut weeks', results: [{ kind: 'planned', day: 1, sets: [{ block: 0, set: 1, amount: 10 }] }] }
 	]);
 	expect(data.records.health_look).toMatchObject([{ who: 'Runa' }]);
 	expect(data.records.consent).toMatchObject([{ version: 1, given_by: 'participant' }]);
@@ -104,7 +104,7 @@ it('once deleted nothing of it is left anywhere; what was done counts on without
 	});
 	// What is worked out of sets says what somebody can.
 	await context.db.query(
-		`update checkin set best = '{"exercise": "Pia’s best"}', sides = '[{"exercise": "Pia’s sides"}]'`
+		`update result set best = '{"exercise": "Pia’s best"}', sides = '[{"exercise": "Pia’s sides"}]'`
 	);
 	await forget({ ...context, config }, oslo!.participantId);
 	expect((await teamsOf(context.db, world.challenge.id)).teams[0]?.people).toEqual([pair[1]]);

@@ -80,9 +80,11 @@ describe('a session that is done again', () => {
 	it('is taken out and deleted with the rest', async () => {
 		await again({ note: 'once more' });
 		const mine = await ownDataOf(context, oslo.participantId);
-		expect(mine.challenges[0]?.records.session_again).toMatchObject([{ day: 3, note: 'once more' }]);
+		expect(mine.challenges[0]?.results).toContainEqual(
+			expect.objectContaining({ kind: 'again', day: 3, note: 'once more' })
+		);
 		await forget({ ...context, config: { dataDirectory: '/nowhere' } }, oslo.participantId);
-		expect(await context.db.query('select 1 from session_again')).toEqual([]);
+		expect(await context.db.query("select 1 from result where kind = 'again'")).toEqual([]);
 	});
 });
 
@@ -125,7 +127,7 @@ describe('work beyond the plan', () => {
 describe('the parts of a day', () => {
 	const run = (seconds: number) => ({ seconds, scores: [], hurts: [] });
 	const storedRun = async () =>
-		(await context.db.query<{ run: unknown }>('select run from checkin where replaced_at is null'))[0]?.run;
+		(await context.db.query<{ run: unknown }>('select run from result where replaced_at is null'))[0]?.run;
 	it('keep the time of both, and of what was corrected the time that it took', async () => {
 		await send({ done: 'part', sets: [], run: run(600) });
 		const second = context.ids.uuid();

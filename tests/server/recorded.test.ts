@@ -69,7 +69,7 @@ describe('a result that a coach was told', () => {
 		await record([1]);
 		await record([1], { share: '25' });
 		const rows = await context.db.query<{ stands: boolean }>(
-			'select replaced_at is null as stands from checkin where day = 1'
+			'select replaced_at is null as stands from result where day = 1'
 		);
 		expect(rows.filter(({ stands }) => stands)).toHaveLength(1);
 		expect((await days())[0]?.[0]).toBe('partial');

@@ -17,7 +17,7 @@ const me = world.people[0]!;
 const store = { ...context, config: storeIn('/nonexistent') };
 
 it.each<[string, string, (id: string, person: Person) => Promise<unknown>]>([
-	['a check-in', 'checkin', (id, person) => checkIn(context, person, { id, day: 3, done: 'all' })],
+	['a check-in', 'result', (id, person) => checkIn(context, person, { id, day: 3, done: 'all' })],
 	['a message', 'message', (id, person) => writeToCoach(context, person, { id, text: 'Better today.' })],
 	[
 		'a measure',

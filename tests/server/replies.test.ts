@@ -119,7 +119,7 @@ describe('a coach’s own lines', () => {
 		const about = await send(oslo, { day: 2, effort: 9 });
 		// Five sessions make no round number: the reason is put there.
 		await context.db.query(
-			`update checkin set best = '{"before": 1, "gain": {"exercise": "Plank"}}', effort = 9`
+			`update result set best = '{"before": 1, "gain": {"exercise": "Plank"}}', effort = 9`
 		);
 		const kinds = async () =>
 			(await inNeed({ app: context }, world.challenge, context.clock.now()))

@@ -92,7 +92,7 @@ describe('what an enrolment adds up to', () => {
 		const person = world.people[2]!;
 		await fc.assert(
 			fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 12 }), async (steps) => {
-				await context.db.query('delete from checkin where enrolment_id = $1', [person.enrolmentId]);
+				await context.db.query('delete from result where enrolment_id = $1', [person.enrolmentId]);
 				await context.db.query('delete from excuse where enrolment_id = $1', [person.enrolmentId]);
 				await context.db.query('delete from pause where enrolment_id = $1', [person.enrolmentId]);
 				await context.db.query('update plan_day set cancelled = null, cancelled_at = null');
@@ -126,7 +126,7 @@ describe('what an enrolment adds up to', () => {
 							});
 						else {
 							const [current] = await context.db.query<{ id: string }>(
-								'select id from checkin where enrolment_id = $1 and day = $2 and replaced_at is null',
+								'select id from result where enrolment_id = $1 and day = $2 and replaced_at is null',
 								[person.enrolmentId, day]
 							);
 							const sets = act === 'part' ? [{ block: 0, part: 0, set: 1, amount: 7 }] : null;

@@ -31,7 +31,7 @@ describe('a disk without room', () => {
 		expect(refused).toBeInstanceOf(DiskFull);
 		expect(refused).toMatchObject({ status: 503 });
 		expect(refused.message).toContain('The server’s disk is full');
-		expect(await context.db.query('select 1 from checkin')).toEqual([]);
+		expect(await context.db.query('select 1 from result')).toEqual([]);
 		low = false;
 		expect(await checkIn(context, person, done)).toMatchObject({ credit: 1 });
 	});

@@ -26,7 +26,7 @@ const send = (more: object) =>
 	checkIn(context, oslo, { id: context.ids.uuid(), day: 3, done: 'all', ...more });
 const dayThree = async () => (await standingOf(context, oslo)).days[2];
 const offered = async () =>
-	(await context.db.query<{ offered: boolean }>('select offered from checkin where replaced_at is null'))[0]
+	(await context.db.query<{ offered: boolean }>('select offered from result where replaced_at is null'))[0]
 		?.offered;
 
 describe('a result that a device kept', () => {
@@ -47,7 +47,7 @@ describe('a result that a device kept', () => {
 			const id = context.ids.uuid();
 			const made = await send({ id, doneAt: at(NOON) + off, sentAt: at('2026-11-26T20:00:00Z') + off });
 			expect(made).toMatchObject({ standing: 'on time' });
-			await context.db.query('delete from checkin where id = $1', [id]);
+			await context.db.query('delete from result where id = $1', [id]);
 		}
 	});
 	it('is taken as it comes where it says to be done before its day, or after now', async () => {
@@ -56,9 +56,7 @@ describe('a result that a device kept', () => {
 		expect(await send({ doneAt: at('2026-11-24T12:00:00Z'), sentAt: now })).toMatchObject({
 			standing: 'late'
 		});
-		const [first] = await context.db.query<{ id: string }>(
-			'select id from checkin where replaced_at is null'
-		);
+		const [first] = await context.db.query<{ id: string }>('select id from result where replaced_at is null');
 		expect(await send({ doneAt: now + HOUR, sentAt: now, replaces: first?.id })).toMatchObject({
 			standing: 'late'
 		});
@@ -202,7 +200,7 @@ describe('what a run tells beside its sets', () => {
 			sentAt: at(NOON)
 		});
 		const [row] = await context.db.query<{ run: unknown; started: number; beyond: unknown }>(
-			'select run, beyond, started_at as started from checkin'
+			'select run, beyond, started_at as started from result'
 		);
 		expect(row).toEqual({ run, beyond, started: at(NOON) - 1200_000 });
 		expect((await openDay(context, oslo, 3)).checkin?.sets).toEqual(sets);

@@ -54,7 +54,7 @@ describe('a correction', () => {
 		expect(second).toMatchObject({ standing: 'on time', credit: 0.2 });
 		expect(await dayOf(0, 3)).toMatchObject({ state: 'partial', credit: 0.2 });
 		const rows = await context.db.query<{ standing: string; replaced: boolean }>(
-			'select standing, replaced_at is not null as replaced from checkin order by received_at'
+			'select standing, replaced_at is not null as replaced from result order by received_at'
 		);
 		expect(rows).toEqual([
 			{ standing: 'on time', replaced: true },
@@ -106,7 +106,7 @@ describe('a move', () => {
 			const after = await Promise.all([1, 2, 3].map((day) => dayOf(0, day)));
 			expect(after).toEqual(before);
 			await expect(send(0, 1)).resolves.toMatchObject({ standing: 'after close' });
-			await context.db.query('delete from checkin where day = 1');
+			await context.db.query('delete from result where day = 1');
 			await rebuild(context);
 		}
 	});

@@ -18,10 +18,8 @@ export type OverrideChange =
 	| { kind: 'rest'; seconds: number };
 
 /** Causes of an override; it is revoked by its cause. */
-export const ORIGINS = ['coach', 'incident', 're-entry', 'adaptation', 'participant'] as const;
-
 export interface Origin {
-	kind: (typeof ORIGINS)[number];
+	kind: 'coach' | 'incident' | 're-entry' | 'adaptation' | 'participant';
 	/** Id of the coach, incident, re-entry or adaptation; null if unknown. */
 	id: string | null;
 }

@@ -157,7 +157,7 @@ export async function refreshPrescribed(
 			and v.session_id in (select s.id from session s join challenge ch on ch.coach_id = s.coach_id where ch.id = $1)
 			and v.prescribed_from > $2
 			and not exists (select 1 from plan_day p where p.version_id = v.id)
-			and not exists (select 1 from checkin c where c.version_id = v.id)`,
+			and not exists (select 1 from result c where c.version_id = v.id)`,
 		[challengeId, dateIn(FIRST_ZONE, context.clock.now())]
 	);
 }

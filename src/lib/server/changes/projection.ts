@@ -5,7 +5,9 @@
 import { foldAttendance, type AttendanceRecords } from '$core/attendance';
 import type { Context } from '../platform/context';
 import { instant, type Queries } from '../platform/db/database';
-import type { ChallengeId, EnrolmentId } from '../platform/ids';
+import { IS_CURRENT } from '../records/facts';
+import { projectPerformance } from './performance';
+import type { ChallengeId, EnrolmentId, ParticipantId } from '../platform/ids';
 
 interface Row extends AttendanceRecords {
 	id: EnrolmentId;
@@ -17,16 +19,16 @@ function recordsOf(tx: Queries, ids: readonly EnrolmentId[]): Promise<Row[]> {
 		`select e.id, ch.days,
 			coalesce((select jsonb_agg(jsonb_build_object('day', c.day, 'credit', c.credit, 'pain', c.hurts is not null,
 				'standing', c.standing, 'at', (extract(epoch from c.received_at) * 1000)::bigint,
-				'first', (select (extract(epoch from min(f.received_at)) * 1000)::bigint from checkin f
-					where f.enrolment_id = c.enrolment_id and f.day = c.day)))
-				from checkin c where c.enrolment_id = e.id and c.replaced_at is null), '[]') as checkins,
+				'first', (select (extract(epoch from min(f.received_at)) * 1000)::bigint from result f
+					where f.enrolment_id = c.enrolment_id and f.day = c.day and f.kind = 'planned')))
+				from result c where c.enrolment_id = e.id and ${IS_CURRENT}), '[]') as checkins,
 			coalesce((select jsonb_agg(jsonb_build_object('day', x.day, 'at', (extract(epoch from x.at) * 1000)::bigint))
 				from excuse x where x.enrolment_id = e.id), '[]') as excuses,
 			coalesce((select jsonb_agg(jsonb_build_object('fromDay', p.from_day, 'toDay', p.to_day,
 				'at', (extract(epoch from p.at) * 1000)::bigint))
 				from pause p where p.enrolment_id = e.id), '[]') as pauses,
 			coalesce((select jsonb_agg(jsonb_build_object('at', (extract(epoch from l.done_at) * 1000)::bigint,
-				'credit', l.credit, 'counts', l.counts)) from shelf_log l where l.enrolment_id = e.id), '[]') as extras,
+				'credit', l.credit, 'counts', l.counts)) from result l where l.enrolment_id = e.id and l.kind = 'extra'), '[]') as extras,
 			coalesce((select jsonb_agg(jsonb_build_object('day', d.day, 'at', (extract(epoch from d.cancelled_at) * 1000)::bigint))
 				from plan_day d where d.challenge_id = e.challenge_id and d.cancelled is not null), '[]') as cancelled
 		 from enrolment e join challenge ch on ch.id = e.challenge_id
@@ -72,12 +74,21 @@ export async function projectChallenge(tx: Queries, challengeId: ChallengeId): P
 /** People whose days are worked out in one go. */
 const AT_ONCE = 200;
 
-/** Works out every enrolment's days anew. @returns how many there are */
+/** Rebuilds the projections of every enrolment and participant. @returns number of enrolments */
 export async function rebuild({ db }: Pick<Context, 'db'>): Promise<number> {
-	const all = await db.query<{ id: EnrolmentId }>('select id from enrolment order by id');
+	const all = await db.query<{ id: EnrolmentId; participantId: ParticipantId }>(
+		'select id, participant_id as "participantId" from enrolment order by participant_id, id'
+	);
 	for (let i = 0; i < all.length; i += AT_ONCE) {
-		const ids = all.slice(i, i + AT_ONCE).map(({ id }) => id);
-		await db.transaction((tx) => project(tx, ids));
+		const some = all.slice(i, i + AT_ONCE);
+		const people = [...new Set(some.map(({ participantId }) => participantId))];
+		await db.transaction(async (tx) => {
+			await project(
+				tx,
+				some.map(({ id }) => id)
+			);
+			await projectPerformance(tx, people);
+		});
 	}
 	return all.length;
 }

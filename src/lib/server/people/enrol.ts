@@ -174,10 +174,7 @@ function enrolSome(
 /** Takes somebody off who has not checked in yet; a record that exists is not thrown away. @throws Refusal 409 */
 export function unenrol({ db }: Context, person: OwnPerson): Promise<void> {
 	return db.transaction(async (tx) => {
-		const [used] = await tx.query(
-			'select 1 from checkin where enrolment_id = $1 union all select 1 from shelf_log where enrolment_id = $1 limit 1',
-			[person.id]
-		);
+		const [used] = await tx.query('select 1 from result where enrolment_id = $1 limit 1', [person.id]);
 		if (used)
 			throw new Refusal(409, `${person.name} has checked in; what came in stays. Revoke the link instead.`);
 		await tx.query('delete from enrolment where id = $1', [person.id]);

@@ -25,12 +25,17 @@ export interface CheckinFacts {
 	enteredBy: string | null;
 }
 
-/** The columns of those, of a table `checkin c`. */
-export const CHECKIN_FACTS = `c.id, c.done, c.credit, c.standing, c.effort, c.energy, c.sleep_hours as "sleepHours", c.well,
-	c.hurts, c.note, c.beyond, c.received_at as "receivedAt",
+/** The columns of `CheckinFacts` from a table `result c`. */
+export const CHECKIN_FACTS = `c.id, case when c.credit >= 1 then 'all' when c.credit > 0 then 'part' else 'none' end as done, c.credit,
+	coalesce(c.standing, 'on time') as standing, c.effort, c.energy, c.sleep_hours as "sleepHours", c.well, c.hurts, c.note, c.beyond,
+	c.received_at as "receivedAt",
 	(select entered.name from coach entered where entered.id = c.entered_by) as "enteredBy"`;
 
-/** The sets of a table `checkin c`, as one column. */
-export const SETS_OF_CHECKIN = `coalesce((select jsonb_agg(jsonb_build_object('block', s.block, 'part', s.part, 'set', s.set,
-	'amount', s.amount, 'kg', s.kg, 'left', s.left_side, 'right', s.right_side, 'effort', s.effort, 'used', s.used)
-	order by s.block, s.part, s.set) from set_log s where s.checkin_id = c.id), '[]')`;
+/** Whether a row of a table `result c` is the current result of its day. */
+export const IS_CURRENT = `c.kind = 'planned' and c.replaced_at is null`;
+
+/** The sets of a table `result c`, as one column of `LoggedSet[]`. */
+export const SETS = `coalesce((select jsonb_agg(jsonb_build_object('block', s.block, 'part', s.part, 'set', s.set,
+	'amount', s.amount, 'kg', s.kg, 'left', s.left_side, 'right', s.right_side, 'effort', s.effort,
+	'used', case when s.is_substitute then s.exercise end)
+	order by s.block, s.part, s.set) from result_set s where s.result_id = c.id), '[]')`;

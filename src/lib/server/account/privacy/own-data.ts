@@ -23,6 +23,7 @@ const OF_PERSON = [
 	'suited',
 	'document',
 	'measure',
+	'performance',
 	'picture',
 	// What coaches note for themselves about somebody is about them all the same (GDPR, article 15).
 	'private_note'
@@ -31,8 +32,6 @@ const OF_ENROLMENT = [
 	'excuse',
 	'pause',
 	'override',
-	'shelf_log',
-	'session_again',
 	'presence',
 	'message',
 	'letter',
@@ -60,7 +59,8 @@ export interface OwnData {
 		enrolment: Record<string, unknown>;
 		/** Their team, and their buddies by the names that those chose. */
 		company: { team: string | null; buddies: string[] };
-		checkins: Record<string, unknown>[];
+		/** Every result with its sets, corrected ones included. */
+		results: Record<string, unknown>[];
 		records: Record<(typeof OF_ENROLMENT)[number], Record<string, unknown>[]>;
 	}[];
 }
@@ -116,10 +116,10 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
 		const own = {} as OwnData['challenges'][number]['records'];
 		for (const table of OF_ENROLMENT)
 			own[table] = (await rowsOf(db, table, 'enrolment_id', enrolmentId)).map(withoutSecret);
-		const checkins = await db.query<{ row: Record<string, unknown> }>(
-			`select to_jsonb(c) || jsonb_build_object('sets', coalesce((select jsonb_agg(to_jsonb(s) - 'checkin_id'
-				order by s.block, s.part, s.set) from set_log s where s.checkin_id = c.id), '[]')) as row
-			 from checkin c where c.enrolment_id = $1 order by c.day, c.received_at`,
+		const results = await db.query<{ row: Record<string, unknown> }>(
+			`select to_jsonb(r) || jsonb_build_object('sets', coalesce((select jsonb_agg(to_jsonb(s) - 'result_id'
+				order by s.block, s.part, s.set) from result_set s where s.result_id = r.id), '[]')) as row
+			 from result r where r.enrolment_id = $1 order by r.day, r.received_at`,
 			[enrolmentId]
 		);
 		const [enrolment] = await rowsOf(db, 'enrolment', 'id', enrolmentId);
@@ -127,7 +127,7 @@ export async function ownDataOf({ db, clock }: Context, id: ParticipantId): Prom
 			...challenge,
 			enrolment: without(enrolment ?? {}),
 			company: await ownCompany(db, enrolmentId),
-			checkins: checkins.map(({ row }) => row),
+			results: results.map(({ row }) => row),
 			records: own
 		});
 	}
@@ -172,24 +172,20 @@ export async function forget(
 		await tx.query('update deed set enrolment_id = null where enrolment_id = any($1::uuid[])', [ids]);
 		await tx.query('update enrolment set team_id = null, buddies = null where id = any($1::uuid[])', [ids]);
 		await tx.query(
-			'delete from set_log where checkin_id in (select id from checkin where enrolment_id = any($1::uuid[]))',
+			'delete from result_set where result_id in (select id from result where enrolment_id = any($1::uuid[]))',
 			[ids]
 		);
-		await tx.query(`delete from checkin where enrolment_id = any($1::uuid[]) and replaced_at is not null`, [
-			ids
-		]);
 		await tx.query(
-			`update checkin set effort = null, energy = null, sleep_hours = null, well = '{}', hurts = null, note = null, prescribed = null, run = null, beyond = '[]',
-				sides = '[]', best = null
+			`delete from result where enrolment_id = any($1::uuid[]) and (replaced_at is not null or kind = 'again')`,
+			[ids]
+		);
+		await tx.query(
+			`update result set effort = null, energy = null, sleep_hours = null, well = '{}', hurts = null, note = null, prescribed = null,
+				run = null, beyond = '[]', sides = '[]', best = null
 			 where enrolment_id = any($1::uuid[])`,
 			[ids]
 		);
-		await tx.query(
-			`update shelf_log set effort = null, hurts = null, note = null where enrolment_id = any($1::uuid[])`,
-			[ids]
-		);
 		for (const table of [
-			'session_again',
 			'presence',
 			'reach',
 			'message',
@@ -246,8 +242,8 @@ export const keptOf = async (
 			consentAt: number | null;
 			link: { madeAt: number | null; madeBy: string | null; devices: number };
 		}>(
-			`select (select count(*)::int from checkin c join enrolment e on e.id = c.enrolment_id
-					where e.participant_id = $1) as checkins,
+			`select (select count(*)::int from result c join enrolment e on e.id = c.enrolment_id
+					where e.participant_id = $1 and c.kind = 'planned') as checkins,
 				(select count(*)::int from screening s where s.participant_id = $1) as answers,
 				(select count(*)::int from health_look l where l.participant_id = $1) as looks,
 				(select max(at) from consent k where k.participant_id = $1) as "consentAt",

@@ -123,33 +123,21 @@ interface CameIn extends CheckinFacts {
 	reply: { by: string | null; text: string } | null;
 }
 
-/** Check-ins of a challenge, what was taken from its shelf and what was done again, received within (from, to]: reports of pain first, then the newest. */
+/** Results of a challenge of every kind, received within (from, to]: reports of pain first, then the newest. */
 export function cameIn(db: Queries, challengeId: ChallengeId, from: number, to: number): Promise<CameIn[]> {
 	return db.query<CameIn>(
-		`select r.*, m.one as reply from (select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, null as shelf, false as again
-		 from checkin c
+		`select ${CHECKIN_FACTS}, c.enrolment_id as "enrolmentId", p.name, c.day, case when c.kind = 'extra' then s.name end as shelf,
+			c.kind = 'again' as again, m.one as reply
+		 from result c
 		 join enrolment e on e.id = c.enrolment_id
 		 join participant p on p.id = e.participant_id
-		 where e.challenge_id = $1 and c.replaced_at is null and c.received_at > $2 and c.received_at <= $3
-		 union all
-		 select l.id, case when l.credit >= 1 then 'all' else 'part' end, l.credit, 'on time', l.effort, null, null, '{}', l.hurts, l.note, '[]',
-			l.done_at, null, l.enrolment_id, p.name, null, s.name, false
-		 from shelf_log l
-		 join enrolment e on e.id = l.enrolment_id
-		 join participant p on p.id = e.participant_id
-		 join session_version v on v.id = l.version_id
-		 join session s on s.id = v.session_id
-		 where e.challenge_id = $1 and l.done_at > $2 and l.done_at <= $3
-		 union all
-		 select a.id, 'all', 1, 'on time', a.effort, null, null, '{}', a.hurts, a.note, '[]', a.received_at, null, a.enrolment_id, p.name, a.day, null, true
-		 from session_again a
-		 join enrolment e on e.id = a.enrolment_id
-		 join participant p on p.id = e.participant_id
-		 where e.challenge_id = $1 and a.received_at > $2 and a.received_at <= $3
-		 ) r left join lateral (
+		 left join session_version v on v.id = c.version_id
+		 left join session s on s.id = v.session_id
+		 left join lateral (
 			select jsonb_build_object('by', co.name, 'text', m.body) as one from message m left join coach co on co.id = m.coach_id
-			where m.about = r.id and m.at <= $3 order by m.at desc, m.id limit 1) m on true
-		 order by r.hurts is null, r."receivedAt" desc limit 200`,
+			where m.about = c.id and m.at <= $3 order by m.at desc, m.id limit 1) m on true
+		 where e.challenge_id = $1 and c.replaced_at is null and c.received_at > $2 and c.received_at <= $3
+		 order by c.hurts is null, c.received_at desc limit 200`,
 		[challengeId, instant(from), instant(to)]
 	);
 }

@@ -24,11 +24,9 @@ interface CameIn {
 
 async function cameInById(db: Queries, { id }: OwnedChallenge, about: string): Promise<CameIn> {
 	const [found] = await db.query<CameIn>(
-		`select r.enrolment_id as "enrolmentId", r.day, r.hurts from (
-			select id, enrolment_id, day, hurts from checkin where id = $1 and replaced_at is null
-			union all select id, enrolment_id, null, hurts from shelf_log where id = $1
-			union all select id, enrolment_id, day, hurts from session_again where id = $1) r
-		 join enrolment e on e.id = r.enrolment_id where e.challenge_id = $2`,
+		`select r.enrolment_id as "enrolmentId", r.day, r.hurts
+		 from result r join enrolment e on e.id = r.enrolment_id
+		 where r.id = $1 and r.replaced_at is null and e.challenge_id = $2`,
 		[idOf(about, 'result'), id]
 	);
 	if (!found) throw notFound('result');

@@ -31,7 +31,7 @@ interface Invited {
 
 /** Whether an enrolment `e` of a participant `p` has never been opened. */
 const UNOPENED = `p.answered_at is null and not exists (select from participant_login d where d.enrolment_id = e.id)
-	and not exists (select from checkin k where k.enrolment_id = e.id)`;
+	and not exists (select from result k where k.enrolment_id = e.id and k.kind = 'planned')`;
 
 /** People of a challenge who are still in it, with when they were last invited. @param only one of them; null: those who have never been here */
 const peopleFor = (db: Queries, { id }: OwnedChallenge, only: EnrolmentId | null): Promise<Invited[]> =>

@@ -6,6 +6,7 @@ import { CHECKINS_SEEN, type CheckinSeen, type TriageFacts } from '$core/triage'
 import { instant, type Queries } from '../../platform/db/database';
 import type { EnrolmentId } from '../../platform/ids';
 import { REACHES_SHOWN, type Reach } from './reaches';
+import { IS_CURRENT } from '../../records/facts';
 
 /** As it stood at an instant, or as it stands. */
 interface Facts {
@@ -45,7 +46,7 @@ async function read(
 		 left join lateral (select jsonb_agg(jsonb_build_object('day', c.day, 'at', ${ms('coalesce(c.done_at, c.received_at)')},
 				'credit', c.credit, 'effort', c.effort, 'energy', c.energy, 'mood', (c.well ->> 'mood')::int, 'hurts', c.hurts, 'sides', c.sides, 'best', c.best)
 				order by c.received_at desc) as list, ${ms('max(c.received_at)')} as latest
-			from (select * from checkin c where c.enrolment_id = e.id and c.replaced_at is null and c.received_at <= $2
+			from (select * from result c where c.enrolment_id = e.id and ${IS_CURRENT} and c.received_at <= $2
 				order by c.received_at desc limit ${CHECKINS_SEEN}) c) c on true
 		 left join lateral (select jsonb_agg(jsonb_build_object('id', r.id, 'enrolmentId', e.id, 'by', co.name, 'way', r.way, 'reasons', r.reasons,
 				'note', r.note, 'at', ${ms('r.at')}, 'until', ${ms('r.until')}) order by r.at desc, r.id) as list, ${ms('max(r.at)')} as latest
@@ -59,7 +60,7 @@ async function read(
 				where s.participant_id = e.participant_id and s.made_by <> 'rule' and s.at <= $2)) as one
 			from health k where k.participant_id = e.participant_id and k.answers is not null) h on true
 		 left join lateral (select jsonb_build_object('at', ${ms('i.at')}, 'said', i.said, 'day', i.day, 'isSharp', coalesce(i.feels = 'sharp' or i.intensity >= 7, false), 'beside', not exists (
-				select from checkin k where k.enrolment_id = e.id and k.day = i.day and k.hurts is not null)) as one, ${ms('i.at')} as latest
+				select from result k where k.enrolment_id = e.id and k.kind = 'planned' and k.day = i.day and k.hurts is not null)) as one, ${ms('i.at')} as latest
 			from incident i where i.enrolment_id = e.id and i.kind = 'pain' and i.at <= $2 and (i.decided_at is null or i.decided_at > $2)
 			order by i.at desc, i.id limit 1) u on true
 		 left join lateral (select jsonb_build_object('at', ${ms('n.at')}, 'said', n.body) as one, ${ms('n.at')} as latest

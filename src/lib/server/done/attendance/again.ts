@@ -9,6 +9,7 @@ import { versionById } from '../../training/session/sessions';
 import type { Context } from '../../platform/context';
 import { notFound, Refusal } from '../../platform/errors';
 import type { EnrolmentId, VersionId } from '../../platform/ids';
+import { writeResult } from '../results';
 import { logOf } from './parts';
 
 /** How many one person does again within a day at most: who has done as many has had enough. */
@@ -49,7 +50,7 @@ export async function takeAgain(
 		const sets = logOf(input, own.asked, []);
 		const credit = creditOf(own.asked, sets);
 		const [same] = await tx.query<{ enrolmentId: EnrolmentId }>(
-			'select enrolment_id as "enrolmentId" from session_again where id = $1',
+			'select enrolment_id as "enrolmentId" from result where id = $1',
 			[input.id]
 		);
 		if (same && same.enrolmentId !== person.enrolmentId) throw notFound('result');
@@ -62,7 +63,7 @@ export async function takeAgain(
 		const told = input.doneAt === null ? now : instantOfDevice(input.doneAt, input.sentAt, now);
 		const doneAt = Math.min(now, Math.max(told, day.window.opens));
 		const near = await tx.query(
-			'select 1 from session_again where enrolment_id = $1 and done_at > $2 and done_at < $3',
+			`select 1 from result where enrolment_id = $1 and kind = 'again' and done_at > $2 and done_at < $3`,
 			[person.enrolmentId, instant(doneAt - DAY), instant(doneAt + DAY)]
 		);
 		if (near.length >= MOST_A_DAY)
@@ -70,24 +71,20 @@ export async function takeAgain(
 				409,
 				`You have done ${MOST_A_DAY} sessions again within a day. That’s plenty: rest, and do the next one tomorrow.`
 			);
-		await tx.query(
-			`insert into session_again (id, enrolment_id, day, version_id, effort, hurts, note, prescribed, sets, run, done_at, received_at)
-			 values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
-			[
-				input.id,
-				person.enrolmentId,
-				input.day,
-				versionId,
-				input.effort,
-				input.hurts,
-				input.note,
-				JSON.stringify(own.asked),
-				JSON.stringify(sets),
-				input.run && JSON.stringify(input.run),
-				instant(doneAt),
-				instant(now)
-			]
-		);
+		await writeResult(tx, person, {
+			kind: 'again',
+			id: input.id,
+			day: input.day,
+			versionId,
+			credit,
+			said: { effort: input.effort, hurts: input.hurts, note: input.note, run: input.run },
+			asked: own.asked,
+			differs: true,
+			sets,
+			startedAt: null,
+			doneAt,
+			receivedAt: now
+		});
 		const { day: on, hurts, run } = input;
 		const { body } = await versionById(tx, versionId);
 		await notePain(tx, context, person, { told: { day: on, hurts, run }, planned: body, now });
@@ -112,7 +109,7 @@ interface DoneAgain {
 export const againOf = (db: Queries, enrolmentId: EnrolmentId, until: number): Promise<DoneAgain[]> =>
 	db.query(
 		`select a.id, a.day, coalesce(v.name, s.name) as name, a.effort, a.hurts, a.note, a.done_at as at
-		 from session_again a join session_version v on v.id = a.version_id join session s on s.id = v.session_id
-		 where a.enrolment_id = $1 and a.received_at <= $2 order by a.done_at desc, a.id`,
+		 from result a join session_version v on v.id = a.version_id join session s on s.id = v.session_id
+		 where a.enrolment_id = $1 and a.kind = 'again' and a.received_at <= $2 order by a.done_at desc, a.id`,
 		[enrolmentId, instant(until)]
 	);

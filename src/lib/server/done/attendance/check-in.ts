@@ -14,7 +14,7 @@ import {
 import type { CatchUp, DayKind } from '$core/calendar';
 import type { Hold } from '$core/health';
 import { bestTestOf, sidesOf, type BestResult, type DoneDay } from '$core/progress';
-import type { PrescribedExercise, Session } from '$core/session';
+import type { Session } from '$core/session';
 import type { Person } from '../../records/person';
 import { creditPolicyOf, type Challenge } from '../../records/challenge';
 import { groupNow, type Group } from '../../training/challenge/group';
@@ -22,17 +22,17 @@ import { allOverrides } from '../../records/overrides';
 import { prescriptionFor } from '../day/own-day';
 import { windowsOf } from '../../records/windows';
 import type { Context } from '../../platform/context';
-import { instant, type Queries } from '../../platform/db/database';
+import type { Queries } from '../../platform/db/database';
 import { withTransaction } from '../../platform/context';
 import { notFound, Refusal } from '../../platform/errors';
 import { pastDaysOf } from '../progress/done-days';
 import type { CoachId, EnrolmentId, VersionId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
-import { SETS_OF_CHECKIN } from '../../records/facts';
+import { IS_CURRENT, SETS } from '../../records/facts';
 import { notePain } from '../../people/health/pain';
 import { takeAgain } from './again';
 import { logOf, runOfBoth, saidOfBoth, type RunInput, type Said } from './parts';
-import { projectOne } from '../../changes/projection';
+import { replaceResult, writeResult } from '../results';
 
 export interface Receipt {
 	id: string;
@@ -105,11 +105,11 @@ async function knownOf(
 ): Promise<{ again: Receipt | null; current: Known | null }> {
 	const rows = await tx.query<Known & { stands: boolean }>(
 		`select id, enrolment_id as "enrolmentId", credit, standing,
-			enrolment_id = $2 and day = $3 and replaced_at is null as stands, ${SETS_OF_CHECKIN} as sets, run,
-			(select count(*)::int from checkin o where o.enrolment_id = $2 and o.day = $3) as times,
+			enrolment_id = $2 and day = $3 and ${IS_CURRENT} as stands, ${SETS} as sets, run,
+			(select count(*)::int from result o where o.enrolment_id = $2 and o.day = $3 and o.kind = 'planned') as times,
 			jsonb_build_object('effort', effort, 'energy', energy, 'sleepHours', sleep_hours, 'well', well, 'hurts', hurts, 'note', note, 'beyond', beyond)
 			as said
-		 from checkin c where id = $1 or (enrolment_id = $2 and day = $3 and replaced_at is null)`,
+		 from result c where id = $1 or (enrolment_id = $2 and day = $3 and ${IS_CURRENT})`,
 		[input.id, person.enrolmentId, input.day]
 	);
 	const same = rows.find(({ id }) => id === input.id);
@@ -155,8 +155,8 @@ async function makeRoom(
 	input: CheckinInput,
 	standing: Standing,
 	now: number
-): Promise<Standing> {
-	if (!current) return standing;
+): Promise<{ standing: Standing; replaced: readonly string[] }> {
+	if (!current) return { standing, replaced: [] };
 	if (current.times >= MOST_TIMES)
 		throw new Refusal(
 			409,
@@ -169,8 +169,8 @@ async function makeRoom(
 			409,
 			'This day has closed, and what you sent for it stands. Write to your coach if it is wrong.'
 		);
-	await tx.query('update checkin set replaced_at = $2 where id = $1', [current.id, instant(now)]);
-	return current.credit > 0 ? current.standing : standing;
+	const before = await replaceResult(tx, current.id, now);
+	return { standing: current.credit > 0 ? current.standing : standing, replaced: before?.exercises ?? [] };
 }
 
 /** A check-in with what it keeps of the one that stood for the day: all of it where it adds to that, and what was led otherwise. */
@@ -182,75 +182,6 @@ const withBefore = (current: Known, input: CheckinInput): CheckinInput =>
 				run: runOfBoth(current.run, input.run)
 			}
 		: { ...input, run: input.run ?? current.run };
-
-/** What is written down of a check-in. */
-interface Made {
-	receipt: Receipt;
-	log: LoggedSet[];
-	/** What the session asked of them, planned or their own. */
-	asked: PrescribedExercise[];
-	prescribed: PrescribedExercise[] | null;
-	startedAt: number | null;
-	arrival: Arrival;
-	offered: boolean;
-	/** What it brought as a test. */
-	best: BestResult | null;
-	/** The coach who recorded it as she was told; null: they sent it themselves. */
-	enteredBy: CoachId | null;
-	/** What stands for the day and goes on doing so, until the coach takes this in its place; null: this one stands. */
-	besides: Known | null;
-}
-
-async function write(
-	tx: Queries,
-	person: Person,
-	row: DayRow,
-	input: CheckinInput,
-	{ receipt, log, asked, prescribed, startedAt, arrival, offered, best, besides, enteredBy }: Made
-): Promise<void> {
-	const done = receipt.credit >= 1 ? 'all' : receipt.credit > 0 ? 'part' : 'none';
-	// In one statement: each costs the embedded database about a millisecond.
-	await tx.query(
-		`with made as (
-			insert into checkin (id, enrolment_id, day, version_id, done, credit, standing, effort, energy, sleep_hours, hurts,
-				note, received_at, prescribed, started_at, done_at, run, offered, beyond, adds_to, replaced_at, well, sides, best,
-				entered_by)
-			values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26) returning id)
-		 insert into set_log (checkin_id, block, part, set, amount, kg, left_side, right_side, effort, used)
-		 select made.id, s.block, s.part, s.set, s.amount, s.kg, s."left", s."right", s.effort, s.used
-		 from made, jsonb_to_recordset($15::jsonb) as s(block int, part int, set int, amount float8, kg float8,
-			"left" float8, "right" float8, effort int, used text)`,
-		[
-			input.id,
-			person.enrolmentId,
-			input.day,
-			row.versionId,
-			done,
-			receipt.credit,
-			receipt.standing,
-			input.effort,
-			input.energy,
-			input.sleepHours,
-			input.hurts,
-			input.note,
-			instant(arrival.receivedAt),
-			prescribed && JSON.stringify(prescribed),
-			JSON.stringify(log),
-			startedAt === null ? null : instant(startedAt),
-			arrival.doneAt === null ? null : instant(arrival.doneAt),
-			input.run && JSON.stringify(input.run),
-			offered,
-			JSON.stringify(input.beyond),
-			besides?.id ?? null,
-			besides && instant(arrival.receivedAt),
-			JSON.stringify(input.well),
-			JSON.stringify(sidesOf({ asked, sets: log })),
-			best && JSON.stringify(best),
-			enteredBy
-		]
-	);
-	await projectOne(tx, person.enrolmentId);
-}
 
 /** What a test brought against those before it. */
 const bestIn = async (
@@ -309,26 +240,40 @@ async function take(
 	const log = logOf(input, own.asked, input.adds && current ? current.sets : []);
 	// Done in time and come in too late to be added by itself: the coach decides, and what stands goes on standing.
 	const besides = input.adds && offered && current && counts(current) ? current : null;
-	const kept = besides ? standing : await makeRoom(tx, current, input, standing, now);
-	const receipt: Receipt = { id: input.id, credit: creditOf(own.asked, log), standing: kept, fresh: true };
-	const prescribed = own.session === row.body ? null : own.asked;
+	const room = besides ? { standing, replaced: [] } : await makeRoom(tx, current, input, standing, now);
+	const receipt: Receipt = {
+		id: input.id,
+		credit: creditOf(own.asked, log),
+		standing: room.standing,
+		fresh: true
+	};
 	const told = current ? withBefore(current, input) : input;
 	const done = { day: input.day, at, test: row.kind === 'test', asked: own.asked, sets: log };
-	const best = done.test ? await bestIn(withTransaction(context, tx), person, done) : null;
-	await write(tx, person, row, told, {
-		...{
-			receipt,
-			log,
+	await writeResult(
+		tx,
+		person,
+		{
+			kind: 'planned',
+			id: input.id,
+			day: input.day,
+			versionId: row.versionId,
+			credit: receipt.credit,
+			standing: receipt.standing,
+			said: told,
 			asked: own.asked,
-			prescribed,
+			differs: own.session !== row.body,
+			sets: log,
 			startedAt,
-			arrival,
+			doneAt: arrival.doneAt,
+			receivedAt: arrival.receivedAt,
 			offered,
-			best,
-			besides,
+			addsTo: besides?.id ?? null,
+			sides: sidesOf({ asked: own.asked, sets: log }),
+			best: done.test ? await bestIn(withTransaction(context, tx), person, done) : null,
 			enteredBy: by
-		}
-	});
+		},
+		room.replaced
+	);
 	const { day: on, hurts, run, well } = input;
 	await notePain(tx, context, person, {
 		told: { day: on, hurts, run, pain: well.pain },

@@ -3,11 +3,13 @@ import { standingAt, type Standing } from '$core/day';
 import type { CatchUp, EarlierZone } from '$core/calendar';
 import type { OwnedChallenge } from '../../records/challenge';
 import { windowsOf } from '../../records/windows';
-import { instant, type Queries } from '../../platform/db/database';
+import type { Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
 import { idOf, notFound, Refusal } from '../../platform/errors';
-import type { ChallengeId, EnrolmentId } from '../../platform/ids';
+import type { ChallengeId, EnrolmentId, ParticipantId } from '../../platform/ids';
 import { projectOne } from '../../changes/projection';
+import { projectPerformance } from '../../changes/performance';
+import { replaceResult } from '../results';
 
 /** A result that waits for a decision. */
 export interface Offered {
@@ -22,20 +24,21 @@ export interface Offered {
 	receivedAt: number;
 }
 
-/** Whether one of a table `checkin c` waits: it stands for its day, or would be added to what does. */
+/** Whether a row of a table `result c` waits: it is current, or would be added to the current one. */
 const WAITS = 'c.offered and (c.replaced_at is null or c.adds_to is not null)';
 
 /** Those that wait in a challenge, the first to come first. */
 export const offeredIn = (db: Queries, id: ChallengeId): Promise<Offered[]> =>
 	db.query(
 		`select c.id, e.id as "enrolmentId", p.name, p.zone, c.day, c.credit, c.done_at as "doneAt", c.received_at as "receivedAt"
-		 from checkin c join enrolment e on e.id = c.enrolment_id join participant p on p.id = e.participant_id
+		 from result c join enrolment e on e.id = c.enrolment_id join participant p on p.id = e.participant_id
 		 where e.challenge_id = $1 and ${WAITS} order by c.received_at, c.id`,
 		[id]
 	);
 
 interface OfferedRow {
 	enrolmentId: EnrolmentId;
+	participantId: ParticipantId;
 	day: number;
 	doneAt: number;
 	/** What it would be added to. */
@@ -58,9 +61,9 @@ export async function decideOffered(
 ): Promise<void> {
 	await db.transaction(async (tx) => {
 		const [row] = await tx.query<OfferedRow>(
-			`select e.id as "enrolmentId", c.day, c.done_at as "doneAt", c.adds_to as "addsTo", p.zone, p.earlier_zones as "earlierZones",
+			`select e.id as "enrolmentId", p.id as "participantId", c.day, c.done_at as "doneAt", c.adds_to as "addsTo", p.zone, p.earlier_zones as "earlierZones",
 				e.shift_days as "shiftDays", e.catch_up as "catchUp"
-			 from checkin c join enrolment e on e.id = c.enrolment_id join participant p on p.id = e.participant_id
+			 from result c join enrolment e on e.id = c.enrolment_id join participant p on p.id = e.participant_id
 			 where c.id = $1 and e.challenge_id = $2 and ${WAITS} for update of e`,
 			[idOf(id, 'result'), challenge.id]
 		);
@@ -71,20 +74,18 @@ export async function decideOffered(
 		const own: Standing = found === 'after close' ? 'late' : found;
 		const standing = taken && row.addsTo ? await inPlaceOf(tx, row.addsTo, clock.now()) : own;
 		await tx.query(
-			`update checkin set offered = false, adds_to = null, standing = case when $2 then $3 else standing end,
+			`update result set offered = false, adds_to = null, standing = case when $2 then $3 else standing end,
 				replaced_at = case when $2 then null else replaced_at end where id = $1`,
 			[id, taken, standing]
 		);
+		await projectPerformance(tx, [row.participantId]);
 		await projectOne(tx, row.enrolmentId);
 	});
 }
 
-/** Takes what stood for a day out of the way, for what it is a part of. @returns its standing, which holds for the whole */
+/** Replaces the current result of a day by one that includes it. @returns its standing, which applies to the whole */
 async function inPlaceOf(tx: Queries, id: string, now: number): Promise<Standing> {
-	const [before] = await tx.query<{ standing: Standing }>(
-		'update checkin set replaced_at = $2 where id = $1 and replaced_at is null returning standing',
-		[id, instant(now)]
-	);
+	const before = await replaceResult(tx, id, now);
 	if (!before)
 		throw new Refusal(
 			409,

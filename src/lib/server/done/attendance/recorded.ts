@@ -9,7 +9,8 @@ import { Refusal } from '../../platform/errors';
 import type { CoachId } from '../../platform/ids';
 import { validate } from '../../platform/validate';
 import { checkIn } from './check-in';
-import { projectOne } from '../../changes/projection';
+import { IS_CURRENT } from '../../records/facts';
+import { removeResults } from '../results';
 
 const textOf = (days: readonly number[]): string =>
 	`day${days.length === 1 ? '' : 's'} ${new Intl.ListFormat('en').format(days.map(String))}`;
@@ -75,7 +76,7 @@ async function recordOne(
 	{ id, day, sets, effort, note }: { id: string; day: number; sets: unknown; effort: unknown; note: unknown }
 ): Promise<void> {
 	const [own] = await context.db.query<{ id: string; hers: boolean }>(
-		`select id, entered_by is not null as hers from checkin where enrolment_id = $1 and day = $2 and replaced_at is null`,
+		`select id, entered_by is not null as hers from result c where enrolment_id = $1 and day = $2 and ${IS_CURRENT}`,
 		[person.id, day]
 	);
 	if (own && !own.hers && own.id !== id)
@@ -98,11 +99,8 @@ export async function takeBackRecorded(
 	days: readonly number[]
 ): Promise<number> {
 	return db.transaction(async (tx) => {
-		const gone = await tx.query<{ day: number }>(
-			`delete from checkin where enrolment_id = $1 and day = any($2::int[]) and entered_by is not null returning day`,
-			[person.id, days]
-		);
-		const taken = [...new Set(gone.map(({ day }) => day))];
+		const removed = await removeResults(tx, asPerson(person), { recordedOn: days });
+		const taken = [...new Set(removed.flatMap((day) => day ?? []))];
 		if (taken.length === 0) return 0;
 		await noteChange(
 			tx,
@@ -111,7 +109,6 @@ export async function takeBackRecorded(
 			`A recorded result of ${textOf(taken)} was taken back`,
 			clock.now()
 		);
-		await projectOne(tx, person.id);
 		return taken.length;
 	});
 }

@@ -14,7 +14,7 @@ import { outlineOf, type Outline } from '$core/analysis';
 import { holdAt, type Hold } from '$core/health';
 import { readIn, type Limitation } from '$core/kit';
 import { concerns, type PrescribedExercise, type Session } from '$core/session';
-import { CHECKIN_FACTS, SETS_OF_CHECKIN, type CheckinFacts } from '../../records/facts';
+import { CHECKIN_FACTS, SETS, type CheckinFacts, IS_CURRENT } from '../../records/facts';
 import type { Person } from '../../records/person';
 import { instant, only, type Queries } from '../../platform/db/database';
 import type { Context } from '../../platform/context';
@@ -144,13 +144,13 @@ export interface OwnCheckin extends CheckinFacts {
 
 const CHECKIN = `select ${CHECKIN_FACTS}, c.version_id as "versionId",
 		coalesce(c.started_at, c.done_at, c.received_at) as "begunAt",
-		${SETS_OF_CHECKIN} as sets
-	from checkin c`;
+		${SETS} as sets
+	from result c`;
 
 /** What stands for a day, after corrections. */
 async function checkinOfDay(db: Queries, enrolmentId: EnrolmentId, day: number): Promise<OwnCheckin | null> {
 	const [found] = await db.query<OwnCheckin>(
-		`${CHECKIN} where c.enrolment_id = $1 and c.day = $2 and c.replaced_at is null`,
+		`${CHECKIN} where c.enrolment_id = $1 and c.day = $2 and ${IS_CURRENT}`,
 		[enrolmentId, day]
 	);
 	return found ?? null;
@@ -162,10 +162,10 @@ export async function ownCheckin(
 	person: Person,
 	id: string
 ): Promise<OwnCheckin> {
-	const [found] = await db.query<OwnCheckin>(`${CHECKIN} where c.enrolment_id = $1 and c.id = $2`, [
-		person.enrolmentId,
-		idOf(id, 'check-in')
-	]);
+	const [found] = await db.query<OwnCheckin>(
+		`${CHECKIN} where c.enrolment_id = $1 and c.id = $2 and c.kind = 'planned'`,
+		[person.enrolmentId, idOf(id, 'check-in')]
+	);
 	if (!found) throw notFound('check-in');
 	return found;
 }

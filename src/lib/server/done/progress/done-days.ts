@@ -1,11 +1,10 @@
 /** What somebody has done, day by day, to be compared. */
-import { creditOf } from '$core/day';
 import type { DayKind } from '$core/calendar';
 import type { DoneDay } from '$core/progress';
 import { prescriptionOf, type PrescribedExercise } from '$core/session';
 import type { Score } from '$core/run';
 import type { Person } from '../../records/person';
-import { SETS_OF_CHECKIN } from '../../records/facts';
+import { SETS } from '../../records/facts';
 import { groupNow, type Group } from '../../training/challenge/group';
 import type { Context } from '../../platform/context';
 import { instant, type Queries } from '../../platform/db/database';
@@ -27,9 +26,8 @@ export interface PastDay extends DoneDay {
 	note: string | null;
 }
 
-interface Row extends Omit<PastDay, 'asked' | 'test' | 'name' | 'credit' | 'scores'> {
+interface Row extends Omit<PastDay, 'asked' | 'test' | 'name' | 'scores'> {
 	kind: DayKind;
-	credit: number | null;
 	prescribed: PrescribedExercise[] | null;
 	scores: Score[] | null;
 }
@@ -50,33 +48,25 @@ export async function pastDaysOf(
 	const { db, clock } = context;
 	const group = await groupNow(context, challengeId);
 	const rows = await db.query<Row>(
-		`select r.*, v.session_id as "sessionId", d.kind from (
-			select c.id, c.day, c.version_id as "versionId", coalesce(c.done_at, c.received_at) as at, false as again, c.credit, c.effort,
-				c.hurts, c.note, c.prescribed, ${SETS_OF_CHECKIN} as sets, c.run->'scores' as scores,
-				(c.run->>'seconds')::float8 as seconds
-			from checkin c
-			where c.enrolment_id = $1 and c.replaced_at is null and c.credit > 0 and c.received_at <= $2
-			union all
-			select a.id, a.day, a.version_id, a.done_at, true, null, a.effort, a.hurts, a.note, a.prescribed, a.sets, a.run->'scores',
-				(a.run->>'seconds')::float8
-			from session_again a where a.enrolment_id = $1 and a.received_at <= $2
-		 ) r
-		 join session_version v on v.id = r."versionId"
-		 join plan_day d on d.challenge_id = $3 and d.day = r.day
-		 order by r.at, r.id`,
+		`select c.id, c.day, c.version_id as "versionId", coalesce(c.done_at, c.received_at) as at, c.kind = 'again' as again, c.credit,
+			c.effort, c.hurts, c.note, c.prescribed, ${SETS} as sets, c.run->'scores' as scores, (c.run->>'seconds')::float8 as seconds,
+			v.session_id as "sessionId", d.kind
+		 from result c
+		 join session_version v on v.id = c.version_id
+		 join plan_day d on d.challenge_id = $3 and d.day = c.day
+		 where c.enrolment_id = $1 and c.replaced_at is null and c.credit > 0 and c.received_at <= $2
+		 order by at, c.id`,
 		[enrolmentId, instant(clock.now()), challengeId]
 	);
 	const days: PastDay[] = [];
-	for (const { kind, prescribed, scores, credit, ...row } of rows) {
+	for (const { kind, prescribed, scores, ...row } of rows) {
 		const { name, asked } = await askedBy(db, group, row.versionId);
-		const theirs = prescribed ?? asked;
 		days.push({
 			...row,
 			name,
 			test: kind === 'test' && !row.again,
-			asked: theirs,
-			scores: scores ?? [],
-			credit: credit ?? creditOf(theirs, row.sets)
+			asked: prescribed ?? asked,
+			scores: scores ?? []
 		});
 	}
 	return days;

@@ -2,7 +2,8 @@
 import { notePain } from '../../people/health/pain';
 import { readIn } from '$core/kit';
 import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
-import { project } from '../../changes/projection';
+import { fullLog } from '$core/day';
+import { removeResults, writeResult } from '../results';
 import type { Person } from '../../records/person';
 import type { OwnedChallenge } from '../../records/challenge';
 import { ownSessionOf, standingOf, type OwnSession, type Standing } from '../day/own-day';
@@ -38,8 +39,8 @@ export async function takingsBySession(
 ): Promise<Map<string, { times: number; people: number }>> {
 	const rows = await db.query<{ id: string; times: number; people: number }>(
 		`select v.session_id as id, count(*)::int as times, count(distinct l.enrolment_id)::int as people
-		 from shelf_log l join enrolment e on e.id = l.enrolment_id join session_version v on v.id = l.version_id
-		 where e.challenge_id = $1 group by v.session_id`,
+		 from result l join enrolment e on e.id = l.enrolment_id join session_version v on v.id = l.version_id
+		 where e.challenge_id = $1 and l.kind = 'extra' group by v.session_id`,
 		[challengeId]
 	);
 	return new Map(rows.map(({ id, ...taken }) => [id, taken]));
@@ -83,8 +84,8 @@ export async function takeOffShelf(
 export const takingsOf = (db: Queries, enrolmentId: EnrolmentId, until: number): Promise<Taking[]> =>
 	db.query(
 		`select l.id, s.name, l.counts, l.credit, l.effort, l.hurts, l.note, l.done_at as at
-		 from shelf_log l join session_version v on v.id = l.version_id join session s on s.id = v.session_id
-		 where l.enrolment_id = $1 and l.done_at <= $2 order by l.done_at desc, l.id`,
+		 from result l join session_version v on v.id = l.version_id join session s on s.id = v.session_id
+		 where l.enrolment_id = $1 and l.kind = 'extra' and l.done_at <= $2 order by l.done_at desc, l.id`,
 		[enrolmentId, instant(until)]
 	);
 
@@ -140,31 +141,43 @@ export async function shelfSession(context: Context, person: Person, id: string)
  */
 export async function takeFromShelf(context: Context, person: Person, raw: unknown): Promise<void> {
 	const { id, sessionId, credit, effort, hurts, note } = validate(takenSchema, raw);
-	const item = itemOn(await ownShelf(context, person), sessionId);
+	const standing = await standingOf(context, person);
+	const item = itemOn(shelfOn(context, standing), sessionId);
 	await context.db.transaction(async (tx) => {
 		await tx.query('select 1 from enrolment where id = $1 for update', [person.enrolmentId]);
 		const [again] = await tx.query<{ enrolmentId: EnrolmentId }>(
-			'select enrolment_id as "enrolmentId" from shelf_log where id = $1',
+			'select enrolment_id as "enrolmentId" from result where id = $1',
 			[id]
 		);
 		if (again?.enrolmentId === person.enrolmentId) return;
 		if (again) throw notFound('session');
 		const now = context.clock.now();
-		const recent = await tx.query('select 1 from shelf_log where enrolment_id = $1 and done_at > $2', [
-			person.enrolmentId,
-			instant(now - DAY)
-		]);
+		const recent = await tx.query(
+			`select 1 from result where enrolment_id = $1 and kind = 'extra' and done_at > $2`,
+			[person.enrolmentId, instant(now - DAY)]
+		);
 		if (recent.length >= MOST_A_DAY)
 			throw new Refusal(
 				409,
 				`You have logged ${MOST_A_DAY} sessions from the shelf within a day. That’s plenty: rest, and take the next one tomorrow.`
 			);
-		await tx.query(
-			`insert into shelf_log (id, enrolment_id, version_id, counts, credit, effort, hurts, note, done_at)
-			 values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-			[id, person.enrolmentId, item.versionId, item.counts, credit, effort, hurts, note, instant(now)]
-		);
-		await project(tx, [person.enrolmentId]);
+		const own = await ownSessionOf(tx, standing, person, standing.today ?? 1, item.versionId, now);
+		const asked = own?.asked ?? [];
+		await writeResult(tx, person, {
+			kind: 'extra',
+			id,
+			versionId: item.versionId,
+			counts: item.counts,
+			credit,
+			said: { effort, hurts, note },
+			asked,
+			differs: false,
+			// Only a share is reported: its sets are known if all of it was done.
+			sets: credit === 1 ? fullLog(asked) : [],
+			startedAt: null,
+			doneAt: now,
+			receivedAt: now
+		});
 		await notePain(tx, context, person, { told: { day: null, hurts }, planned: null, now });
 	});
 }
@@ -172,11 +185,7 @@ export async function takeFromShelf(context: Context, person: Person, raw: unkno
 /** Takes back something that somebody noted. @throws Refusal 404 */
 export async function untake(context: Context, person: Person, id: string): Promise<void> {
 	await context.db.transaction(async (tx) => {
-		const gone = await tx.query('delete from shelf_log where enrolment_id = $1 and id = $2 returning id', [
-			person.enrolmentId,
-			idOf(id, 'session')
-		]);
-		if (gone.length === 0) throw notFound('session');
-		await project(tx, [person.enrolmentId]);
+		const removed = await removeResults(tx, person, { extra: idOf(id, 'session') });
+		if (removed.length === 0) throw notFound('session');
 	});
 }

@@ -19,6 +19,7 @@ import { allSuited, suitedAt, profileIn, type Suited } from '../../records/suite
 import { planOf, type PlanDay } from '../../records/plan-days';
 import { planRules } from '../../changes/prescribed';
 import { practiceOf } from '../../records/practice';
+import { IS_CURRENT } from '../../records/facts';
 
 export interface PacketDay {
 	day: number;
@@ -89,8 +90,8 @@ async function doneWith(
 ): Promise<Map<number, { versionId: VersionId; at: number }>> {
 	if (enrolmentId === null) return new Map();
 	const rows = await db.query<{ day: number; versionId: VersionId; at: number }>(
-		`select day, version_id as "versionId", received_at as at from checkin
-		 where enrolment_id = $1 and replaced_at is null and version_id is not null`,
+		`select day, version_id as "versionId", received_at as at from result c
+		 where enrolment_id = $1 and ${IS_CURRENT} and version_id is not null`,
 		[enrolmentId]
 	);
 	return new Map(rows.map(({ day, ...done }) => [day, done]));

@@ -570,96 +570,97 @@ create table excuse (
 	primary key (enrolment_id, day)
 );
 
--- A check-in: the result of a day. The id is made by the participant's device, so sending it twice changes
--- nothing. A correction is a new row; the previous one stays with replaced_at.
-create table checkin (
+-- A session that a person did: the planned one of a day (a check-in), one of the plan done again, or an extra one. The id is
+-- made by the participant's device, so sending it twice changes nothing. A correction is a new row; the previous one stays
+-- with replaced_at. Written by done/results.ts alone.
+create table result (
 	id uuid primary key,
 	enrolment_id uuid not null references enrolment on delete cascade,
-	day int not null check (day >= 1),
+	-- planned: counts for its day. again: counts nothing. extra: counts if the coach said so when it was done.
+	kind text not null check (kind in ('planned', 'again', 'extra')),
+	-- Null for an extra session.
+	day int check (day >= 1),
 	version_id uuid references session_version,
-	done text not null check (done in ('all', 'part', 'none')),
+	-- Share of the work done, before what a late result is worth.
 	credit double precision not null check (credit between 0 and 1),
-	standing text not null check (standing in ('on time', 'late', 'after close')),
+	-- Of a planned session.
+	standing text check (standing in ('on time', 'late', 'after close')),
+	-- Of an extra session.
+	counts boolean,
 	effort int check (effort between 0 and 10),
 	energy int check (energy between 1 and 5),
 	sleep_hours double precision check (sleep_hours between 0 and 24),
 	hurts text,
 	note text,
-	received_at timestamptz not null,
-	replaced_at timestamptz,
+	-- Answers to the check-in questions: { mood, soreness, waterLitres, fuelMet, win, pain }.
+	well jsonb not null default '{}',
+	-- Work beyond the plan; counts nothing.
+	beyond jsonb not null default '[]',
 	-- The prescription, if it differed from the version.
 	prescribed jsonb,
+	-- { seconds, scores, hurts, heart } of a guided session: duration, results against the clock, pain by exercise.
+	run jsonb,
 	-- Times of a guided session, by the device.
 	started_at timestamptz,
 	done_at timestamptz,
-	-- { seconds, scores, hurts, extra }: how long it took, results against the clock, where it hurt in which exercise,
-	-- and work beyond the plan, which counts nothing.
-	run jsonb,
+	received_at timestamptz not null,
+	replaced_at timestamptz,
 	-- Done in time but received after closing: the coach decides whether it counts.
 	offered boolean not null default false,
-	-- Work beyond the plan; counts nothing.
-	beyond jsonb not null default '[]',
 	-- The result that a late part of a day would be added to.
-	adds_to uuid references checkin on delete set null,
-	-- Answers to the check-in questions: { mood, soreness, waterLitres, fuelMet, win, pain }.
-	well jsonb not null default '{}',
+	adds_to uuid references result on delete set null,
 	-- For triage, computed when the result arrives: results by side, and the best result of a test.
 	sides jsonb not null default '[]',
 	best jsonb,
 	-- The coach who recorded the result, or null for the participant.
-	entered_by uuid references coach on delete set null
+	entered_by uuid references coach on delete set null,
+	check ((kind = 'extra') = (day is null)),
+	check ((kind = 'extra') = (counts is not null)),
+	check ((kind = 'planned') = (standing is not null))
 );
-create unique index checkin_current on checkin (enrolment_id, day) where replaced_at is null;
-create index checkin_received on checkin (enrolment_id, received_at);
+create unique index result_current on result (enrolment_id, day) where kind = 'planned' and replaced_at is null;
+create index result_received on result (enrolment_id, received_at);
+create index result_version on result (version_id);
 
--- Sets of a check-in.
-create table set_log (
-	checkin_id uuid not null references checkin on delete cascade,
+-- Sets of a result.
+create table result_set (
+	result_id uuid not null references result on delete cascade,
+	-- Place in the session as planned, from 0; sets from 1.
 	block int not null check (block >= 0),
 	part int not null check (part >= 0),
 	set int not null check (set >= 1),
+	-- The exercise that was done, by its name at that time.
+	exercise text not null check (length(exercise) between 1 and 80),
+	-- Whether it was done in place of the prescribed one.
+	is_substitute boolean not null,
+	unit text not null check (unit in ('reps', 'seconds', 'metres')),
 	amount double precision not null check (amount >= 0),
 	kg double precision check (kg > 0),
+	-- Amounts by side, where they differed.
 	left_side double precision check (left_side >= 0),
 	right_side double precision check (right_side >= 0),
 	effort int check (effort between 0 and 10),
-	-- The exercise that was done in place of the prescribed one.
-	used text check (length(used) between 1 and 80),
-	primary key (checkin_id, block, part, set)
+	primary key (result_id, block, part, set)
 );
 
--- A session of the plan done once more: counts nothing, and is compared with earlier results.
-create table session_again (
-	id uuid primary key,
-	enrolment_id uuid not null references enrolment on delete cascade,
-	day int not null check (day between 1 and 84),
-	version_id uuid not null references session_version,
-	effort int check (effort between 0 and 10),
-	hurts text,
-	note text,
-	prescribed jsonb not null,
-	sets jsonb not null,
-	run jsonb,
-	done_at timestamptz not null,
-	received_at timestamptz not null
+-- Projection of result_set: what a person has done of an exercise in all challenges. Updated with every result and rebuilt by
+-- changes/performance.ts.
+create table performance (
+	participant_id uuid not null references participant on delete cascade,
+	exercise text not null,
+	unit text not null,
+	results int not null,
+	sets int not null,
+	-- The best set of the latest result.
+	last_at timestamptz not null,
+	last_amount double precision not null,
+	last_kg double precision,
+	-- The heaviest set, with the largest amount at that load.
+	best_at timestamptz not null,
+	best_amount double precision not null,
+	best_kg double precision,
+	primary key (participant_id, exercise, unit)
 );
-create index session_again_enrolment on session_again (enrolment_id, done_at);
-create index session_again_version on session_again (version_id);
-
--- Extra sessions done.
-create table shelf_log (
-	id uuid primary key,
-	enrolment_id uuid not null references enrolment on delete cascade,
-	version_id uuid not null references session_version,
-	counts boolean not null,
-	credit double precision not null check (credit > 0 and credit <= 1),
-	effort int check (effort between 0 and 10),
-	hurts text,
-	note text,
-	done_at timestamptz not null
-);
-create index shelf_log_enrolment on shelf_log (enrolment_id, done_at);
-create index shelf_log_version on shelf_log (version_id);
 
 -- The latest state of a guided session, as reported by the phone.
 create table presence (

@@ -96,7 +96,7 @@ export async function changeChallenge(
 		const moved = before.startsOn !== input.startsOn || before.days !== days;
 		if (moved) {
 			const [used] = await tx.query(
-				'select 1 from checkin c join enrolment e on e.id = c.enrolment_id where e.challenge_id = $1 limit 1',
+				"select 1 from result c join enrolment e on e.id = c.enrolment_id where e.challenge_id = $1 and c.kind = 'planned' limit 1",
 				[id]
 			);
 			if (used)

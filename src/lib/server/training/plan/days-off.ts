@@ -13,6 +13,7 @@ import { Refusal } from '../../platform/errors';
 import { validate } from '../../platform/validate';
 import { postAnnouncement } from '../challenge/announcements';
 import { openPlan, savePlan } from './plan';
+import { IS_CURRENT } from '../../records/facts';
 
 /** @throws Refusal 400 for a day that the challenge does not have */
 function checkDays(challenge: Challenge, days: readonly number[]): void {
@@ -47,7 +48,7 @@ async function excuseEverybody(
 		`insert into excuse (enrolment_id, day, reason, at)
 		 select e.id, d.day, $3, $4 from enrolment e, unnest($2::int[]) as d(day)
 		 where e.challenge_id = $1 and e.from_day <= d.day
-			and not exists (select 1 from checkin c where c.enrolment_id = e.id and c.day = d.day and c.replaced_at is null)
+			and not exists (select 1 from result c where c.enrolment_id = e.id and c.day = d.day and ${IS_CURRENT})
 		 on conflict (enrolment_id, day) do nothing`,
 		[id, days, reason, instant(clock.now())]
 	);

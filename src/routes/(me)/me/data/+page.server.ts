@@ -14,11 +14,11 @@ export const load: PageServerLoad = async ({ locals }) => {
 	return {
 		kept: await keptOf(app.db, person),
 		email: typeof data.person.email === 'string' ? data.person.email : '',
-		challenges: data.challenges.map(({ name, startsOn, days, checkins }) => ({
+		challenges: data.challenges.map(({ name, startsOn, days, results }) => ({
 			name,
 			startsOn,
 			days,
-			checkins: checkins.length
+			checkins: results.filter(({ kind }) => kind === 'planned').length
 		})),
 		looks: await looksAt(app.db, person.participantId),
 		changes: await changesOf(app.db, person.participantId, app.clock.now())

@@ -7,7 +7,8 @@ begin
 	return null;
 end $$;
 create or replace trigger presence_said after insert or update on presence for each row execute function say_live();
-create or replace trigger checkin_said after insert on checkin for each row execute function say_live();
+create or replace trigger result_said after insert on result for each row when (new.kind = 'planned')
+	execute function say_live();
 
 -- A coach's part in a challenge ended or changed: open streams of that coach are closed.
 create or replace function tell_part_ended() returns trigger language plpgsql as $$

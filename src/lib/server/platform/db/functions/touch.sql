@@ -12,7 +12,7 @@ begin
 	update enrolment set touched = default where id = coalesce(new.enrolment_id, old.enrolment_id);
 	return null;
 end $$;
-create or replace trigger checkin_touches after insert or update or delete on checkin for each row execute function touch_enrolment();
+create or replace trigger result_touches after insert or update or delete on result for each row execute function touch_enrolment();
 create or replace trigger reach_touches after insert or update or delete on reach for each row execute function touch_enrolment();
 create or replace trigger incident_touches after insert or update or delete on incident for each row execute function touch_enrolment();
 

@@ -1,5 +1,7 @@
 import { object, string } from 'yup';
 import { isDate } from '$core/calendar';
+import type { ReachWay } from '$core/triage';
+import type { Assert, Same } from './same';
 import { words } from './values';
 
 /** What a coach does about somebody; `later`: puts it off. */
@@ -13,8 +15,7 @@ export const REACH_WAYS = [
 	'settled',
 	'later'
 ] as const;
-/** With what the program itself puts on record: a message to several. */
-export type ReachWay = (typeof REACH_WAYS)[number] | 'post';
+export type WaysAreKnown = Assert<Same<(typeof REACH_WAYS)[number] | 'post', ReachWay>>;
 
 /** Days for which something is put off, at most. */
 export const MOST_LATER = 28;

@@ -45,9 +45,6 @@ export const placeOf = (zone: string): string => (zone.split('/').at(-1) ?? zone
 
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
-/** A share as whole per cent. */
-export const percent = (share: number): string => `${Math.round(share * 100)} %`;
-
 /** A difference with its sign, as `+3`, `−12` or `±0`. */
 export function signed(value: number): string {
 	const whole = Math.round(value);
@@ -55,7 +52,7 @@ export function signed(value: number): string {
 	return whole > 0 ? `+${whole}` : `−${-whole}`;
 }
 
-export { counted } from '$core/text/words';
+export { counted, percent } from '$core/text/words';
 
 /** `18:15` of minutes after midnight. */
 export const timeOfDay = (minutes: number): string =>

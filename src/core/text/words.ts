@@ -13,5 +13,13 @@ export function listed(items: readonly (string | number)[], most = 8): string {
 	return AND.format([...words.slice(0, most - 1), `${words.length - most + 1} more`]);
 }
 
+const ENUMERATION = new Intl.ListFormat('en');
+
+/** `2, 1, and 2`. */
+export const enumerated = (values: readonly number[]): string => ENUMERATION.format(values.map(String));
+
+/** A share as whole per cent: `84 %`. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
 /** With its first letter large, as at the head of a sentence. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

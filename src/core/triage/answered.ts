@@ -1,5 +1,5 @@
 import type { HouseRules } from '../practice';
-import { REASON_KINDS, type Reason, type ReasonKind } from './reason';
+import { definitionOf, type Reason, type ReasonKind } from './reason';
 
 /** What a coach did about somebody. */
 export interface Answered {
@@ -26,12 +26,7 @@ export function isAnswered(
 ): boolean {
 	// Nobody who is held at a warning sign is put aside: that ends with what is recorded.
 	if (reason.kind === 'stopped') return false;
-	const once =
-		reason.kind === 'pain' ||
-		reason.kind === 'review' ||
-		reason.kind === 'over effort' ||
-		reason.kind === 'follow up' ||
-		REASON_KINDS[reason.kind] === 'praise';
+	const once = definitionOf(reason.kind).isSettledByAnswer;
 	return answers.some(({ at, reasons, until }) => {
 		if (at > now || !reasons.includes(reason.kind)) return false;
 		if (reason.kind === 'pain' && reason.since > at) return false;

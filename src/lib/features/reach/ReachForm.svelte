@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { REACH_WAYS, type ReachWay } from '$contracts/reach';
+	import { REACH_WAYS } from '$contracts/reach';
+	import type { ReachWay } from '$core/triage';
 	import { WAY_TEXT } from './reason-words';
 
 	/** What a coach did about somebody, or until when it is put off. */

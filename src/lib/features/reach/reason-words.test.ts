@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { REASON_KINDS, REASON_TITLE, type Reason, type ReasonKind } from '$core/triage';
-import { effectWords, FIRST_WAY, finishWords, reasonWords, WAY_TEXT } from './reason-words';
+import { definitionOf, REASON_KINDS, REASON_TITLE, type Reason, type ReasonKind } from '$core/triage';
+import { effectWords, finishWords, reasonWords, WAY_TEXT } from './reason-words';
 
 const AT = Date.parse('2026-05-12T13:30:00Z');
 const rated = (credit: number, due: number) => ({ credit, due });
@@ -57,7 +57,7 @@ describe('why somebody needs their coach', () => {
 	it('has a title and something to do first for every kind', () => {
 		for (const kind of Object.keys(REASON_KINDS) as ReasonKind[]) {
 			expect(REASON_TITLE[kind]).toMatch(/^[A-Z]/);
-			expect(WAY_TEXT[FIRST_WAY[kind]]).toMatch(/^[A-Z]/);
+			expect(WAY_TEXT[definitionOf(kind).firstAction]).toMatch(/^[A-Z]/);
 		}
 	});
 });

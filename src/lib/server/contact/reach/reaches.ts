@@ -1,7 +1,7 @@
 /** What coaches did about people who needed them. */
-import { MOST_LATER, reachSchema, type ReachWay } from '$contracts/reach';
+import { MOST_LATER, reachSchema } from '$contracts/reach';
 import { addDays, dateIn, instantOf } from '$core/calendar';
-import type { ReasonKind } from '$core/triage';
+import type { ReachWay, ReasonKind } from '$core/triage';
 import type { OwnedChallenge } from '../../records/challenge';
 import { instant, type Queries } from '../../platform/db/database';
 import type { OwnPerson } from '../../records/enrolments';

@@ -11,15 +11,9 @@
 	import WriteForm from '$lib/features/reach/WriteForm.svelte';
 	import ReachParts from '$lib/features/reach/ReachParts.svelte';
 	import ReachList from '$lib/features/reach/ReachList.svelte';
-	import {
-		effectWords,
-		FIRST_WAY,
-		finishWords,
-		reasonWords,
-		WAY_TEXT
-	} from '$lib/features/reach/reason-words';
+	import { effectWords, finishWords, reasonWords, WAY_TEXT } from '$lib/features/reach/reason-words';
 	import { calledBy } from '$core/people';
-	import { REASON_KINDS, REASON_TITLE, type Reason } from '$core/triage';
+	import { definitionOf, REASON_KINDS, REASON_TITLE, type Reason } from '$core/triage';
 	import { counted, dayAndTimeIn, percent, placeOf, timeIn } from '$lib/format';
 	import type { PageProps } from './$types';
 
@@ -329,7 +323,7 @@
 										<ReachForm
 											person={one.id}
 											next={data.next === one.id ? null : data.next}
-											first={one.reasons[0] ? FIRST_WAY[one.reasons[0].kind] : 'talked'}
+											first={one.reasons[0] ? definitionOf(one.reasons[0].kind).firstAction : 'talked'}
 											tomorrow={data.tomorrow}
 											latest={data.latest}
 											refused={what === 'note' ? said : null}

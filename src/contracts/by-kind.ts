@@ -26,31 +26,42 @@ export const variantsOf = (schema: object): Variants | undefined => variants.get
 
 /**
  * An object of one of several shapes, told apart by a field: `{ kind: 'load', kg: 2 }`. Fields of another shape are
- * refused, and so is a name that there is none of, with those that there are.
+ * refused, and so is a name that there is none of, with those that there are. Shapes may be a function, if they are registered.
  */
 export function byKind<Key extends string, Shapes extends Record<string, ObjectShape>>(
 	key: Key,
-	shapes: Shapes,
+	shapes: Shapes | (() => Shapes),
 	missing = `${key} is missing`
 ): Lazy<OneOf<Key, Shapes>> {
-	const names = Object.keys(shapes);
-	const made = new Map(
-		names.map((name) => [
-			name,
-			object({ [key]: string().strict().oneOf([name]).required(), ...shapes[name] }).noUnknown()
-		])
-	);
-	const unknown = object({
-		[key]: string()
-			.oneOf(names, `there is no such ${key}; there are ${names.join(', ')}`)
-			.required(missing)
-	}).required(missing);
+	const current = typeof shapes === 'function' ? shapes : () => shapes;
+	const memo = new Map<string, ObjectSchema<object>>();
+	const schemaOf = (name: string, shape: ObjectShape) => {
+		const known =
+			memo.get(name) ?? object({ [key]: string().strict().oneOf([name]).required(), ...shape }).noUnknown();
+		memo.set(name, known);
+		return known;
+	};
+	const unknown = () =>
+		object({
+			[key]: string()
+				.oneOf(
+					Object.keys(current()),
+					`there is no such ${key}; there are ${Object.keys(current()).join(', ')}`
+				)
+				.required(missing)
+		}).required(missing);
 	const schema = lazy((value: unknown) => {
 		const name: unknown =
 			typeof value === 'object' && value !== null && key in value ? Reflect.get(value, key) : null;
-		return (typeof name === 'string' ? made.get(name) : undefined) ?? unknown;
+		const shape = typeof name === 'string' ? current()[name] : undefined;
+		return shape ? schemaOf(name as string, shape) : unknown();
 	});
-	variants.set(schema, { key, shapes });
+	variants.set(schema, {
+		key,
+		get shapes() {
+			return current();
+		}
+	});
 	// Yup has no type for “one of these shapes”; this says what the code above makes sure of.
 	return schema as unknown as Lazy<OneOf<Key, Shapes>>;
 }

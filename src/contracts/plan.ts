@@ -1,9 +1,18 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, number, object, string, type InferType, type Lazy } from 'yup';
 import { DAY_KINDS } from '$core/calendar';
 import { ITEMS } from '$core/exercise';
 import { CONDITIONS } from '$core/kit';
 import { LEVELS } from '$core/people';
-import { MEASURES, PLAN_LIMITS, type Plan, type PlannedDay, type RuleTarget, type Step } from '$core/plan';
+import {
+	MEASURES,
+	PLAN_LIMITS,
+	stepDefinitions,
+	type Plan,
+	type PlannedDay,
+	type RuleTarget,
+	type Step,
+	type StepField
+} from '$core/plan';
 import { LIMITS } from '$core/session';
 import { byField, byKind } from './by-kind';
 import type { Assert, Fits, Same } from './same';
@@ -37,24 +46,21 @@ const day = object({
 		}
 	});
 
+const fieldSchema = ({ says, most, step: by }: StepField) =>
+	Number.isInteger(by) ? whole(says, 1, most) : amount(says, most);
+
+/** Each kind of step has the fields of its definition. */
 const step = byKind(
 	'kind',
-	{
-		load: { kg: amount('kilograms a step', PLAN_LIMITS.kg) },
-		reps: { reps: whole('repetitions a step', 1, PLAN_LIMITS.reps) },
-		seconds: { seconds: whole('seconds a step', 1, PLAN_LIMITS.seconds) },
-		rounds: { rounds: whole('rounds a step', 1, PLAN_LIMITS.rounds) },
-		rest: { seconds: whole('seconds of rest a step', 1, PLAN_LIMITS.seconds) },
-		tempo: { seconds: whole('seconds a step', 1, 10) },
-		variation: {},
-		double: {
-			top: whole('repetitions at the top', 1, PLAN_LIMITS.reps),
-			kg: amount('kilograms a step', PLAN_LIMITS.kg)
-		},
-		restore: {}
-	},
+	() =>
+		Object.fromEntries(
+			stepDefinitions().map(({ kind, fields }) => [
+				kind,
+				Object.fromEntries(fields.map((field) => [field.key, fieldSchema(field)]))
+			])
+		),
 	'a step needs its kind'
-);
+) as unknown as Lazy<Step>;
 
 const on = byField(
 	{
@@ -146,7 +152,6 @@ export const planSchema = object({
 export type PlanInput = InferType<typeof planSchema>;
 export type PlanFits = Assert<Fits<PlanInput, Plan>>;
 export type DayIsSame = Assert<Same<keyof InferType<typeof day>, keyof PlannedDay>>;
-export type StepIsSame = Assert<Same<InferType<typeof step>, Step>>;
 export type TargetFits = Assert<Fits<InferType<typeof on>, RuleTarget>>;
 
 /** Gives some days a kind and a session. */

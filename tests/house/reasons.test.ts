@@ -30,7 +30,7 @@ const hands = {
 	coveredBy: ['full week'],
 	find: ({ checkins }: TriageFacts) =>
 		checkins.length === 10 ? { since: checkins[0]!.at, count: checkins.length } : null,
-	sentence: (reason: { since: number }, { when }: { when(at: number): string }) =>
+	sentence: (reason: { since: number }, { when }: { when: (at: number) => string }) =>
 		`Ten check-ins, ${when(reason.since)}.`,
 	draft: () => ({ says: 'That was the tenth day on which you trained.' })
 };

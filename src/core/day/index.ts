@@ -11,7 +11,7 @@ export {
 	type DayState,
 	type Standing
 } from './day-state';
-export { appliesOn, type Origin, type Override, type OverrideChange, type OverrideTarget } from './overrides';
+export { appliesOn, type Origin, type Override, type OverrideChange } from './overrides';
 export { personalSession, type PersonalChange, type PersonalSession, type Unfit } from './personal';
 export { personDay, type PersonDay } from './person-day';
 export { fitDays, type FitCase, type FitResult } from './fit-days';

@@ -1,5 +1,6 @@
 /** Changes to the days of a plan. Each gives a new plan; days are counted from 1. */
-import { PLAN_LIMITS, REST_DAY, type Plan, type PlannedDay } from './model';
+import { PLAN_LIMITS } from './limits';
+import { REST_DAY, type Plan, type PlannedDay } from './model';
 
 const withDays = (plan: Plan, days: readonly PlannedDay[]): Plan => ({ ...plan, days });
 

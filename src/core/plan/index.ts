@@ -3,7 +3,7 @@ export { testText } from './benchmark-text';
 export { testSession } from './benchmark-session';
 export { changedFindings, checkPlan } from './check-plan';
 export { copyDay, insertDays, pasteWeek, putDays, removeDays, swapDays } from './edit';
-export { DEFAULT_STEPS } from './default-steps';
+export { PLAN_LIMITS } from './limits';
 export type { PlanFinding } from './finding';
 export { AEROBIC_MINUTES, STRENGTH_DAYS } from './groups';
 export {
@@ -11,7 +11,6 @@ export {
 	MEASURES,
 	newBenchmark,
 	newRule,
-	PLAN_LIMITS,
 	REST_DAY,
 	weekOf,
 	type Benchmark,
@@ -19,9 +18,7 @@ export {
 	type Plan,
 	type PlannedDay,
 	type Rule,
-	type RuleTarget,
-	type Step,
-	type StepKind
+	type RuleTarget
 } from './model';
 export { followsRules, isEverywhere, sessionInWeek, unchanged } from './progression';
 export {
@@ -49,4 +46,6 @@ export { minutesOf } from './templates/minutes';
 export { planOfTemplate, startersOf, TEMPLATES, type Template } from './templates/templates';
 export { wantedOf } from './wanted';
 export { weekFacts } from './week-facts';
+export type { StepDefinition, StepField } from './steps/definition';
+export { registerStep, stepDefinition, stepDefinitions, type Step, type StepKind } from './steps';
 export { weekSteps } from './week-steps';

@@ -1,6 +1,7 @@
 /** The plan of a challenge: what lies on each day, how it is made harder week by week, what is tested. */
 import { DEFAULT_AUDIENCE, type Audience } from '../people';
 import type { DayKind } from '../calendar';
+import type { Step } from './steps';
 
 export interface PlannedDay {
 	kind: DayKind;
@@ -13,21 +14,6 @@ export interface PlannedDay {
 	/** Ids of the tests that are taken on it. */
 	tests: readonly string[];
 }
-
-/** What a step of a progression rule does. All amounts are above 0; rest is taken away. */
-export type Step =
-	| { kind: 'load'; kg: number }
-	| { kind: 'reps'; reps: number }
-	| { kind: 'seconds'; seconds: number }
-	| { kind: 'rounds'; rounds: number }
-	| { kind: 'rest'; seconds: number }
-	| { kind: 'tempo'; seconds: number }
-	| { kind: 'variation' }
-	/** Double progression: one more repetition up to `top`, then a heavier load and back to where it began. */
-	| { kind: 'double'; top: number; kg: number }
-	/** Left out before the rule's first week, put back from then on. */
-	| { kind: 'restore' };
-export type StepKind = Step['kind'];
 
 /** What a rule is about: an exercise wherever it comes, a whole session, a block of it or one part of the block. */
 export type RuleTarget = { exercise: string } | { session: string; block?: number; part?: number };
@@ -99,20 +85,6 @@ export interface Plan {
 	tests: readonly Benchmark[];
 	audience: Audience;
 }
-
-export const PLAN_LIMITS = {
-	days: 84,
-	rules: 60,
-	steps: 4,
-	tests: 12,
-	testsADay: 6,
-	kg: 50,
-	reps: 100,
-	seconds: 600,
-	rounds: 10,
-	every: 12,
-	testName: 60
-} as const;
 
 export const REST_DAY: PlannedDay = { kind: 'rest', session: null, effort: null, tests: [] };
 

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { lineOf, PRACTICE } from '../../../tests/support/practice';
 import { sessionOf } from '../../../tests/support/sessions';
 import { type Session } from '../session';
-import { newRule, type Deload, type Rule, type RuleTarget, type Step } from './model';
+import { newRule, type Deload, type Rule, type RuleTarget } from './model';
+import type { Step } from './steps';
 import { followsRules, sessionInWeek } from './progression';
 import { ruleText, stepText } from './rule-text';
 

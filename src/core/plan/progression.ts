@@ -1,26 +1,22 @@
 import type { Library } from '../exercise';
 import type { Practice } from '../practice';
-import { substitutePart } from '../substitution';
 import {
 	type Block,
 	type Field,
 	formatOf,
-	kgText,
 	numberOf,
-	type Part,
 	putBlock,
 	putPart,
 	removeBlock,
 	type Session,
 	sessionFaults,
-	targetText,
-	withAmounts,
-	withLoads,
 	withNumber,
 	withoutPart
 } from '../session';
 import type { DayKind } from '../calendar';
-import type { Deload, Rule, RuleTarget, Step } from './model';
+import type { Deload, Rule, RuleTarget } from './model';
+import { stepDefinition, type Step } from './steps';
+import { fieldsOf, roundOf, valueOf } from './steps/definition';
 
 /** One thing that a rule or a lighter week has changed, in words: `12 → 14 kg`. */
 export interface Progress {
@@ -69,14 +65,6 @@ export function stepsBy(
 	return Math.ceil(weeks / rule.every);
 }
 
-const fieldsOf = (block: Block, knob: Field<Block>['knob']): Field<Block>[] =>
-	formatOf(block).fields.filter((field) => field.knob === knob);
-
-/** Seconds of a round that has its length in minutes, or of one more minute. */
-const MINUTE = 60;
-/** Rest that is always left between two sets. */
-const LEAST_REST = 5;
-
 interface Work {
 	block: Block;
 	changes: Progress[];
@@ -90,124 +78,6 @@ function turn(work: Work, at: Omit<Progress, 'what' | 'from' | 'to'>, field: Fie
 	const unit = field.unit === 'clock' ? ' s' : field.unit ? ` ${field.unit}` : '';
 	work.block = withNumber(work.block, field.key, to);
 	work.changes.push({ ...at, what: field.label, from: `${now}${unit}`, to: `${to}${unit}` });
-}
-
-/** What one round more adds to a number: a minute for each group of an EMOM, a minute where the block has a length. */
-const roundOf = (block: Block, field: Field<Block>): number =>
-	formatOf(block).round?.(block) ?? (field.unit === 'clock' ? MINUTE : 1);
-
-function oftener(block: Block, field: Field<Block>, rounds: number): number {
-	return (numberOf(block, field.key) ?? 0) + rounds * roundOf(block, field);
-}
-
-function stepBlock(work: Work, step: Step, times: number, rule: string, b: number): boolean {
-	const at = { rule, block: b, part: null };
-	const turns = (knob: Field<Block>['knob'], to: (field: Field<Block>, now: number) => number): boolean => {
-		const fields = fieldsOf(work.block, knob).filter((field) => (numberOf(work.block, field.key) ?? 0) > 0);
-		for (const field of fields) turn(work, at, field, to(field, numberOf(work.block, field.key) ?? 0));
-		return fields.length > 0;
-	};
-	switch (step.kind) {
-		case 'rounds':
-			return turns('often', (field) => oftener(work.block, field, times * step.rounds));
-		case 'rest':
-			return turns('rest', (_, now) => {
-				const least = Math.min(now, LEAST_REST);
-				if (times > 0 && now - times * step.seconds < least)
-					work.stuck.push({ ...at, why: `no more than ${now - least} s of rest to take away` });
-				return Math.max(least, now - times * step.seconds);
-			});
-		case 'seconds':
-			return turns('work', (field, now) =>
-				field.label === 'minutes'
-					? now + Math.round((times * step.seconds) / MINUTE)
-					: now + times * step.seconds
-			);
-		default:
-			return false;
-	}
-}
-
-const loadOf = (part: Part): string => kgText(part) ?? 'bodyweight';
-/** Loads are told to a tenth of a kilogram. */
-const tenth = (kg: number): number => Math.round(kg * 10) / 10;
-
-/** A part after so many steps; null where the step does not apply to it. */
-function steppedPart(
-	part: Part,
-	step: Step,
-	times: number,
-	practice: Practice
-): { part: Part; what: string; from: string; to: string; stuck?: string } | null {
-	const { target } = part;
-	const told = (next: Part, what: string, text: (p: Part) => string, stuck?: string) => ({
-		part: next,
-		what,
-		from: text(part),
-		to: text(next),
-		...(stuck && { stuck })
-	});
-	const amount = (p: Part) => targetText(p);
-	switch (step.kind) {
-		case 'load':
-			if (part.kg === null) return null;
-			return told(
-				withLoads(part, (kg) => tenth(kg + times * step.kg)),
-				'load',
-				loadOf
-			);
-		case 'reps':
-			if (target.kind !== 'reps') return null;
-			return told(
-				withAmounts(part, (reps) => reps + times * step.reps),
-				'reps',
-				amount
-			);
-		case 'seconds':
-			if (target.kind !== 'seconds') return null;
-			return told(
-				withAmounts(part, (seconds) => seconds + times * step.seconds),
-				'seconds',
-				amount
-			);
-		case 'tempo': {
-			const [down, ...rest] =
-				part.tempo ?? practice.library.find(part.exercise)?.tempo ?? practice.house.tempo;
-			if (target.kind !== 'reps') return null;
-			const tempo = (p: Part) => (p.tempo ?? [down, ...rest]).join('-');
-			return told({ ...part, tempo: [down + times * step.seconds, ...rest] }, 'tempo', tempo);
-		}
-		case 'double': {
-			if (target.kind !== 'reps') return null;
-			const climb = Math.max(0, step.top - target.reps);
-			const [heavier, more] =
-				part.kg === null
-					? [0, Math.min(times, climb)]
-					: [Math.floor(times / (climb + 1)), times % (climb + 1)];
-			const next = withLoads(
-				withAmounts(part, (reps) => reps + more),
-				(kg) => tenth(kg + heavier * step.kg)
-			);
-			const stuck =
-				part.kg === null && times > climb ? `${step.top} reps are reached, with no load to add` : undefined;
-			return told(next, 'reps, then load', (p) => `${amount(p)} at ${loadOf(p)}`, stuck);
-		}
-		case 'variation': {
-			let exercise = practice.library.find(part.exercise);
-			if (!exercise) return null;
-			let made = 0;
-			for (; made < times; made++) {
-				const next = practice.library.harder(exercise.name);
-				if (!next) break;
-				exercise = next;
-			}
-			const next = made > 0 ? substitutePart(part, exercise, practice) : part;
-			const stuck = made < times ? `${exercise.name} is the hardest variation` : undefined;
-			return told(next, 'variation', (p) => p.exercise, stuck);
-		}
-		default:
-			return null;
-	}
 }
 
 /** Whether a rule is about an exercise wherever it comes, rather than about a place. */
@@ -230,9 +100,7 @@ function partsMeant(on: RuleTarget, key: string, block: Block, b: number, librar
 	return on.part < all.length ? [on.part] : null;
 }
 
-const WHOLE_BLOCK = new Set<Step['kind']>(['rounds', 'rest']);
-
-/** Applies a step to a block as a whole or to the parts that are meant; false where it does not apply to any. */
+/** Applies a step to a block as a whole, or else to the parts that are meant; false if it applies to neither. */
 function stepWork(
 	work: Work,
 	step: Step,
@@ -242,14 +110,37 @@ function stepWork(
 	parts: number[],
 	practice: Practice
 ): boolean {
-	// The seconds of a circuit, of steady cardio and of hard intervals belong to the block.
-	const ofBlock =
-		WHOLE_BLOCK.has(step.kind) || (step.kind === 'seconds' && fieldsOf(work.block, 'work').length > 0);
-	if (ofBlock) return stepBlock(work, step, times, rule, b);
+	const definition = stepDefinition(step.kind);
+	const at = { rule, block: b, part: null };
+	const applies = definition.changeBlock?.(step, times, {
+		get block() {
+			return work.block;
+		},
+		has: (knob) => fieldsOf(work.block, knob).length > 0,
+		turn(knob, to) {
+			const fields = fieldsOf(work.block, knob).filter((field) => valueOf(work.block, field) > 0);
+			for (const field of fields) turn(work, at, field, to(field, valueOf(work.block, field)));
+			return fields.length > 0;
+		},
+		stuck: (why) => work.stuck.push({ ...at, why })
+	});
+	return applies ?? stepParts(work, step, times, rule, b, parts, practice);
+}
+
+/** Applies a step to parts of a block; false if it applies to none. */
+function stepParts(
+	work: Work,
+	step: Step,
+	times: number,
+	rule: string,
+	b: number,
+	parts: number[],
+	practice: Practice
+): boolean {
 	let applies = false;
 	for (const p of parts) {
 		const part = work.block.parts[p];
-		const next = part && steppedPart(part, step, times, practice);
+		const next = part && stepDefinition(step.kind).changePart?.(step, times, part, practice);
 		if (!next) continue;
 		applies = true;
 		if (next.stuck) work.stuck.push({ rule, block: b, part: p, why: next.stuck });
@@ -284,7 +175,7 @@ function leaveOut(
 ): Session {
 	const away = rules
 		.flatMap(({ id, on, steps, from }) =>
-			steps.some((step) => step.kind === 'restore') &&
+			steps.some(({ kind }) => stepDefinition(kind).isPlacement) &&
 			!isEverywhere(on) &&
 			on.session === key &&
 			on.block !== undefined

@@ -13,7 +13,7 @@ export type ReachWay =
 /** How figures are written in the sentence for the coach. */
 export interface SentenceFormat {
 	/** Day and time of an instant in the zone of the coach. */
-	when(at: number): string;
+	when: (at: number) => string;
 	units: Units;
 }
 

@@ -2,7 +2,8 @@ import { COMMON } from '../../findings';
 import { formatOf, partFor } from '../../session';
 import type { PlanCheck, PlanFinding, PlanSubject } from '../finding';
 import type { ResolvedDay } from '../resolved-plan';
-import type { Plan, Rule, Step } from '../model';
+import type { Plan, Rule } from '../model';
+import type { Step } from '../steps';
 import { isEverywhere } from '../progression';
 import { ruleText } from '../rule-text';
 

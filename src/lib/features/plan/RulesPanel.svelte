@@ -10,8 +10,8 @@
 		type StepKind
 	} from '$core/plan';
 	import type { PlanEditor } from './plan-editor.svelte';
-	import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS } from './rule-form';
-	import { DEFAULT_STEPS } from '$core/plan';
+	import { choicesOf, sameTarget } from './rule-form';
+	import { stepDefinition, stepDefinitions } from '$core/plan';
 	import { ruleTable } from './rule-table';
 
 	/** How the plan is made harder: its rules, lighter weeks, and what becomes of each exercise over the weeks. */
@@ -32,7 +32,7 @@
 		const first = choices.find(({ loaded }) => loaded) ?? choices[0];
 		if (!first) return;
 		const id = crypto.randomUUID();
-		put([...plan.rules, newRule(id, first.on, [DEFAULT_STEPS.double])]);
+		put([...plan.rules, newRule(id, first.on, [stepDefinition('double').initial])]);
 		open = id;
 	}
 	function putStep(rule: Rule, at: number, step: Step | null) {
@@ -164,14 +164,13 @@
 									class="select select-sm flex w-44"
 									value={step.kind}
 									onchange={(event) =>
-										putStep(rule, at, DEFAULT_STEPS[event.currentTarget.value as StepKind])}
+										putStep(rule, at, stepDefinition(event.currentTarget.value as StepKind).initial)}
 								>
-									{#each Object.entries(STEP_WORDS) as [kind, words] (kind)}<option value={kind}
-											>{words}</option
+									{#each stepDefinitions() as { kind, label } (kind)}<option value={kind}>{label}</option
 										>{/each}
 								</select></label
 							>
-							{#each STEP_FIELDS[step.kind] as field (field.key)}
+							{#each stepDefinition(step.kind).fields as field (field.key)}
 								<label class="flex items-center gap-1"
 									><input
 										type="number"
@@ -187,14 +186,15 @@
 							{#if rule.steps.length > 1}<button
 									type="button"
 									class="btn btn-ghost btn-xs"
-									aria-label="Without {STEP_WORDS[step.kind]}"
+									aria-label="Without {stepDefinition(step.kind).label}"
 									onclick={() => putStep(rule, at, null)}>×</button
 								>{/if}
 						{/each}
 						{#if rule.steps.length < PLAN_LIMITS.steps}<button
 								type="button"
 								class="link-quiet"
-								onclick={() => change(rule, { steps: [...rule.steps, DEFAULT_STEPS.rest] })}>and also</button
+								onclick={() => change(rule, { steps: [...rule.steps, stepDefinition('rest').initial] })}
+								>and also</button
 							>{/if}
 						<label
 							>from week

@@ -1,33 +1,4 @@
-import type { ResolvedPlan, RuleTarget, StepKind } from '$core/plan';
-
-/** What a step is called where one is chosen. */
-export const STEP_WORDS: Record<StepKind, string> = {
-	double: 'reps, then load',
-	load: 'more load',
-	reps: 'more reps',
-	seconds: 'longer',
-	rounds: 'more rounds or sets',
-	rest: 'less rest',
-	tempo: 'slower',
-	variation: 'harder variation',
-	restore: 'put back what is left out'
-};
-
-/** The numbers of a step that can be set. */
-export const STEP_FIELDS: Record<StepKind, { key: string; unit: string; step: number }[]> = {
-	double: [
-		{ key: 'top', unit: 'reps at the top', step: 1 },
-		{ key: 'kg', unit: 'kg then', step: 0.5 }
-	],
-	load: [{ key: 'kg', unit: 'kg', step: 0.5 }],
-	reps: [{ key: 'reps', unit: 'reps', step: 1 }],
-	seconds: [{ key: 'seconds', unit: 's', step: 5 }],
-	rounds: [{ key: 'rounds', unit: 'rounds', step: 1 }],
-	rest: [{ key: 'seconds', unit: 's less', step: 5 }],
-	tempo: [{ key: 'seconds', unit: 's slower down', step: 1 }],
-	variation: [],
-	restore: []
-};
+import type { ResolvedPlan, RuleTarget } from '$core/plan';
 
 /** Something that a rule can be about. */
 export interface Choice {

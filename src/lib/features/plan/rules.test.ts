@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_PLAN, resolvePlan, newRule, weekSteps, type Plan, type PlanSession } from '$core/plan';
 import { parseSessionText } from '$core/session';
-import { choicesOf, sameTarget, STEP_FIELDS, STEP_WORDS } from './rule-form';
-import { DEFAULT_STEPS } from '$core/plan';
+import { choicesOf, sameTarget } from './rule-form';
+import { stepDefinitions } from '$core/plan';
 import { ruleTable } from './rule-table';
 import { PRACTICE } from '../../../../tests/support/practice';
 
@@ -76,11 +76,12 @@ describe('what a rule can be about', () => {
 	});
 
 	it('has words, usual amounts and a field for each of its numbers', () => {
-		for (const [kind, step] of Object.entries(DEFAULT_STEPS)) {
-			expect(step.kind).toBe(kind);
-			expect(STEP_WORDS[step.kind].length).toBeGreaterThan(3);
-			const numbers = Object.keys(step).filter((key) => key !== 'kind');
-			expect(STEP_FIELDS[step.kind].map(({ key }) => key)).toEqual(numbers);
+		for (const { kind, label, initial, fields } of stepDefinitions()) {
+			expect(initial.kind).toBe(kind);
+			expect(label.length).toBeGreaterThan(3);
+			expect(fields.map(({ key }) => key as string)).toEqual(
+				Object.keys(initial).filter((key) => key !== 'kind')
+			);
 		}
 	});
 });

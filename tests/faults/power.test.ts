@@ -289,7 +289,7 @@ async function lostAfter(directory: string, ids: string[]): Promise<number | nul
 	try {
 		const rows = await db.query<{ id: string }>('select id from result where id = any($1)', [ids]);
 		// Everything can be read: no page is torn.
-		for (const table of ['enrolment', 'checkin', 'challenge', 'plan_day', 'session_version'])
+		for (const table of ['enrolment', 'result', 'challenge', 'plan_day', 'session_version'])
 			await db.query(`select * from ${table}`);
 		return ids.length - rows.length;
 	} catch {

@@ -1,15 +1,5 @@
 /** Layers of the server, topmost first: a module imports from its own layer and from those below it. */
-const LAYERS = [
-	'edge',
-	'account',
-	'contact',
-	'done',
-	'people',
-	'training',
-	'changes',
-	'records',
-	'platform'
-];
+const LAYERS = ['edge', 'account', 'contact', 'done', 'people', 'training', 'changes', 'records', 'platform'];
 
 /** One rule for each layer: it imports nothing from the layers above. Tests may set up what they need. */
 const onlyDownwards = LAYERS.slice(1).map((layer, at) => ({

@@ -53,7 +53,8 @@ export function byKind<Key extends string, Shapes extends Record<string, ObjectS
 	const schema = lazy((value: unknown) => {
 		const name: unknown =
 			typeof value === 'object' && value !== null && key in value ? Reflect.get(value, key) : null;
-		const shape = typeof name === 'string' ? current()[name] : undefined;
+		const known = current();
+		const shape = typeof name === 'string' && Object.hasOwn(known, name) ? known[name] : undefined;
 		return shape ? schemaOf(name as string, shape) : unknown();
 	});
 	variants.set(schema, {

@@ -104,6 +104,7 @@ test('who gets what is seen for everybody, filtered, and as one person gets it',
 	await noBarriers(page, 'who gets what');
 	await page.getByText('Person by person').click();
 	const table = page.getByRole('table', { name: /Who gets what/ });
+	await expect(table.getByRole('rowheader').first()).toBeVisible();
 	const everybody = await table.getByRole('rowheader').count();
 	await page.getByRole('button', { name: /^Something differs/ }).click();
 	const differing = await table.getByRole('rowheader').count();

@@ -266,7 +266,7 @@ describe('a plan that is refused', () => {
 		[
 			'a step of another kind',
 			(p) => ({ ...p, rules: [{ ...MORE, steps: [{ kind: 'valueOf' }] }] }),
-			/there are load, reps/
+			/there are double, load, reps/
 		],
 		['a lighter week that keeps all', (p) => ({ ...p, deload: { every: 4, keep: 1 } }), /10 to 90 %/],
 		['a lighter week every week', (p) => ({ ...p, deload: { every: 1, keep: 0.5 } }), /2 to 12/],

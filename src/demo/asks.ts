@@ -1,5 +1,5 @@
 /** What the coach of the demo asked her group, what they said, and what they asked for. */
-import { addDays, dateIn } from '$core/calendar';
+import { addDays, dateIn, DAY_MS } from '$core/calendar';
 import { seededRandom } from '$core/stats';
 import type { Coach } from '$lib/server/records/coach';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
@@ -8,8 +8,6 @@ import { answerRequest, request, requestsIn } from '$lib/server/contact/messages
 import { asPerson, enrolmentOf, enrolmentsOf } from '$lib/server/records/enrolments';
 import { fixedClock } from '$lib/server/platform/clock';
 import type { Context } from '$lib/server/platform/context';
-
-const DAY_MS = 86_400_000;
 
 /** Questions, how many days ago they were asked and for how many days, and of ten people how many have answered. */
 const POLLS = [

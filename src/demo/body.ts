@@ -1,7 +1,7 @@
 /** What the people of the demo measured of themselves, how they looked back on their weeks, and what they sent in to be looked at. */
 import type { Store } from '$lib/server/platform/row-files';
 import sharp from 'sharp';
-import { addDays, instantOf } from '$core/calendar';
+import { addDays, instantOf, DAY_MS } from '$core/calendar';
 import { figureNamed, figureSvg } from '$core/figures';
 import { seededRandom } from '$core/stats';
 import type { App } from '$lib/server/edge/app';
@@ -16,7 +16,6 @@ import { fixedClock } from '$lib/server/platform/clock';
 import { asSent } from '$lib/server/platform/sent-file';
 import type { Context } from '$lib/server/platform/context';
 
-const DAY_MS = 86_400_000;
 const MORNING = 7 * 60;
 
 /** Who weighs themselves, from which weight, by how much a week, and how often. */

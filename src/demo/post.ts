@@ -1,5 +1,5 @@
 /** What the coach of the demo wrote to several, and how far it came. */
-import { addDays, dateIn } from '$core/calendar';
+import { addDays, dateIn, DAY_MS } from '$core/calendar';
 import type { Audience } from '$core/post';
 import type { Coach } from '$lib/server/records/coach';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
@@ -13,8 +13,6 @@ import { deliver } from '$lib/server/contact/delivery/deliver';
 import { postTo, recipientsOf } from '$lib/server/contact/post/posts';
 import { saveTemplate } from '$lib/server/contact/post/templates';
 import { inNeed } from '$lib/server/contact/reach/triage';
-
-const DAY_MS = 86_400_000;
 
 const TEMPLATES = [
 	{

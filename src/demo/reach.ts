@@ -1,5 +1,5 @@
 /** What the coach of the demo did about those who needed her, on the mornings of the weeks before, and who answered. */
-import { dateIn } from '$core/calendar';
+import { dateIn, DAY_MS } from '$core/calendar';
 import { ASK_AGAIN_DAYS } from '$core/health';
 import { DEFAULT_TONE, draftFor, REASON_KINDS, type ReasonGroup, type ReasonKind } from '$core/triage';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
@@ -18,7 +18,6 @@ import { inNeed } from '$lib/server/contact/reach/triage';
 /** Results of the last day that she has said a line about, the oldest first. */
 const SAID = 4;
 
-const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
 
 /** How many she got to on a morning, so many days ago. Most mornings there is less time than people. */

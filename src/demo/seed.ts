@@ -3,7 +3,7 @@ import { reportSteps } from '$lib/server/platform/starting';
 import { readKit } from '$core/kit';
 import type { Practice } from '$core/practice';
 import { REST_DAY, type Plan, type PlannedDay } from '$core/plan';
-import { addDays, dateIn, instantOf, weekdayOf } from '$core/calendar';
+import { addDays, dateIn, instantOf, weekdayOf, DAY_MS } from '$core/calendar';
 import { parseSessionText, type Session } from '$core/session';
 import type { App } from '$lib/server/edge/app';
 import { createCoach } from '$lib/server/account/auth/coach';
@@ -51,7 +51,6 @@ import {
 /** How to get into the demo; printed by `npm run demo`. */
 export const DEMO_COACH = { email: 'runa@hutseason.example', password: 'carry the first load' } as const;
 
-const DAY = 86_400_000;
 const COACH_ZONE = 'Europe/Oslo';
 
 const bodyOf = (lines: readonly string[], practice: Practice): Session => {
@@ -170,7 +169,7 @@ async function enrolAll(
 	for (const group of [people.filter((p) => !p.joinsOnDay), people.filter((p) => p.joinsOnDay)]) {
 		const [first] = group;
 		if (!first) continue;
-		const at = first.joinsOnDay ? start + (first.joinsOnDay - 1) * DAY + DAY / 2 : start - 5 * DAY;
+		const at = first.joinsOnDay ? start + (first.joinsOnDay - 1) * DAY_MS + DAY_MS / 2 : start - 5 * DAY_MS;
 		const made = await enrol(
 			{ ...context, clock: fixedClock(Math.min(at, now)) },
 			challenge,
@@ -305,7 +304,7 @@ async function writeShelf(
 	for (const { name, ago, ...taken } of TAKEN) {
 		const person = people.find((one) => one.name === name);
 		if (!person) continue;
-		await takeFromShelf({ ...context, clock: fixedClock(now - ago * DAY) }, asPerson(person), {
+		await takeFromShelf({ ...context, clock: fixedClock(now - ago * DAY_MS) }, asPerson(person), {
 			id: context.ids.uuid(),
 			sessionId: sessions['Desk breaks'].id,
 			...taken

@@ -1,4 +1,5 @@
 /** Papers, photographs and clips against the rows that speak of them. */
+import { DAY_MS } from '$core/calendar';
 import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -14,7 +15,6 @@ import { CLIP, contentsOf, keeperIn, PAPER, storeIn, type Keeper } from '../supp
 import { sent } from '../support/sent';
 
 const folder = ownFolder('kept-files');
-const DAY = 86_400_000;
 const directory = mkdtempSync(join(folder, 'data-'));
 let db: Database;
 let keeper: Keeper;
@@ -42,8 +42,8 @@ function leftOver(path: string, age: number): string {
 
 describe('a backup', () => {
 	it('holds every file that a row speaks of, and tells what is missing and what is of nobody', async () => {
-		leftOver('pictures/of-nobody.jpg', DAY);
-		leftOver('form/cut-off.mp4.1234.part', DAY);
+		leftOver('pictures/of-nobody.jpg', DAY_MS);
+		leftOver('form/cut-off.mp4.1234.part', DAY_MS);
 		const made = await backUp(db, where(directory), FILE_KINDS, Date.parse('2026-11-26T02:41:00Z'));
 		const file = join(folder, 'backups', made.name);
 		const back = mkdtempSync(join(folder, 'back-'));
@@ -65,11 +65,11 @@ describe('a backup', () => {
 describe('the sweep', () => {
 	it('removes what is of nobody after a day, and nothing that is being sent', async () => {
 		const old = [
-			leftOver('documents/old.pdf', 2 * DAY),
-			leftOver('form/old.mov', 2 * DAY),
-			leftOver('form/half.mp4.99.part', 2 * DAY)
+			leftOver('documents/old.pdf', 2 * DAY_MS),
+			leftOver('form/old.mov', 2 * DAY_MS),
+			leftOver('form/half.mp4.99.part', 2 * DAY_MS)
 		];
-		const fresh = leftOver('pictures/fresh.jpg', DAY / 2);
+		const fresh = leftOver('pictures/fresh.jpg', DAY_MS / 2);
 		const swept = await sweepFiles({ db, config });
 		expect(swept.unspoken.filter((path) => old.includes(path)).sort()).toEqual([...old].sort());
 		expect(old.some((path) => existsSync(join(directory, path)))).toBe(false);
@@ -93,7 +93,7 @@ describe('the sweep', () => {
 		await sent(CLIP, (file) => sendFormCheck(keeper.context, second, { exercise: 'Plank', note: '' }, file));
 		const before = new Set(readdirSync(join(directory, 'form')));
 		await db.query('delete from form_check where enrolment_id = $1', [second.enrolmentId]);
-		const swept = await sweepFiles({ db, config }, Date.now() + 2 * DAY);
+		const swept = await sweepFiles({ db, config }, Date.now() + 2 * DAY_MS);
 		expect(swept.unspoken.some((path) => path.startsWith('form/'))).toBe(true);
 		expect(readdirSync(join(directory, 'form')).length).toBe(before.size - 1);
 	});

@@ -1,4 +1,5 @@
 /** The process is killed while photographs and clips come in: whatever was acknowledged is there, and nothing of the rest stays. */
+import { DAY_MS } from '$core/calendar';
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -68,7 +69,7 @@ it(`of uploads through ${KILLS} killed processes none that was acknowledged is l
 	const before = await compareFiles(db, served.directory, FILE_KINDS);
 	expect(before.missing).toEqual([]);
 	expect(before.whole).toBeGreaterThanOrEqual(acknowledged);
-	await sweepFiles({ db, config }, Date.now() + 2 * 86_400_000);
+	await sweepFiles({ db, config }, Date.now() + 2 * DAY_MS);
 	const after = await compareFiles(db, served.directory, FILE_KINDS);
 	expect(after).toEqual({ missing: [], unspoken: [], whole: before.whole });
 	const rows = await db.query<{ bytes: number }>(

@@ -2,6 +2,7 @@
  * The figures that were promised, measured. Times of one machine mean little: what is bounded is, where it can
  * be, a ratio of two things measured in the same run. Prints one JSON line a figure; scripts/bench.mjs shows it.
  */
+import { DAY_MS } from '$core/calendar';
 import { packEntry } from '$core/day';
 import type { Session } from '$core/session';
 import { bundleText } from '$lib/server/edge/exports/bundle/bundle';
@@ -54,7 +55,7 @@ async function makeChallenge(
 	people: number,
 	session: Session
 ) {
-	const id = await createChallenge({ ...context, clock: { now: () => NOW - 40 * 86_400_000 } }, coachId, {
+	const id = await createChallenge({ ...context, clock: { now: () => NOW - 40 * DAY_MS } }, coachId, {
 		name: `For ${people}`,
 		goal: 'measured',
 		startsOn,
@@ -83,7 +84,7 @@ async function makeChallenge(
 	await layDays(context, challenge, { days, kind: 'train', sessionId });
 	const zones = Intl.supportedValuesOf('timeZone');
 	const links = await enrol(
-		{ ...context, clock: { now: () => NOW - 40 * 86_400_000 } },
+		{ ...context, clock: { now: () => NOW - 40 * DAY_MS } },
 		challenge,
 		Array.from({ length: people }, (_, i) => ({
 			name: `Person ${i}`,
@@ -107,7 +108,7 @@ async function roll(context: Context, coachId: CoachId): Promise<void> {
 			packEntry({
 				kind: 'check-in',
 				credit: i % 5 === 0 ? 0.6 : 1,
-				at: NOW - (30 - i) * 86_400_000,
+				at: NOW - (30 - i) * DAY_MS,
 				pain: false,
 				standing: 'on time'
 			})

@@ -1,4 +1,5 @@
 /** Who needs the coach, of a thousand people with four weeks behind them. */
+import { DAY_MS } from '$core/calendar';
 import { packEntry } from '$core/day';
 import type { OwnedChallenge } from '$lib/server/records/challenge';
 import { checkIn } from '$lib/server/done/attendance/check-in';
@@ -8,7 +9,6 @@ import type { Context } from '$lib/server/platform/context';
 import { inNeed } from '$lib/server/contact/reach/triage';
 import { median, report, timed } from './measure';
 
-const DAY = 86_400_000;
 const DAYS = 28;
 
 /** Check-ins of four weeks, something done about everybody, and a weight a week. */
@@ -20,7 +20,7 @@ async function lived({ db, clock }: Context, { id }: OwnedChallenge): Promise<vo
 			packEntry({
 				kind: 'check-in',
 				credit: i % 5 === 0 ? 0.6 : 1,
-				at: now - (DAYS - i) * DAY,
+				at: now - (DAYS - i) * DAY_MS,
 				pain: false,
 				standing: 'on time'
 			})

@@ -1,3 +1,4 @@
+import { DAY_MS } from '$core/calendar';
 import { mkdtempSync, readdirSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
@@ -76,7 +77,7 @@ it('of two processes on one database one is killed during an upload: the other g
 	const kept = await db.query<{ id: string }>('select id from picture');
 	expect(kept.map(({ id }) => `${id}.jpg`)).toEqual(readdirSync(join(directory, 'pictures')));
 	expect(readdirSync(join(directory, SENT)), 'what the other had begun').toHaveLength(1);
-	await sweepFiles({ db, config: { dataDirectory: directory } }, Date.now() + 2 * 86_400_000);
+	await sweepFiles({ db, config: { dataDirectory: directory } }, Date.now() + 2 * DAY_MS);
 	expect(readdirSync(join(directory, SENT))).toEqual([]);
 	expect(readdirSync(join(directory, 'pictures'))).toHaveLength(1);
 	await db.close();

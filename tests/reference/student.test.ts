@@ -1,4 +1,5 @@
 /** Student's t against jstat, and slopes against simple-statistics: other people's code for the same thing. */
+import { DAY_MS } from '$core/calendar';
 import fc from 'fast-check';
 import jstat from 'jstat';
 import { linearRegression } from 'simple-statistics';
@@ -24,7 +25,7 @@ it('refuses what is none', () => {
 });
 
 it('a trend has the slope that simple-statistics finds', () => {
-	const WEEK = 7 * 86_400_000;
+	const WEEK = 7 * DAY_MS;
 	fc.assert(
 		fc.property(
 			fc.array(fc.record({ x: fc.integer({ min: 0, max: 400 }), y: fc.integer({ min: 40, max: 120 }) }), {

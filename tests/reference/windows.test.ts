@@ -1,7 +1,7 @@
 /** Due windows against luxon (its own zone arithmetic over the IANA database) in all zones, day by day. */
 import { DateTime, IANAZone } from 'luxon';
 import { describe, expect, it } from 'vitest';
-import { dueWindow, type ReleasePolicy } from '$core/calendar';
+import { dueWindow, type ReleasePolicy, DAY_MS } from '$core/calendar';
 
 const FROM = '2025-01-01';
 const DAYS = 3 * 365;
@@ -31,9 +31,9 @@ function clockOf(zone: string): string {
 	const rules = IANAZone.create(zone);
 	const at = (instant: number) => rules.offset(instant);
 	const changes: string[] = [];
-	const start = Date.parse(FROM) - 2 * 86_400_000;
+	const start = Date.parse(FROM) - 2 * DAY_MS;
 	for (let i = 0; i < DAYS + 4; i++) {
-		let [from, to] = [start + i * 86_400_000, start + (i + 1) * 86_400_000];
+		let [from, to] = [start + i * DAY_MS, start + (i + 1) * DAY_MS];
 		if (i === 0) changes.push(`${at(from)}`);
 		const after = at(to);
 		if (at(from) === after) continue;
@@ -54,7 +54,7 @@ type LuxonDay = [day: number, opens: number, due: number];
 function telling(days: readonly LuxonDay[]): LuxonDay[] {
 	const long = (i: number): boolean => {
 		const [before, after] = [days[i - 1], days[i]];
-		return before !== undefined && after !== undefined && after[2] - before[2] !== 86_400_000;
+		return before !== undefined && after !== undefined && after[2] - before[2] !== DAY_MS;
 	};
 	return days.filter((_, i) => i % 30 === 0 || [-2, -1, 0, 1, 2].some((by) => long(i + by)));
 }

@@ -1,4 +1,5 @@
 /** Who works on a challenge beside its owner: invited, changed, taken off; and who did what. */
+import { DAY_MS } from '$core/calendar';
 import { describe, expect, it } from 'vitest';
 import { withoutHealth } from '$core/attendance';
 import { changeProfile, makeReset, resetOf } from '$lib/server/account/auth/account';
@@ -61,7 +62,7 @@ describe('an invitation', () => {
 
 	it('ends after its days, and when it is withdrawn', async () => {
 		const secret = await asking('viewer', 'Late');
-		const over = Date.parse('2026-11-25T12:00:00Z') + INVITATION_DAYS * 86_400_000;
+		const over = Date.parse('2026-11-25T12:00:00Z') + INVITATION_DAYS * DAY_MS;
 		context.at(new Date(over - 1).toISOString());
 		expect(await invitationBehind(context, secret)).not.toBeNull();
 		context.at(new Date(over).toISOString());
@@ -186,13 +187,13 @@ it('what has ended and what is old is deleted, and nothing else', async () => {
 		session: null
 	});
 	const deeds = () => deedsOf(db, world.challenge.id, { coachId: null, before: null });
-	context.at(new Date(began + 86_400_000).toISOString());
+	context.at(new Date(began + DAY_MS).toISOString());
 	await purgeSignIns(context);
 	expect(await db.query('select for_whom from invitation')).toEqual([{ for_whom: 'Open' }]);
-	context.at(new Date(began + DEEDS_KEPT * 86_400_000 - 1).toISOString());
+	context.at(new Date(began + DEEDS_KEPT * DAY_MS - 1).toISOString());
 	await purgeSignIns(context);
 	expect(await deeds()).toHaveLength(1);
-	context.at(new Date(began + DEEDS_KEPT * 86_400_000).toISOString());
+	context.at(new Date(began + DEEDS_KEPT * DAY_MS).toISOString());
 	await purgeSignIns(context);
 	expect(await deeds()).toHaveLength(0);
 	context.at('2026-11-25T12:00:00Z');

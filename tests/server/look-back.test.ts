@@ -1,4 +1,5 @@
 /** Looking back on a challenge, and the way back into one. */
+import { DAY_MS } from '$core/calendar';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { DEFAULT_HOUSE } from '$core/practice';
 import { reviewRules, whatWorked } from '$core/triage';
@@ -23,7 +24,7 @@ beforeEach(async () => {
 });
 const person = (i = 0) => ownPersonOf(context, world, world.people[i]!.enrolmentId);
 const train = async (day: number, i = 0, done = 'all') => {
-	context.at(new Date(Date.parse('2026-11-23T11:00:00Z') + (day - 1) * 86_400_000).toISOString());
+	context.at(new Date(Date.parse('2026-11-23T11:00:00Z') + (day - 1) * DAY_MS).toISOString());
 	await checkIn(context, asPerson(await person(i)), {
 		id: context.ids.uuid(),
 		day,

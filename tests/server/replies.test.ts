@@ -1,4 +1,5 @@
 /** A coach's lines about results. */
+import { DAY_MS } from '$core/calendar';
 import { describe, expect, it } from 'vitest';
 import { checkIn } from '$lib/server/done/attendance/check-in';
 import { cameIn } from '$lib/server/contact/desk/desk';
@@ -22,7 +23,7 @@ const reply = (about: string, line: unknown = 1, more: object = {}) =>
 const send = async (person = oslo, more: object = {}) =>
 	(await checkIn(context, person, { id: id(), day: 1, done: 'all', effort: 7, ...more })).id;
 const came = async (about: string) =>
-	(await cameIn(context.db, world.challenge.id, context.clock.now() - 86_400_000, context.clock.now())).find(
+	(await cameIn(context.db, world.challenge.id, context.clock.now() - DAY_MS, context.clock.now())).find(
 		(one) => one.id === about
 	);
 const thread = (person = oslo) => threadOf(context.db, person.enrolmentId, context.clock.now());

@@ -1,4 +1,5 @@
 /** Sessions on request: put on the shelf by the coach, taken by participants, counted by her word. */
+import { DAY_MS } from '$core/calendar';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { rebuild } from '$lib/server/changes/projection';
 import { rollRow } from '$lib/server/done/attendance/roll';
@@ -217,7 +218,7 @@ describe('what is taken from it', () => {
 		context.at('2026-11-27T21:00:00Z');
 		await take({ hurts: 'knee', credit: 0.5 });
 		const now = context.clock.now();
-		const seen = await cameIn(context.db, world.challenge.id, now - 86_400_000, now);
+		const seen = await cameIn(context.db, world.challenge.id, now - DAY_MS, now);
 		expect(seen).toMatchObject([
 			{ shelf: 'Long stretch', day: null, hurts: 'knee', done: 'part', credit: 0.5 },
 			{ shelf: 'Long stretch', day: null, hurts: null, done: 'all' }

@@ -1,13 +1,13 @@
 /** People by their days, as triage sees them. */
+import { DAY_MS } from '$core/calendar';
 import type { DayState, PersonDay, Strip } from '$core/day';
 import { packEntry } from '$core/day';
 import type { CheckinSeen } from '$core/triage';
 
-export const DAY = 86_400_000;
 export const HOUR = 3_600_000;
 /** Day 1 opens at this instant, every other one a day later; each is over when the next opens. */
 const START = Date.UTC(2026, 4, 4, 4);
-export const opens = (day: number): number => START + (day - 1) * DAY;
+export const opens = (day: number): number => START + (day - 1) * DAY_MS;
 
 const STATES: Record<string, DayState> = {
 	d: 'done',

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DAY_STATES } from '../day/day-state';
@@ -11,7 +12,6 @@ import { foldAttendance, type AttendanceRecords } from './fold';
 import { attendanceOf, isFading, isSilent } from './summary';
 import { entryOf, packEntry, type Strip } from '../day/strip';
 
-const DAY = 86_400_000;
 const day = (state: DayState, credit = 0): DayResult => ({ state, credit, pain: false });
 
 describe('adherence', () => {
@@ -110,15 +110,15 @@ describe('attendanceOf', () => {
 	const policy = { partial: 'share', lateWorth: 0.5 } as const;
 	/** A day of training every day: opens at 5 in the morning of day d, is due at its end, closes a day later. */
 	const windows = Array.from({ length: 21 }, (_, i) => ({
-		opens: i * DAY + DAY / 5,
-		due: (i + 1) * DAY,
-		closes: (i + 2) * DAY
+		opens: i * DAY_MS + DAY_MS / 5,
+		due: (i + 1) * DAY_MS,
+		closes: (i + 2) * DAY_MS
 	}));
 	const strip = (days: number[]): Strip =>
 		Object.fromEntries(
 			days.map((d) => [
 				d,
-				packEntry({ kind: 'check-in', credit: 1, at: d * DAY - 1000, pain: false, standing: 'on time' })
+				packEntry({ kind: 'check-in', credit: 1, at: d * DAY_MS - 1000, pain: false, standing: 'on time' })
 			])
 		);
 	const look = (own: Strip, now: number, fromDay = 1, extras: ExtraEntry[] = []) => {
@@ -136,16 +136,16 @@ describe('attendanceOf', () => {
 
 	it('counts silent days back from the last one due', () => {
 		// At the end of day 14 the window of day 13 has closed, that of day 14 not yet.
-		expect(look(strip([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]), 14 * DAY).silent).toBe(3);
-		expect(look(strip([1, 2, 3, 13]), 14 * DAY).silent).toBe(0);
-		expect(look(strip([]), 14 * DAY).silent).toBe(13);
+		expect(look(strip([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]), 14 * DAY_MS).silent).toBe(3);
+		expect(look(strip([1, 2, 3, 13]), 14 * DAY_MS).silent).toBe(0);
+		expect(look(strip([]), 14 * DAY_MS).silent).toBe(13);
 	});
 
 	it('sets the last seven days against the seven before, in points', () => {
-		expect(look(strip([1, 2, 3, 4, 5, 6, 7]), 14 * DAY).trend).toBeCloseTo(-100);
-		expect(look(strip([1, 2]), 3 * DAY).trend).toBeNull();
+		expect(look(strip([1, 2, 3, 4, 5, 6, 7]), 14 * DAY_MS).trend).toBeCloseTo(-100);
+		expect(look(strip([1, 2]), 3 * DAY_MS).trend).toBeNull();
 		// Five of the seven days before and two of the last seven that are over, of six: −38 points.
-		expect(look(strip([1, 2, 3, 4, 5, 8, 9]), 14 * DAY).trend).toBeCloseTo((2 / 6 - 5 / 7) * 100);
+		expect(look(strip([1, 2, 3, 4, 5, 8, 9]), 14 * DAY_MS).trend).toBeCloseTo((2 / 6 - 5 / 7) * 100);
 	});
 
 	it('calls silent and fading whom the house calls so', () => {
@@ -157,7 +157,7 @@ describe('attendanceOf', () => {
 	});
 
 	it('does not hold against a late joiner what was before', () => {
-		const { days, adherence: rate } = look(strip([10, 11, 12]), 13 * DAY, 10);
+		const { days, adherence: rate } = look(strip([10, 11, 12]), 13 * DAY_MS, 10);
 		expect(rate).toMatchObject({ due: 3, rate: 1 });
 		expect(days[8]).toMatchObject({
 			theirs: false,
@@ -173,8 +173,8 @@ describe('attendanceOf', () => {
 		const checkins = [1, 2, 4].map((d) => ({
 			day: d,
 			credit: 1,
-			first: d * DAY - 1000,
-			at: d * DAY - 1000,
+			first: d * DAY_MS - 1000,
+			at: d * DAY_MS - 1000,
 			pain: false,
 			standing: 'on time' as const
 		}));
@@ -186,7 +186,7 @@ describe('attendanceOf', () => {
 			extras: [],
 			days: 21
 		});
-		const { days, adherence: rate } = look(own, 6 * DAY);
+		const { days, adherence: rate } = look(own, 6 * DAY_MS);
 		expect(days.slice(0, 5).map(({ state }) => state)).toEqual([
 			'done',
 			'done',
@@ -199,18 +199,18 @@ describe('attendanceOf', () => {
 	});
 
 	it('is made up for by sessions from the shelf that count, and never beyond what was due', () => {
-		const at = 5.5 * DAY;
+		const at = 5.5 * DAY_MS;
 		const done = strip([1, 2]);
-		const rate = (extras: ExtraEntry[], now = 6 * DAY) => look(done, now, 1, extras).adherence;
+		const rate = (extras: ExtraEntry[], now = 6 * DAY_MS) => look(done, now, 1, extras).adherence;
 		// At the end of day 6 five days are over; two of them were done.
 		expect(rate([])).toMatchObject({ credit: 2, due: 5, rate: 0.4 });
 		expect(rate([[at, 0.5, 1]])).toMatchObject({ credit: 2.5, due: 5, rate: 0.5 });
 		expect(rate([[at, 1, 0]])).toMatchObject({ credit: 2, due: 5 });
-		expect(rate([[7 * DAY, 1, 1]])).toMatchObject({ credit: 2 });
+		expect(rate([[7 * DAY_MS, 1, 1]])).toMatchObject({ credit: 2 });
 		const many = Array.from({ length: 9 }, (): ExtraEntry => [at, 1, 1]);
 		expect(rate(many)).toMatchObject({ credit: 5, due: 5, rate: 1 });
 		expect(
-			look(done, 6 * DAY, 1, [
+			look(done, 6 * DAY_MS, 1, [
 				[at, 1, 0],
 				[at + 1, 0.5, 1]
 			]).extras
@@ -232,11 +232,11 @@ describe('attendanceOf', () => {
 	});
 
 	it('does not call silent who took something from the shelf, whether it counts or not', () => {
-		const silent = (extras: ExtraEntry[]) => look(strip([1, 2]), 8 * DAY, 1, extras).silent;
+		const silent = (extras: ExtraEntry[]) => look(strip([1, 2]), 8 * DAY_MS, 1, extras).silent;
 		expect(silent([])).toBe(5);
 		// Taken on day 5, after it opened: days 6 and 7 are silent since.
-		expect(silent([[4.5 * DAY, 1, 0]])).toBe(2);
-		expect(silent([[9 * DAY, 1, 1]])).toBe(5);
+		expect(silent([[4.5 * DAY_MS, 1, 0]])).toBe(2);
+		expect(silent([[9 * DAY_MS, 1, 1]])).toBe(5);
 	});
 
 	it('of a group is what they did of what was due to all', () => {
@@ -250,7 +250,7 @@ describe('attendanceOf', () => {
 	});
 
 	it('looks back as things stood then', () => {
-		expect(look(strip([1, 2, 3, 4, 5]), 3 * DAY).adherence).toMatchObject({ credit: 3, due: 3 });
+		expect(look(strip([1, 2, 3, 4, 5]), 3 * DAY_MS).adherence).toMatchObject({ credit: 3, due: 3 });
 	});
 });
 

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import type { DueWindow } from '../calendar';
 import type { PersonDay } from '../day';
 import { checkinTimes, entryOf, type DayResult, type Strip } from '../day';
@@ -19,15 +20,14 @@ export interface Attendance {
 	lastSeen: number | null;
 }
 
-const DAY = 86_400_000;
-const WEEK = 7 * DAY;
+const WEEK = 7 * DAY_MS;
 
 /** The last 7 days and the 7 before, as seen from `now`. */
 function weeksTo(days: readonly (DayResult & { window: DueWindow })[], now: number): Attendance['weeks'] {
 	const within = (from: number, to: number) =>
 		adherence(days.filter(({ window }) => window.due > from && window.due <= to));
 	// A day done before it is due belongs to the week that it falls into.
-	return { recent: within(now - WEEK, now + DAY), before: within(now - 2 * WEEK, now - WEEK) };
+	return { recent: within(now - WEEK, now + DAY_MS), before: within(now - 2 * WEEK, now - WEEK) };
 }
 
 function silentDays(days: readonly PersonDay[], strip: Strip, lastExtra: number | null, now: number): number {

@@ -1,6 +1,5 @@
+import { DAY_MS } from './units';
 /** Calendar dates as `YYYY-MM-DD`, without time or zone. */
-
-const DAY = 86_400_000;
 
 /** Dates that are kept, each way: a group asks for the same few hundred in every zone. */
 const MOST_KEPT = 4000;
@@ -42,11 +41,11 @@ export const isDate = (text: string): boolean => utcOf(text) !== null;
 /** The date `days` later (earlier when negative). @throws RangeError for parts of days */
 export function addDays(date: string, days: number): string {
 	if (!Number.isInteger(days)) throw new RangeError(`days: ${days} is no whole number`);
-	return dateOf(plain(date) + days * DAY);
+	return dateOf(plain(date) + days * DAY_MS);
 }
 
 /** Whole days from one date to another; negative when `to` lies before. */
-export const daysBetween = (from: string, to: string): number => (plain(to) - plain(from)) / DAY;
+export const daysBetween = (from: string, to: string): number => (plain(to) - plain(from)) / DAY_MS;
 
 /** 1 Monday … 7 Sunday (ISO 8601); 1 January 1970 was a Thursday. */
-export const weekdayOf = (date: string): number => ((((plain(date) / DAY + 3) % 7) + 7) % 7) + 1;
+export const weekdayOf = (date: string): number => ((((plain(date) / DAY_MS + 3) % 7) + 7) % 7) + 1;

@@ -1,3 +1,4 @@
+export { DAY_MS } from './units';
 export { addDays, daysBetween, isDate, weekdayOf } from './dates';
 export { calendarOf, type Calendar } from './frame';
 export { dayInZone, FIRST_ZONE, LAST_ZONE, releasedTo } from './group-day';

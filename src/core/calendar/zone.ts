@@ -1,3 +1,4 @@
+import { DAY_MS } from './units';
 import { Temporal } from 'temporal-polyfill';
 import { utcOf } from './dates';
 
@@ -20,9 +21,8 @@ interface Span {
 	offset: number;
 }
 
-const DAY = 86_400_000;
 /** How far around an instant changes are looked for. */
-const FAR = 300 * DAY;
+const FAR = 300 * DAY_MS;
 /** Zones whose spans are kept: more than there are, as long as nobody makes up ways to write them. */
 const MOST_ZONES = 1000;
 const spans = new Map<string, Span[]>();
@@ -65,7 +65,7 @@ export function instantOf(date: string, minutes: number, zone: string): number {
 		const { from, to, offset } = spanAt(zone, utc);
 		const instant = utc - offset;
 		// Two days from any change of the clocks a time is shown once: no zone is further than that from another.
-		if (instant >= from + 2 * DAY && instant < to - 2 * DAY) return instant;
+		if (instant >= from + 2 * DAY_MS && instant < to - 2 * DAY_MS) return instant;
 	}
 	const local = Temporal.PlainDate.from(date).toPlainDateTime({
 		hour: Math.floor(minutes / 60),

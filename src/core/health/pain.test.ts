@@ -1,10 +1,10 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
 import { limitsOf } from '../kit';
 import { adviseOn, painLimits, type PainReport } from './pain';
 
-const DAY = 86_400_000;
 const report = (more: Partial<PainReport> = {}): PainReport => ({
-	at: 100 * DAY,
+	at: 100 * DAY_MS,
 	areas: ['knee'],
 	intensity: 3,
 	isSharp: false,
@@ -29,9 +29,9 @@ describe('what is proposed', () => {
 	it.each<[string, Partial<PainReport>, PainReport[], string]>([
 		['sharp', { isSharp: true }, [], 'it is sharp'],
 		['severe', { intensity: 7 }, [], 'it is 7 of 10'],
-		['repeated', {}, [report({ at: 90 * DAY })], 'reported twice in 14 days'],
+		['repeated', {}, [report({ at: 90 * DAY_MS })], 'reported twice in 14 days'],
 		['said to rise', { isRising: true }, [], 'it is getting worse'],
-		['higher than before', { intensity: 4 }, [report({ at: 99 * DAY })], 'it is getting worse']
+		['higher than before', { intensity: 4 }, [report({ at: 99 * DAY_MS })], 'it is getting worse']
 	])('is a hold where it is %s', (_, more, before, why) => {
 		const advice = adviseOn(report(more), before);
 		expect(advice.propose).toBe('hold');
@@ -39,8 +39,8 @@ describe('what is proposed', () => {
 	});
 
 	it('goes by the same place, and by the last fortnight', () => {
-		expect(adviseOn(report(), [report({ at: 90 * DAY, areas: ['wrist'] })]).propose).toBe('spare');
-		expect(adviseOn(report(), [report({ at: 80 * DAY })]).propose).toBe('spare');
+		expect(adviseOn(report(), [report({ at: 90 * DAY_MS, areas: ['wrist'] })]).propose).toBe('spare');
+		expect(adviseOn(report(), [report({ at: 80 * DAY_MS })]).propose).toBe('spare');
 		expect(adviseOn(report({ intensity: 6 }), []).propose).toBe('spare');
 		expect(adviseOn(report({ intensity: null }), []).propose).toBe('spare');
 	});

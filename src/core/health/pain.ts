@@ -1,4 +1,5 @@
 /** What follows from pain that somebody reports: limits of the place, and what is proposed to the coach. */
+import { DAY_MS } from '../calendar';
 import { JOINTS } from '../exercise';
 import { limitsOf, type Limitation } from '../kit';
 
@@ -35,7 +36,6 @@ export const ASK_AGAIN_DAYS = 3;
 const REPEATED_DAYS = 14;
 /** From this intensity on a hold is proposed. Common practice, no source. */
 const SEVERE = 7;
-const DAY = 86_400_000;
 
 /**
  * What is proposed about a report: sharp, severe, repeated or rising pain asks for a hold, anything else for sparing the place.
@@ -46,7 +46,7 @@ export function adviseOn(report: PainReport, before: readonly PainReport[]): Pai
 	const same = before.filter(
 		(one) =>
 			one.at < report.at &&
-			report.at - one.at <= REPEATED_DAYS * DAY &&
+			report.at - one.at <= REPEATED_DAYS * DAY_MS &&
 			one.areas.some((area) => report.areas.includes(area))
 	);
 	const highest = Math.max(-1, ...same.flatMap(({ intensity }) => intensity ?? []));

@@ -1,17 +1,17 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
 import { losingTooFast, smoothed, trendOf, type Measured } from './trend';
 
-const DAY = 86_400_000;
-const daily = (...values: number[]): Measured[] => values.map((value, i) => ({ at: i * DAY, value }));
+const daily = (...values: number[]): Measured[] => values.map((value, i) => ({ at: i * DAY_MS, value }));
 
 describe('trendOf', () => {
 	it('is the slope in a week, with its interval', () => {
 		// Worked by hand: days 0, 7, 14 with 80, 79.4, 78.2 kg. Slope (78.2 - 80) / 2 = -0.9; residuals -0.1, 0.2, -0.1:
 		// s² = 0.06 / 1, error sqrt(0.06 / 2) = 0.1732, t(1) = 12.706.
 		const trend = trendOf([
-			{ at: 14 * DAY, value: 78.2 },
+			{ at: 14 * DAY_MS, value: 78.2 },
 			{ at: 0, value: 80 },
-			{ at: 7 * DAY, value: 79.4 }
+			{ at: 7 * DAY_MS, value: 79.4 }
 		])!;
 		expect(trend.perWeek).toBeCloseTo(-0.9, 10);
 		expect(trend.interval!.low).toBeCloseTo(-0.9 - 2.2008, 3);
@@ -22,7 +22,7 @@ describe('trendOf', () => {
 		expect(
 			trendOf([
 				{ at: 0, value: 80 },
-				{ at: 7 * DAY, value: 79 }
+				{ at: 7 * DAY_MS, value: 79 }
 			])
 		).toEqual({
 			perWeek: -1,
@@ -45,7 +45,7 @@ describe('smoothed', () => {
 	it('goes a part of the way, the longer ago the last value the further', () => {
 		const [first, second] = smoothed([
 			{ at: 0, value: 80 },
-			{ at: 7 * DAY, value: 90 }
+			{ at: 7 * DAY_MS, value: 90 }
 		]);
 		expect(first!.value).toBe(80);
 		expect(second!.value).toBeCloseTo(80 + 10 * (1 - Math.exp(-1)), 10);
@@ -66,7 +66,7 @@ describe('losingTooFast', () => {
 	const losing = (perDay: number, days: number, swing = 0) =>
 		losingTooFast(
 			daily(...Array.from({ length: days + 1 }, (_, i) => 80 - perDay * i + (i % 2 ? swing : -swing))),
-			days * DAY
+			days * DAY_MS
 		);
 	it('is from more than 1 % a week on', () => {
 		// 80 kg: 0.8 kg a week are 1 %.
@@ -80,15 +80,15 @@ describe('losingTooFast', () => {
 		expect(losing(0.2, 10)).not.toBeNull();
 		expect(
 			losingTooFast(
-				[0, 6, 12].map((day) => ({ at: day * DAY, value: 80 - day * 0.3 })),
-				12 * DAY
+				[0, 6, 12].map((day) => ({ at: day * DAY_MS, value: 80 - day * 0.3 })),
+				12 * DAY_MS
 			)
 		).toBeNull();
 		expect(losing(0.16, 14, 6)).toBeNull();
 	});
 	it('looks four weeks back', () => {
 		const old = daily(...Array.from({ length: 20 }, (_, i) => 80 - 0.3 * i));
-		expect(losingTooFast(old, 19 * DAY)).not.toBeNull();
-		expect(losingTooFast(old, 60 * DAY)).toBeNull();
+		expect(losingTooFast(old, 19 * DAY_MS)).not.toBeNull();
+		expect(losingTooFast(old, 60 * DAY_MS)).toBeNull();
 	});
 });

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import { mean } from 'simple-statistics';
 import { studentT } from '../stats';
 
@@ -17,8 +18,7 @@ export interface Trend {
 	days: number;
 }
 
-const DAY = 86_400_000;
-const WEEK = 7 * DAY;
+const WEEK = 7 * DAY_MS;
 
 /**
  * How a measure changes: the slope of least squares over time with its t interval (Draper and Smith, Applied Regression
@@ -45,7 +45,7 @@ export function trendOf(values: readonly Measured[]): Trend | null {
 }
 
 /** Days after which a value counts about a third of what it did when it was new. Common practice, no source. */
-const FADES_AFTER = 7 * DAY;
+const FADES_AFTER = 7 * DAY_MS;
 
 /**
  * The values without their day-to-day swing: exponentially smoothed by the time between them, so that two on one morning
@@ -56,7 +56,7 @@ const FADES_AFTER = 7 * DAY;
 export function smoothed(values: readonly Measured[]): Measured[] {
 	let last: Measured | null = null;
 	return values.map(({ at, value }) => {
-		const share = last === null ? 1 : 1 - Math.exp(-Math.max(at - last.at, DAY / 24) / FADES_AFTER);
+		const share = last === null ? 1 : 1 - Math.exp(-Math.max(at - last.at, DAY_MS / 24) / FADES_AFTER);
 		const next: Measured = { at, value: last === null ? value : last.value + share * (value - last.value) };
 		last = next;
 		return next;
@@ -85,7 +85,7 @@ export interface Losing {
  * @param weights in kg, the oldest first
  */
 export function losingTooFast(weights: readonly Measured[], now: number): Losing | null {
-	const recent = weights.filter(({ at }) => at > now - LOOKS_BACK * DAY && at <= now);
+	const recent = weights.filter(({ at }) => at > now - LOOKS_BACK * DAY_MS && at <= now);
 	const trend = trendOf(recent);
 	if (!trend || recent.length < LEAST_VALUES || trend.days < LEAST_DAYS) return null;
 	const share = -trend.perWeek / mean(recent.map(({ value }) => value));

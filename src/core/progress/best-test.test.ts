@@ -1,10 +1,10 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
 import { fullLog, type LoggedSet } from '../day';
 import { parseSessionText, prescriptionOf } from '../session';
 import { PRACTICE } from '../../../tests/support/practice';
 import { bestTestOf, sidesOf, weakerOf, type DoneDay } from '.';
 
-const DAY = 86_400_000;
 function done(
 	day: number,
 	text: string,
@@ -14,7 +14,7 @@ function done(
 	const { session } = parseSessionText(text, PRACTICE);
 	const asked = prescriptionOf(session, PRACTICE);
 	const sets = fullLog(asked).map((set) => ({ ...set, ...change(set) }));
-	return { day, at: day * DAY, test, again: false, sessionId: 's', asked, sets, scores: [], effort: null };
+	return { day, at: day * DAY_MS, test, again: false, sessionId: 's', asked, sets, scores: [], effort: null };
 }
 const TEST = '1 x 60 s plank, rest 90\n1 x 20 push-up';
 /** A test with so many push-ups, and a plank of so many seconds. */

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
 import { parseSessionText, prescriptionOf } from '../session';
 import { fullLog, type LoggedSet } from '../day';
@@ -5,7 +6,6 @@ import { PRACTICE } from '../../../tests/support/practice';
 import { askedAndDone, bestsOf, comparedDays, gainsOf, type DoneDay } from '.';
 import { oneRepMax } from './one-rep-max';
 
-const DAY = 86_400_000;
 /** A day on which a session was done as asked, but for what is said. */
 function done(
 	day: number,
@@ -20,7 +20,7 @@ function done(
 	return {
 		...{
 			day,
-			at: day * DAY,
+			at: day * DAY_MS,
 			test: false,
 			again: false,
 			sessionId: 's',

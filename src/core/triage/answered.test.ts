@@ -1,15 +1,17 @@
+import { DAY_MS } from '../calendar';
 import { expect, it } from 'vitest';
 import { effectOf } from './answered';
 
-const DAY = 86_400_000;
-
 it('finds the first check-in after something was done, and the days to it', () => {
-	expect(effectOf(10 * DAY, [14 * DAY, 9 * DAY, 12.5 * DAY], 20 * DAY)).toEqual({
-		checkedInAt: 12.5 * DAY,
+	expect(effectOf(10 * DAY_MS, [14 * DAY_MS, 9 * DAY_MS, 12.5 * DAY_MS], 20 * DAY_MS)).toEqual({
+		checkedInAt: 12.5 * DAY_MS,
 		days: 2
 	});
-	expect(effectOf(10 * DAY, [9 * DAY, 10 * DAY], 13.9 * DAY)).toEqual({ checkedInAt: null, days: 3 });
-	expect(effectOf(10 * DAY, [12 * DAY], 11 * DAY), 'what has not come in yet is not seen').toEqual({
+	expect(effectOf(10 * DAY_MS, [9 * DAY_MS, 10 * DAY_MS], 13.9 * DAY_MS)).toEqual({
+		checkedInAt: null,
+		days: 3
+	});
+	expect(effectOf(10 * DAY_MS, [12 * DAY_MS], 11 * DAY_MS), 'what has not come in yet is not seen').toEqual({
 		checkedInAt: null,
 		days: 1
 	});

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import type { HouseRules } from '../practice';
 import { definitionOf, type Reason, type ReasonKind } from './reason';
 
@@ -10,8 +11,6 @@ export interface Answered {
 	/** Put off until then; null: it was dealt with. */
 	until: number | null;
 }
-
-const DAY = 86_400_000;
 
 /**
  * Whether a reason has been dealt with and need not be shown: pain and praise for good, until they happen anew; the
@@ -31,7 +30,7 @@ export function isAnswered(
 		if (at > now || !reasons.includes(reason.kind)) return false;
 		if (reason.kind === 'pain' && reason.since > at) return false;
 		if (until !== null) return now < until;
-		return once ? reason.since <= at : now < at + againAfter * DAY;
+		return once ? reason.since <= at : now < at + againAfter * DAY_MS;
 	});
 }
 
@@ -47,5 +46,5 @@ export interface Effect {
 export function effectOf(at: number, checkins: readonly number[], now: number): Effect {
 	const next = checkins.filter((checkin) => checkin > at && checkin <= now);
 	const checkedInAt = next.length > 0 ? Math.min(...next) : null;
-	return { checkedInAt, days: Math.floor(((checkedInAt ?? now) - at) / DAY) };
+	return { checkedInAt, days: Math.floor(((checkedInAt ?? now) - at) / DAY_MS) };
 }

@@ -1,6 +1,7 @@
 /** Reasons that come from beside the days, and where each begins and ends. */
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
-import { DAY, HOUR, opens, somebody, type Told } from '../../../tests/support/triage-people';
+import { HOUR, opens, somebody, type Told } from '../../../tests/support/triage-people';
 import { attendanceOf } from '../attendance';
 import { DEFAULT_HOUSE } from '../practice';
 import {
@@ -148,20 +149,22 @@ describe('what has been answered', () => {
 		isAnswered(reason as Reason, [{ at, reasons: [kind], until }], DEFAULT_HOUSE, now);
 
 	it('is never whoever stopped at a warning sign', () => {
-		expect(answered({ kind: 'stopped', since: now - DAY, said: '' }, now, 'stopped')).toBe(false);
-		expect(answered({ kind: 'stopped', since: now - DAY, said: '' }, now, 'stopped', now + DAY)).toBe(false);
+		expect(answered({ kind: 'stopped', since: now - DAY_MS, said: '' }, now, 'stopped')).toBe(false);
+		expect(answered({ kind: 'stopped', since: now - DAY_MS, said: '' }, now, 'stopped', now + DAY_MS)).toBe(
+			false
+		);
 	});
 
 	it('is what was asked after for good, however long ago', () => {
-		const due = { kind: 'follow up', since: now - 20 * DAY, about: 'knee' };
-		expect(answered(due, now - 15 * DAY, 'follow up')).toBe(true);
-		expect(answered(due, now - 21 * DAY, 'follow up')).toBe(false);
+		const due = { kind: 'follow up', since: now - 20 * DAY_MS, about: 'knee' };
+		expect(answered(due, now - 15 * DAY_MS, 'follow up')).toBe(true);
+		expect(answered(due, now - 21 * DAY_MS, 'follow up')).toBe(false);
 	});
 
 	it('needs one answer of several', () => {
-		const missing = { kind: 'missing', since: now - DAY, due: 3, lastSeen: 0 } as Reason;
+		const missing = { kind: 'missing', since: now - DAY_MS, due: 3, lastSeen: 0 } as Reason;
 		const answers = [
-			{ at: now - 9 * DAY, reasons: ['missing' as const], until: null },
+			{ at: now - 9 * DAY_MS, reasons: ['missing' as const], until: null },
 			{ at: now, reasons: ['missing' as const], until: null }
 		];
 		expect(isAnswered(missing, answers, DEFAULT_HOUSE, now)).toBe(true);

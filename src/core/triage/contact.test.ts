@@ -1,9 +1,9 @@
+import { DAY_MS } from '../calendar';
 import { expect, it } from 'vitest';
 import { heardAgo, isOwedPraise, praisedAgo } from './contact';
 
-const DAY = 86_400_000;
-const NOW = 100 * DAY;
-const did = (way: string, daysAgo: number) => ({ way, at: NOW - daysAgo * DAY });
+const NOW = 100 * DAY_MS;
+const did = (way: string, daysAgo: number) => ({ way, at: NOW - daysAgo * DAY_MS });
 
 it('counts days since a coach turned to somebody by themselves', () => {
 	expect(heardAgo([did('wrote', 9), did('called', 4.9), did('praised', 20)], NOW)).toBe(4);

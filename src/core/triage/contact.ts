@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 /** Who has heard from a coach, and who has been praised: so that it is not always the same ones. */
 
 /** What a coach did, as far as it says whether somebody heard from them. */
@@ -7,14 +8,12 @@ interface Contact {
 	way: string;
 }
 
-const DAY = 86_400_000;
-
 /** What nobody hears: put off, nothing needed, and what went to several at once. */
 const UNHEARD: readonly string[] = ['later', 'settled', 'post'];
 
 const since = (contacts: readonly Contact[], now: number, is: (way: string) => boolean): number | null => {
 	const times = contacts.filter(({ way, at }) => at <= now && is(way)).map(({ at }) => at);
-	return times.length > 0 ? Math.floor((now - Math.max(...times)) / DAY) : null;
+	return times.length > 0 ? Math.floor((now - Math.max(...times)) / DAY_MS) : null;
 };
 
 /** Days since a coach last turned to somebody by themselves; null: never. */

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
 import type { FieldValues } from '../text/template';
 import { DEFAULT_TONE, DRAFT_STYLES, draftAfter, draftFor, type Said, type Tone } from './draft';
@@ -103,13 +104,12 @@ it('says the figures of the reason', () => {
 });
 
 describe('a draft after there has been writing', () => {
-	const DAY = 86_400_000;
-	const NOW = 100 * DAY;
+	const NOW = 100 * DAY_MS;
 	const theirs = (daysAgo: number, text = 'All right here.'): Said => ({
 		byCoach: false,
 		by: 'Noor Bastani',
 		text,
-		at: NOW - daysAgo * DAY,
+		at: NOW - daysAgo * DAY_MS,
 		toSeveral: false,
 		aboutDay: null
 	});
@@ -117,7 +117,7 @@ describe('a draft after there has been writing', () => {
 		byCoach: true,
 		by: 'Runa Hallgren',
 		text,
-		at: NOW - daysAgo * DAY,
+		at: NOW - daysAgo * DAY_MS,
 		toSeveral,
 		aboutDay: null
 	});
@@ -158,7 +158,7 @@ describe('a draft after there has been writing', () => {
 	});
 
 	it('is the usual one again once what they wrote has been dealt with otherwise', () => {
-		const dealt = [{ at: NOW - DAY / 2, way: 'called', until: null }];
+		const dealt = [{ at: NOW - DAY_MS / 2, way: 'called', until: null }];
 		const written = { thread: [theirs(1)], dealt, me: 'Runa Hallgren', now: NOW };
 		expect(draftAfter(reasonOf('fading'), DEFAULT_TONE, VALUES, written)).toBe(draft('fading'));
 		expect(draftAfter(null, DEFAULT_TONE, VALUES, written)).toBe('');

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../calendar';
 import { fillTemplate, readTemplate, type FieldValues } from '../text/template';
 import type { DraftWords } from './definition';
 import { definitionOf, REASON_KINDS, type Reason } from './reason';
@@ -30,11 +31,10 @@ export interface Said extends Written {
 	text: string;
 }
 
-const DAY = 86_400_000;
 /** From when on an answer is late. Our own choice, no source. */
-const LATE = 2 * DAY;
+const LATE = 2 * DAY_MS;
 /** For how long a sentence is still in somebody's ear. Common practice, no source. */
-const REMEMBERED = 28 * DAY;
+const REMEMBERED = 28 * DAY_MS;
 
 /**
  * The same to somebody with whom there has been writing: who wrote last is answered, and nobody reads the same words twice.
@@ -68,7 +68,7 @@ export function draftAfter(
 	const answered = before && thread.some(({ byCoach, at }) => !byCoach && at > before.at);
 	if (group !== 'retention' || !before || answered || now - before.at > REMEMBERED)
 		return letterOf(words, tone, values);
-	const days = Math.floor((now - before.at) / DAY);
+	const days = Math.floor((now - before.at) / DAY_MS);
 	const when = days < 1 ? 'earlier today' : days === 1 ? 'yesterday' : `${days} days ago`;
 	const says =
 		before.by === me

@@ -1,11 +1,11 @@
 /** What several reasons read from a person's days and check-ins. */
+import { DAY_MS } from '../calendar';
 import { isDue, isSilent } from '../attendance';
 import { entryOf, type PersonDay } from '../day';
 import { holdAt } from '../health';
 import type { HouseRules } from '../practice';
 import type { CheckinSeen, TriageFacts } from './facts';
 
-export const DAY = 86_400_000;
 export const HOUR = 3_600_000;
 
 /** Days for which praise and a first miss are news. Common practice, no source. */
@@ -88,13 +88,13 @@ export function missedDays(facts: TriageFacts, house: HouseRules, now: number): 
 	const last = due.at(-1);
 	if (!last || attendance.silent === 0 || holdAt(facts.holds, now)) return null;
 	const since = Math.min(now, last.window.closes);
-	const days = lastSeen === null ? 0 : Math.floor((now - lastSeen) / DAY);
+	const days = lastSeen === null ? 0 : Math.floor((now - lastSeen) / DAY_MS);
 	const found = { since, due: due.length, day: last.day, lastSeen, days };
 	if (lastSeen === null) return { stage: 'never started', ...found };
 	if (isSilent(attendance, house))
 		return { ...found, stage: days >= SILENT_DAYS ? 'silent' : 'missing', due: attendance.silent };
 	const missed = due.filter(({ state }) => state === 'missed');
-	return missed.length === 1 && last.state === 'missed' && since > now - NEWS_DAYS * DAY
+	return missed.length === 1 && last.state === 'missed' && since > now - NEWS_DAYS * DAY_MS
 		? { stage: 'first miss', ...found }
 		: null;
 }

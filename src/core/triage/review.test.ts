@@ -1,8 +1,8 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
 import type { ReasonKind } from './reason';
 import { ownWeekOf, reviewRules, whatWorked, type Reviewed } from './review';
 
-const DAY = 86_400_000;
 const HOUR = 3_600_000;
 /** Mornings of days 1 to 28, with what was open on some of them. */
 const somebody = (
@@ -22,7 +22,7 @@ const somebody = (
 	id,
 	mornings: Array.from({ length: 28 }, (_, i) => ({
 		day: i + 1,
-		at: (i + 1) * DAY,
+		at: (i + 1) * DAY_MS,
 		reasons: open[i + 1] ?? []
 	})),
 	lastDay,
@@ -62,9 +62,9 @@ describe('rules looked back on', () => {
 
 describe('what worked', () => {
 	const open = { 10: ['missing'] as ReasonKind[] };
-	const at = 10 * DAY;
+	const at = 10 * DAY_MS;
 	const ANY = { mornings: 0, people: 0 };
-	const worked = (...people: Reviewed[]) => whatWorked(people, 28 * DAY, ANY);
+	const worked = (...people: Reviewed[]) => whatWorked(people, 28 * DAY_MS, ANY);
 	it('counts who checked in within two days, with and without being turned to within one', () => {
 		expect(
 			worked(
@@ -88,13 +88,15 @@ describe('what worked', () => {
 	it('says nothing below five mornings of three people on each side', () => {
 		const five = Object.fromEntries([10, 13, 16, 19, 22].map((day) => [day, ['missing' as const]]));
 		const turned = ['a', 'b', 'c'].map((id) =>
-			somebody(id, { open: five, reached: [10, 13, 16, 19, 22].map((day) => day * DAY + HOUR) })
+			somebody(id, { open: five, reached: [10, 13, 16, 19, 22].map((day) => day * DAY_MS + HOUR) })
 		);
 		const left = ['d', 'e', 'f'].map((id) => somebody(id, { open: five }));
-		expect(whatWorked([...turned, ...left], 28 * DAY)).toMatchObject([{ kind: 'missing' }]);
-		expect(whatWorked([...turned, ...left.slice(1)], 28 * DAY)).toEqual([]);
+		expect(whatWorked([...turned, ...left], 28 * DAY_MS)).toMatchObject([{ kind: 'missing' }]);
+		expect(whatWorked([...turned, ...left.slice(1)], 28 * DAY_MS)).toEqual([]);
 		const four = somebody('d', { open: { 10: ['missing'] } });
-		expect(whatWorked([...turned, four, { ...four, id: 'e' }, { ...four, id: 'f' }], 28 * DAY)).toEqual([]);
+		expect(whatWorked([...turned, four, { ...four, id: 'e' }, { ...four, id: 'f' }], 28 * DAY_MS)).toEqual(
+			[]
+		);
 	});
 	it('says a difference only where both sides are of somebody', () => {
 		expect(worked(somebody('a', { open }))[0]!.difference).toBeNull();
@@ -104,14 +106,14 @@ describe('what worked', () => {
 });
 
 it('a coach’s week: who needed her, whom she reached, how fast, what is open', () => {
-	const until = 28 * DAY;
+	const until = 28 * DAY_MS;
 	expect(
 		ownWeekOf(
 			[
-				somebody('a', { open: { 23: ['pain'], 24: ['pain'] }, reached: [23 * DAY + 4 * HOUR] }),
+				somebody('a', { open: { 23: ['pain'], 24: ['pain'] }, reached: [23 * DAY_MS + 4 * HOUR] }),
 				somebody('b', {
 					open: { 26: ['fading'], 28: ['fading'] },
-					reached: [20 * DAY, 26 * DAY + 30 * HOUR]
+					reached: [20 * DAY_MS, 26 * DAY_MS + 30 * HOUR]
 				}),
 				somebody('c', { open: { 27: ['hard'] } }),
 				somebody('d', { open: { 20: ['hard'] } })

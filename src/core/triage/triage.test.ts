@@ -1,5 +1,6 @@
+import { DAY_MS } from '../calendar';
 import { describe, expect, it } from 'vitest';
-import { DAY, HOUR, NOTHING_TOLD, opens, somebody, type Told } from '../../../tests/support/triage-people';
+import { HOUR, NOTHING_TOLD, opens, somebody, type Told } from '../../../tests/support/triage-people';
 import { attendanceOf } from '../attendance';
 import { DEFAULT_HOUSE } from '../practice';
 import { compareNeed, isAnswered, triage, type Reason, type ReasonKind } from './index';
@@ -184,11 +185,11 @@ describe('triage', () => {
 
 describe('isAnswered', () => {
 	const now = opens(20);
-	const missing: Reason = { kind: 'missing', since: now - DAY, due: 3, lastSeen: 0 };
-	const pain: Reason = { kind: 'pain', since: now - DAY, day: 4, hurts: 'knee', times: 1, isSharp: false };
-	const back: Reason = { kind: 'came back', since: now - DAY, day: 4, after: 3 };
+	const missing: Reason = { kind: 'missing', since: now - DAY_MS, due: 3, lastSeen: 0 };
+	const pain: Reason = { kind: 'pain', since: now - DAY_MS, day: 4, hurts: 'knee', times: 1, isSharp: false };
+	const back: Reason = { kind: 'came back', since: now - DAY_MS, day: 4, after: 3 };
 	const done = (daysAgo: number, reasons: ReasonKind[], until: number | null = null) => [
-		{ at: now - daysAgo * DAY, reasons, until }
+		{ at: now - daysAgo * DAY_MS, reasons, until }
 	];
 	const answered = (reason: Reason, answers: ReturnType<typeof done>) =>
 		isAnswered(reason, answers, DEFAULT_HOUSE, now);
@@ -202,15 +203,15 @@ describe('isAnswered', () => {
 	it('is pain and praise for good, until they are new', () => {
 		for (const reason of [pain, back]) {
 			expect(answered(reason, done(0.5, [reason.kind]))).toBe(true);
-			expect(answered({ ...reason, since: now - 30 * DAY }, done(20, [reason.kind]))).toBe(true);
+			expect(answered({ ...reason, since: now - 30 * DAY_MS }, done(20, [reason.kind]))).toBe(true);
 			expect(answered(reason, done(2, [reason.kind]))).toBe(false);
 		}
 	});
 	it('is what was put off, until its time; new pain is not', () => {
-		expect(answered(missing, done(5, ['missing'], now + DAY))).toBe(true);
+		expect(answered(missing, done(5, ['missing'], now + DAY_MS))).toBe(true);
 		expect(answered(missing, done(5, ['missing'], now))).toBe(false);
 		expect(answered(missing, done(1, ['missing'], now))).toBe(false);
-		expect(answered(pain, done(2, ['pain'], now + DAY))).toBe(false);
-		expect(answered(pain, done(0.5, ['pain'], now + DAY))).toBe(true);
+		expect(answered(pain, done(2, ['pain'], now + DAY_MS))).toBe(false);
+		expect(answered(pain, done(0.5, ['pain'], now + DAY_MS))).toBe(true);
 	});
 });

@@ -1,6 +1,7 @@
+import { DAY_MS } from '../../calendar';
 import { gainWords, type BestResult } from '../../progress';
 import { PROUD, type ReasonDefinition } from '../definition';
-import { DAY, NEWS_DAYS } from '../history';
+import { NEWS_DAYS } from '../history';
 
 interface BestFigures {
 	day: number;
@@ -14,7 +15,7 @@ export const best: ReasonDefinition<'best', BestFigures> = {
 	firstAction: 'praised',
 	isSettledByAnswer: true,
 	find({ checkins }, _, now) {
-		const newest = checkins.find((one) => one.best !== null && one.at > now - NEWS_DAYS * DAY);
+		const newest = checkins.find((one) => one.best !== null && one.at > now - NEWS_DAYS * DAY_MS);
 		return newest?.best ? { since: newest.at, day: newest.day, result: newest.best } : null;
 	},
 	sentence({ result, day }, { units }) {

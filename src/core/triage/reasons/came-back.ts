@@ -1,6 +1,7 @@
+import { DAY_MS } from '../../calendar';
 import { counted } from '../../text/words';
 import { PROUD, type ReasonDefinition } from '../definition';
-import { DAY, NEWS_DAYS, ownWork } from '../history';
+import { NEWS_DAYS, ownWork } from '../history';
 
 interface CameBackFigures {
 	day: number;
@@ -22,7 +23,7 @@ export const cameBack: ReasonDefinition<'came back', CameBackFigures> = {
 		const before = work.slice(0, Math.max(0, first)).findLastIndex(({ doneAt }) => doneAt !== null);
 		const back = work[first];
 		const after = first - before - 1;
-		return back && before >= 0 && after >= silentFrom && back.doneAt! > now - NEWS_DAYS * DAY
+		return back && before >= 0 && after >= silentFrom && back.doneAt! > now - NEWS_DAYS * DAY_MS
 			? { since: back.doneAt!, day: back.day.day, after }
 			: null;
 	},

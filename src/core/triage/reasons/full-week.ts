@@ -1,5 +1,6 @@
+import { DAY_MS } from '../../calendar';
 import { PROUD, type ReasonDefinition } from '../definition';
-import { DAY, NEWS_DAYS, ownWork } from '../history';
+import { NEWS_DAYS, ownWork } from '../history';
 
 const weekOf = (day: number): number => Math.ceil(day / 7);
 
@@ -31,7 +32,7 @@ export const fullWeek: ReasonDefinition<'full week', FullWeekFigures> = {
 		);
 		return prescribed.length >= FEWEST_DAYS &&
 			prescribed.every(({ state }) => state === 'done') &&
-			since > now - NEWS_DAYS * DAY
+			since > now - NEWS_DAYS * DAY_MS
 			? { since, due: prescribed.length }
 			: null;
 	},

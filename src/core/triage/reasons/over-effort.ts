@@ -1,5 +1,6 @@
+import { DAY_MS } from '../../calendar';
 import { NO_HURRY, type ReasonDefinition } from '../definition';
-import { DAY, NEWS_DAYS, trainingOf } from '../history';
+import { NEWS_DAYS, trainingOf } from '../history';
 
 interface OverEffortFigures {
 	day: number;
@@ -22,7 +23,7 @@ export const overEffort: ReasonDefinition<'over effort', OverEffortFigures> = {
 			most !== null &&
 			last.effort !== null &&
 			last.effort > most &&
-			last.at > now - NEWS_DAYS * DAY
+			last.at > now - NEWS_DAYS * DAY_MS
 			? { since: last.at, day: last.day, effort: last.effort, most }
 			: null;
 	},

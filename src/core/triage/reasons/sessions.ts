@@ -1,5 +1,6 @@
+import { DAY_MS } from '../../calendar';
 import { PROUD, type ReasonDefinition } from '../definition';
-import { DAY, NEWS_DAYS, ownWork } from '../history';
+import { NEWS_DAYS, ownWork } from '../history';
 
 /** Sessions from one round number to the next. */
 const EVERY = 10;
@@ -18,7 +19,7 @@ export const sessions: ReasonDefinition<'sessions', SessionsFigures> = {
 	find(facts, _, now) {
 		const done = ownWork(facts, now).flatMap(({ doneAt }) => doneAt ?? []);
 		const since = Math.max(...done);
-		return done.length > 0 && done.length % EVERY === 0 && since > now - NEWS_DAYS * DAY
+		return done.length > 0 && done.length % EVERY === 0 && since > now - NEWS_DAYS * DAY_MS
 			? { since, count: done.length }
 			: null;
 	},

@@ -10,7 +10,7 @@
 	import type { Units } from '$core/kit';
 	import Chart from '$lib/ui/Chart.svelte';
 	import { counted, dayText } from '$lib/format';
-	import { dateIn } from '$core/calendar';
+	import { dateIn, DAY_MS } from '$core/calendar';
 
 	/** One measure over time: each value, the line without its day-to-day swing, and how it changes in a week. */
 	interface Props {
@@ -26,8 +26,7 @@
 	const shown = (value: number) => (value * perSi).toFixed(1);
 	const change = (value: number, digits = 1) =>
 		`${value >= 0 ? '+' : '−'}${Math.abs(value * perSi).toFixed(digits)}`;
-	const DAY = 86_400_000;
-	const place = ({ at, value }: Measured) => ({ x: (at - (first?.at ?? at)) / DAY, y: value * perSi });
+	const place = ({ at, value }: Measured) => ({ x: (at - (first?.at ?? at)) / DAY_MS, y: value * perSi });
 	const trend = $derived(trendOf(values));
 	const line = $derived(smoothed(values));
 	const last = $derived(values.at(-1));
@@ -87,14 +86,14 @@
 					scales: {
 						x: {
 							type: 'linear',
-							max: last && first ? (last.at - first.at) / DAY : 1,
+							max: last && first ? (last.at - first.at) / DAY_MS : 1,
 							grid: { display: false },
 							ticks: {
 								// At its end a label would lie over the one before it.
 								includeBounds: false,
 								maxTicksLimit: 4,
 								maxRotation: 0,
-								callback: (days) => dayText(dateIn(zone, (first?.at ?? 0) + Number(days) * DAY))
+								callback: (days) => dayText(dateIn(zone, (first?.at ?? 0) + Number(days) * DAY_MS))
 							}
 						},
 						y: { title: { display: true, text: unit }, grid: { color: colours.line ?? '' } }

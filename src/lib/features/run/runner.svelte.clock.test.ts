@@ -1,3 +1,4 @@
+import { DAY_MS } from '$core/calendar/units';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { courseFrom } from '../../../../tests/support/course';
 import { passingStore, type KeptRun } from '$lib/offline/store';
@@ -372,10 +373,10 @@ describe('the clock of the device', () => {
 		expect(clock.now()).toBe(1_000_000);
 		ticks += 500;
 		expect(clock.now()).toBe(1_000_500);
-		wall -= 86_400_000;
+		wall -= DAY_MS;
 		clock.woken();
 		expect(clock.now()).toBe(1_000_500);
-		wall += 86_400_000 + 60_000;
+		wall += DAY_MS + 60_000;
 		clock.woken();
 		expect(clock.now()).toBe(1_060_000);
 	});

@@ -1,7 +1,7 @@
 /** What somebody answers before they begin: kept section by section, taken when all of them are there. */
 import { SECTION_SCHEMAS, type IntakeSections } from '$contracts/intake';
 import { minutesOfDay } from '$contracts/values';
-import { dateIn } from '$core/calendar';
+import { dateIn, DAY_MS } from '$core/calendar';
 import {
 	pregnantWeekOn,
 	screen,
@@ -302,7 +302,7 @@ export async function askWeekly({ db, clock }: Pick<Context, 'db' | 'clock'>): P
 			where e.participant_id = p.id and e.left_at is null and ch.asks_weekly
 				and $3::date between ch.starts_on and ch.starts_on + ch.days - 1)
 		 returning p.id`,
-		[instant(now), instant(now - WEEK * 86_400_000), dateIn('UTC', now)]
+		[instant(now), instant(now - WEEK * DAY_MS), dateIn('UTC', now)]
 	);
 	return asked.length;
 }

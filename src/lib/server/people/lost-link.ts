@@ -1,6 +1,6 @@
 /** A person who has lost their link gets a way back, at the address that is stored for them. */
 import { calledBy } from '$core/people';
-import { addDays, dateIn, FIRST_ZONE } from '$core/calendar';
+import { addDays, dateIn, FIRST_ZONE, DAY_MS } from '$core/calendar';
 import { instant } from '../platform/db/database';
 import { newSecret } from '../changes/links';
 import type { Context } from '../platform/context';
@@ -16,7 +16,7 @@ interface LostLink {
 }
 const LOST_LINK = 'lost-link';
 /** A way back is good for this long: milliseconds. */
-const GOOD_FOR = 86_400_000;
+const GOOD_FOR = DAY_MS;
 
 /** Has a way back sent to an address, if a person has it. Nobody is told whether one does. */
 export const sendLostLink = (

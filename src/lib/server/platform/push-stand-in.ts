@@ -2,6 +2,7 @@
  * A push service with phones of its own, for the demo and for tests: it takes what is sent as RFC 8030 has it, checks who
  * sends (RFC 8292), decrypts the message as the phone would (RFC 8291, RFC 8188) and keeps it.
  */
+import { DAY_MS } from '$core/calendar';
 import {
 	createDecipheriv,
 	createECDH,
@@ -95,7 +96,7 @@ function contactOf(authorization: string, sender: string, now: number): string {
 		string
 	> & { exp: number };
 	if (aud !== SERVICE) throw new Error('signed for another service');
-	if (exp * 1000 <= now || exp * 1000 > now + 86_400_000)
+	if (exp * 1000 <= now || exp * 1000 > now + DAY_MS)
 		throw new Error('the token is over, or good for more than a day');
 	return sub;
 }

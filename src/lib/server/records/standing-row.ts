@@ -1,4 +1,5 @@
 /** Where one person stands, as one statement reads it. */
+import { DAY_MS } from '$core/calendar';
 import { POLL_LIMITS } from '$contracts/ask';
 import type { OwnPain } from '$contracts/incident';
 import type { ExtraEntry } from '$core/attendance';
@@ -44,4 +45,4 @@ export interface StandingRow {
 }
 
 /** Polls that closed before this are on nobody's page any more. */
-export const pollsSince = (now: number): number => now - POLL_LIMITS.standsDays * 86_400_000;
+export const pollsSince = (now: number): number => now - POLL_LIMITS.standsDays * DAY_MS;

@@ -1,3 +1,4 @@
+import { DAY_MS } from '$core/calendar';
 import type { Context } from '../../platform/context';
 import { instant, only, type Queries } from '../../platform/db/database';
 import { hashToken, type EnrolmentId } from '../../platform/ids';
@@ -5,7 +6,7 @@ import { pollsSince, type StandingRow } from '../../records/standing-row';
 import { type Person } from '../../records/person';
 
 /** A device that opened its link stays known for this long. */
-const LOGIN_LASTS = 120 * 86_400_000;
+const LOGIN_LASTS = 120 * DAY_MS;
 
 interface LinkFacts {
 	enrolmentId: EnrolmentId;

@@ -1,7 +1,7 @@
 /** Calendars as files: RFC 5545, with the zones that they use written out. */
 import ical, { escape, ICalCalendarMethod, ICalEventStatus, ICalEventTransparency } from 'ical-generator';
 import { Temporal } from 'temporal-polyfill';
-import { offsetsOf } from '$core/calendar';
+import { offsetsOf, DAY_MS } from '$core/calendar';
 
 /** When an event is: an hour by somebody's clock, or a whole day. */
 export type EventTime = { start: number; minutes: number; zone: string } | { date: string };
@@ -61,7 +61,6 @@ export function zoneBlock(zone: string, from: number, to: number): string {
 	].join('\r\n');
 }
 
-const DAY_MS = 86_400_000;
 const HOUR_S = 3600;
 
 /** Signs that no text of a calendar may have (RFC 5545, 3.1). */

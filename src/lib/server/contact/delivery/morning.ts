@@ -1,5 +1,5 @@
 /** The letter that a coach gets each morning, and what goes out by rules of hers. */
-import { dateIn, dayInZone, minutesIn } from '$core/calendar';
+import { dateIn, dayInZone, minutesIn, DAY_MS } from '$core/calendar';
 import { calledBy } from '$core/people';
 import {
 	DEFAULT_TONE,
@@ -41,7 +41,6 @@ interface CoachRow {
 
 /** Named in a letter of a group at most. */
 const NAMED = 8;
-const DAY_MS = 86_400_000;
 
 /** What is said of a group of reasons. Of those about safety nobody is named: mail is read by others too. */
 const GROUP_LINE: Record<ReasonGroup, (people: readonly InNeed[]) => string> = {

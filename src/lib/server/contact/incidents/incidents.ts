@@ -1,6 +1,6 @@
 /** Signs to stop at, and what coaches decide about them and about pain. */
 import { decisionSchema, followUpSchema, stopSchema, type Incident } from '$contracts/incident';
-import { dateIn, dayInZone } from '$core/calendar';
+import { dateIn, dayInZone, DAY_MS } from '$core/calendar';
 import { adviseOn, readPain, STOP_SIGN_WORDS, type PainAdvice, type PainReport } from '$core/health';
 import { instantOfDevice } from '$core/day';
 import type { ReasonKind } from '$core/triage';
@@ -48,7 +48,6 @@ export const adviceAbout = (incident: Incident, all: readonly Incident[]): PainA
 
 /** Reports of one person in a day. */
 const MOST_A_DAY = 20;
-const DAY_MS = 86_400_000;
 /** A report that waited longer on a device is dated to this long ago: milliseconds. */
 const LONGEST_WAIT = 7 * DAY_MS;
 

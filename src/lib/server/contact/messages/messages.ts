@@ -1,4 +1,5 @@
 /** What a coach and somebody in a challenge write to each other. */
+import { DAY_MS } from '$core/calendar';
 import { messageSchema, setMessageSchema, type Message } from '$contracts/message';
 import { calledBy } from '$core/people';
 import { afterQuiet, type QuietHours } from '$core/post';
@@ -20,7 +21,6 @@ import { validate } from '../../platform/validate';
 const SHOWN = 100;
 /** Messages of one side in a day, at most. */
 const MOST_A_DAY = 40;
-const DAY_MS = 86_400_000;
 
 /** The newest messages with somebody that had been written by an instant, the older first; of one instant the coach's. */
 export async function threadOf(db: Queries, id: EnrolmentId, until: number): Promise<Message[]> {

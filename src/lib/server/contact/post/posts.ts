@@ -1,5 +1,5 @@
 /** What a coach writes to several people at once: filled in for each, planned, seen on its way. */
-import { addDays, dateIn, instantOf } from '$core/calendar';
+import { addDays, dateIn, instantOf, DAY_MS } from '$core/calendar';
 import { calledBy } from '$core/people';
 import { streakOf } from '$core/attendance';
 import { afterQuiet, isMeant, type Addressee, type Audience } from '$core/post';
@@ -19,7 +19,6 @@ import { postSettingsOf, quietOf } from './settings';
 
 /** Messages to several that one challenge sends in a day, and that wait at once. */
 const MOST_A_DAY = 20;
-const DAY_MS = 86_400_000;
 
 /** Somebody who may be written to, with what a template says of them. */
 export interface Recipient extends Addressee {

@@ -1,13 +1,13 @@
 /** Days off that a person's latest messages seem to tell of, for the coach to confirm. */
 import type { Message } from '$contracts/message';
-import { dateIn, daysBetween } from '$core/calendar';
+import { dateIn, daysBetween, DAY_MS } from '$core/calendar';
 import type { DayState, PersonDay } from '$core/day';
 import { absenceIn, type Absence } from '$core/triage';
 import type { Challenge } from '../../records/challenge';
 import type { Enrolment } from '../../records/enrolments';
 
 /** Milliseconds after which a message is no longer read for days off. */
-const READ_FOR = 14 * 86_400_000;
+const READ_FOR = 14 * DAY_MS;
 /** Days that an excuse changes something about. */
 const EXCUSABLE = new Set<DayState>(['open', 'ahead', 'missed']);
 

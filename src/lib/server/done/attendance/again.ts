@@ -1,4 +1,5 @@
 /** A session that was done once more, beside the plan. */
+import { DAY_MS } from '$core/calendar';
 import type { CheckinInput } from '$contracts/check-in';
 import { creditOf, instantOfDevice } from '$core/day';
 import type { Person } from '../../records/person';
@@ -14,7 +15,6 @@ import { logOf } from './parts';
 
 /** How many one person does again within a day at most: who has done as many has had enough. */
 const MOST_A_DAY = 3;
-const DAY = 86_400_000;
 
 /**
  * Keeps a session that was done again; it changes nothing of the day. The same one sent again is kept once.
@@ -64,7 +64,7 @@ export async function takeAgain(
 		const doneAt = Math.min(now, Math.max(told, day.window.opens));
 		const near = await tx.query(
 			`select 1 from result where enrolment_id = $1 and kind = 'again' and done_at > $2 and done_at < $3`,
-			[person.enrolmentId, instant(doneAt - DAY), instant(doneAt + DAY)]
+			[person.enrolmentId, instant(doneAt - DAY_MS), instant(doneAt + DAY_MS)]
 		);
 		if (near.length >= MOST_A_DAY)
 			throw new Refusal(

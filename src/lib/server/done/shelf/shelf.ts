@@ -1,4 +1,5 @@
 /** Sessions that participants may take when they like, beside the plan. */
+import { DAY_MS } from '$core/calendar';
 import { notePain } from '../../people/health/pain';
 import { readIn } from '$core/kit';
 import { MOST_ON_SHELF, shelfSchema, takenSchema } from '$contracts/shelf';
@@ -30,7 +31,6 @@ export interface Taking {
 
 /** Sessions that one person takes within a day at most. */
 export const MOST_A_DAY = 3;
-const DAY = 86_400_000;
 
 /** How often each session was taken, and by how many, by its id. */
 export async function takingsBySession(
@@ -154,7 +154,7 @@ export async function takeFromShelf(context: Context, person: Person, raw: unkno
 		const now = context.clock.now();
 		const recent = await tx.query(
 			`select 1 from result where enrolment_id = $1 and kind = 'extra' and done_at > $2`,
-			[person.enrolmentId, instant(now - DAY)]
+			[person.enrolmentId, instant(now - DAY_MS)]
 		);
 		if (recent.length >= MOST_A_DAY)
 			throw new Refusal(

@@ -1,4 +1,5 @@
 /** All files beside the database, and whether rows and files agree. */
+import { DAY_MS } from '$core/calendar';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
@@ -24,7 +25,7 @@ const ON_THEIR_WAY: AnyFileKind = { folder: SENT, namesIn: () => Promise.resolve
 type Sweeping = Pick<Context, 'db'> & { config: Pick<Config, 'dataDirectory'> };
 
 /** A file that no row speaks of is let be for this long: one that is being sent has no row yet. Milliseconds. */
-const LET_BE = 86_400_000;
+const LET_BE = DAY_MS;
 
 /**
  * Removes files that no row has spoken of for a day, and those that were never written to their end.

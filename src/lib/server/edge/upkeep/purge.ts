@@ -1,3 +1,4 @@
+import { DAY_MS } from '$core/calendar';
 import type { Context } from '../../platform/context';
 import type { Job } from '../../platform/jobs';
 import { EVENTS_KEPT } from '../../account/auth/events';
@@ -17,10 +18,8 @@ export async function purgeSignIns({ db, clock }: Pick<Context, 'db' | 'clock'>)
 	]);
 	await db.query('delete from password_reset where expires_at <= $1', [now]);
 	await db.query('delete from invitation where expires_at <= $1', [now]);
-	await db.query('delete from deed where at <= $1', [instant(clock.now() - DEEDS_KEPT * 86_400_000)]);
-	await db.query('delete from security_event where at <= $1', [
-		instant(clock.now() - EVENTS_KEPT * 86_400_000)
-	]);
+	await db.query('delete from deed where at <= $1', [instant(clock.now() - DEEDS_KEPT * DAY_MS)]);
+	await db.query('delete from security_event where at <= $1', [instant(clock.now() - EVENTS_KEPT * DAY_MS)]);
 	return coaches.length + people.length;
 }
 

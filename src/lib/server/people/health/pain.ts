@@ -1,4 +1,5 @@
 /** Pain that people report: on record, the place spared and what it was in off, until a coach decides. */
+import { DAY_MS } from '$core/calendar';
 import type { CheckinInput } from '$contracts/check-in';
 import type { OwnPain } from '$contracts/incident';
 import { STANDARD, type Library } from '$core/exercise';
@@ -139,5 +140,5 @@ export function recentPain(pain: OwnPain | null, now: number): OwnPain | null {
 	if (!pain || pain.decision === 'withdrawn') return null;
 	const goesOn = (pain.decision === 'spare' || pain.decision === 'hold') && pain.overAt === null;
 	const newest = Math.max(pain.at, pain.decidedAt ?? 0, pain.overAt ?? 0);
-	return pain.decidedAt === null || goesOn || now - newest < NEWS_DAYS * 86_400_000 ? pain : null;
+	return pain.decidedAt === null || goesOn || now - newest < NEWS_DAYS * DAY_MS ? pain : null;
 }

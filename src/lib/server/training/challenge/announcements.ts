@@ -1,5 +1,5 @@
 import { announcementSchema } from '$contracts/announcement';
-import { dateOfDay, dayInZone, instantOf, type DueWindow } from '$core/calendar';
+import { dateOfDay, dayInZone, instantOf, type DueWindow, DAY_MS } from '$core/calendar';
 import type { Challenge, OwnedChallenge } from '../../records/challenge';
 import type { Context } from '../../platform/context';
 import { instant, type Queries } from '../../platform/db/database';
@@ -18,7 +18,7 @@ export interface Announcement {
 }
 
 /** For how long an announcement stands on people’s pages. */
-const STANDS = 7 * 86_400_000;
+const STANDS = 7 * DAY_MS;
 /** Announcements of one challenge that are up or wait: more than two for each day of the longest. */
 const MOST = 200;
 

@@ -1,4 +1,5 @@
 /** Who works on a challenge beside its owner: invited by a link, as a coach or as a viewer. */
+import { DAY_MS } from '$core/calendar';
 import { invitationSchema, roleSchema } from '$contracts/coach';
 import type { InvitedRole, Role } from '$core/people';
 import { endLinksBy } from '../../changes/links';
@@ -9,7 +10,6 @@ import { hashToken, type ChallengeId, type CoachId, type EnrolmentId } from '../
 import { validate } from '../../platform/validate';
 import type { OwnedChallenge } from '../../records/challenge';
 
-const DAY = 86_400_000;
 /** A link that invites is good for so many days. */
 export const INVITATION_DAYS = 14;
 /** Coaches and viewers of a challenge at most, with those who are invited. */
@@ -74,7 +74,16 @@ export async function invite(
 	await db.query(
 		`insert into invitation (id, challenge_id, made_by, role, for_whom, token_hash, made_at, expires_at)
 		 values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-		[ids.uuid(), id, by, role, forWhom, hashToken(secret), instant(now), instant(now + INVITATION_DAYS * DAY)]
+		[
+			ids.uuid(),
+			id,
+			by,
+			role,
+			forWhom,
+			hashToken(secret),
+			instant(now),
+			instant(now + INVITATION_DAYS * DAY_MS)
+		]
 	);
 	return secret;
 }

@@ -1,3 +1,4 @@
+import { DAY_MS } from '$core/calendar';
 import { adherence, endingOf } from '$core/attendance';
 import { cameIn, heldOf, openingsOf, stillOpenOf } from '$lib/server/contact/desk/desk';
 import { decideOffered, offeredIn } from '$lib/server/done/attendance/offered';
@@ -19,7 +20,6 @@ import { ownChallenge, ownPerson } from '$lib/server/edge/web/own';
 import { coachIn } from '$lib/server/edge/web/viewer';
 import type { Actions, PageServerLoad } from './$types';
 
-const DAY_MS = 86_400_000;
 /** Days that are shown of somebody to reach. */
 const RECENT = 14;
 

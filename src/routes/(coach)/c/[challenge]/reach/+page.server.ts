@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { addDays, dateIn } from '$core/calendar';
+import { addDays, dateIn, DAY_MS } from '$core/calendar';
 import { MOST_LATER } from '$contracts/reach';
 import { excuseSpan } from '$lib/server/done/attendance/excuses';
 import { lastDays } from '$lib/server/done/attendance/roll';
@@ -116,7 +116,7 @@ export const load: PageServerLoad = async (event) => {
 };
 
 /** For how long what somebody wrote last is shown above the next message: four weeks. */
-const SHOWN_FOR = 28 * 86_400_000;
+const SHOWN_FOR = 28 * DAY_MS;
 
 /** What they wrote last, where nobody has answered it, also while it is put off. */
 function stillAsked(thread: readonly Message[], reaches: readonly Dealt[], now: number): Message | null {

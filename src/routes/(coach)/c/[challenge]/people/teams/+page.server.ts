@@ -1,3 +1,4 @@
+import { DAY_MS } from '$core/calendar';
 import { rollIn } from '$lib/server/done/attendance/of-request';
 import { matesOf } from '$lib/server/done/attendance/mates';
 import { saveTeams, teamsOf } from '$lib/server/people/teams';
@@ -14,7 +15,7 @@ export const load: PageServerLoad = async (event) => {
 	const { asOf, coach } = await event.parent();
 	const { rows } = await rollIn(locals, challenge, asOf);
 	const people = new Map(rows.map(({ person }) => [person.id as string, person]));
-	const midnight = asOf - (asOf % 86_400_000);
+	const midnight = asOf - (asOf % DAY_MS);
 	return {
 		...(await teamsOf(app.db, challenge.id)),
 		members: matesOf(challenge, rows, asOf).map((mate) => ({

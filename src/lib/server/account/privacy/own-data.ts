@@ -186,6 +186,9 @@ export async function forget(
 			[ids]
 		);
 		for (const table of [
+			'fit_day',
+			'participant_login',
+			'way_back',
 			'presence',
 			'reach',
 			'message',

@@ -100,7 +100,7 @@ function partsMeant(on: RuleTarget, key: string, block: Block, b: number, librar
 	return on.part < all.length ? [on.part] : null;
 }
 
-/** Applies a step to a block as a whole, or else to the parts that are meant; false if it applies to neither. */
+/** Applies a step to a block as a whole, or else to the given parts of it; false if it applies to neither. */
 function stepWork(
 	work: Work,
 	step: Step,
@@ -124,31 +124,19 @@ function stepWork(
 		},
 		stuck: (why) => work.stuck.push({ ...at, why })
 	});
-	return applies ?? stepParts(work, step, times, rule, b, parts, practice);
-}
-
-/** Applies a step to parts of a block; false if it applies to none. */
-function stepParts(
-	work: Work,
-	step: Step,
-	times: number,
-	rule: string,
-	b: number,
-	parts: number[],
-	practice: Practice
-): boolean {
-	let applies = false;
+	if (applies !== null && applies !== undefined) return applies;
+	let appliesToParts = false;
 	for (const p of parts) {
 		const part = work.block.parts[p];
-		const next = part && stepDefinition(step.kind).changePart?.(step, times, part, practice);
+		const next = part && definition.changePart?.(step, times, part, practice);
 		if (!next) continue;
-		applies = true;
+		appliesToParts = true;
 		if (next.stuck) work.stuck.push({ rule, block: b, part: p, why: next.stuck });
 		if (next.from === next.to) continue;
 		work.block = putPart(work.block, p, next.part);
 		work.changes.push({ rule, block: b, part: p, what: next.what, from: next.from, to: next.to });
 	}
-	return applies;
+	return appliesToParts;
 }
 
 const lighter = (now: number, keep: number, unit: number): number =>
